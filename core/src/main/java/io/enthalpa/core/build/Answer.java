@@ -1,0 +1,44 @@
+package io.enthalpa.core.build;
+
+import io.enthalpa.core.chargepath.ChargePath;
+import io.enthalpa.core.chargepath.OperatingPoint;
+import io.enthalpa.core.endurance.ChargeSystem;
+import io.enthalpa.core.endurance.EnduranceRun;
+import io.enthalpa.core.endurance.SteadyResult;
+import io.enthalpa.core.endurance.Trace;
+import io.enthalpa.core.endurance.Verdict;
+
+/** The two answers an option of a build has: at full load, and over its duty. The one place where a document becomes a computation. */
+public final class Answer {
+    private final Build build;
+    private final BuildOption option;
+    private final ChargeSystem system;
+
+    public Answer(Build build, String letter) {
+        this.build = build;
+        this.option = build.option(letter);
+        this.system = new ChargeSystem(new ChargePath(build.climate().ambient(), build.engine(), option.path()));
+    }
+
+    public ChargeSystem system() {
+        return system;
+    }
+
+    public BuildOption option() {
+        return option;
+    }
+
+    /** @return the full-load point held until nothing changes any more */
+    public SteadyResult steady() {
+        return system.steady(new OperatingPoint(build.fullLoad().speed(), option.boost(), build.fullLoad().roadSpeed()));
+    }
+
+    /** @return the option through the build's duty */
+    public Trace soak() {
+        return EnduranceRun.run(system, build.duty().scaledTo(option.boost()));
+    }
+
+    public Verdict verdict(Trace trace) {
+        return Verdict.of(system, trace, build.targets());
+    }
+}

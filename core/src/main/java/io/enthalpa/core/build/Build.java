@@ -1,0 +1,83 @@
+package io.enthalpa.core.build;
+
+import io.enthalpa.core.chargepath.Ambient;
+import io.enthalpa.core.duty.Duty;
+import io.enthalpa.core.endurance.Targets;
+import io.enthalpa.core.engine.EngineSpec;
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.fluid.Atmosphere;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/**
+ * What a user edits: one car (boat, anything with a boosted engine), the job it must do, and the options for doing it.
+ *
+ * @param name     "Pass Van"
+ * @param summary  one line
+ * @param engine   shared by all options
+ * @param climate  the air outside
+ * @param targets  what the intake temperature is judged by
+ * @param fullLoad the operating point that the charge line shows
+ * @param duty     that all options run
+ * @param options  at least one, letters distinct
+ */
+public record Build(String name, String summary, EngineSpec engine, Climate climate, Targets targets, FullLoad fullLoad,
+                    Duty duty, List<BuildOption> options) {
+
+    /**
+     * @param temperature K
+     * @param altitude    m
+     * @param humidity    relative, 0 to 1
+     * @param barometer   Pa absolute as measured; empty to take the standard atmosphere
+     */
+    public record Climate(double temperature, double altitude, double humidity, OptionalDouble barometer) {
+        public Ambient ambient() {
+            return Ambient.of(temperature, barometer.orElseGet(() -> Atmosphere.pressure(altitude)), humidity);
+        }
+    }
+
+    /**
+     * @param speed     rad/s of the crankshaft
+     * @param roadSpeed m/s
+     */
+    public record FullLoad(double speed, double roadSpeed) {
+    }
+
+    public Build {
+        options = List.copyOf(options);
+        if (targets.timingPull() <= targets.intake()) {
+            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/targets/timingPull_C", "timing line",
+                    "%.0f °C".formatted(targets.timingPull() - 273.15),
+                    "above the intake target, %.0f °C".formatted(targets.intake() - 273.15),
+                    "Raise the line or lower the target.");
+        }
+        if (fullLoad.speed() > engine.maxSpeed() * 1.0001) {
+            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/fullLoad/engineSpeed_rpm", "engine speed at full load",
+                    rpm(fullLoad.speed()), "at most the limiter, " + rpm(engine.maxSpeed()), "");
+        }
+        for (int i = 0; i < duty.rows().size(); i++) {
+            if (duty.rows().get(i).speed() > engine.maxSpeed() * 1.0001) {
+                throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/duty/rows/" + i + "/engineSpeed_rpm",
+                        "engine speed in duty row " + (i + 1), rpm(duty.rows().get(i).speed()),
+                        "at most the limiter, " + rpm(engine.maxSpeed()), "");
+            }
+        }
+        if (options.stream().map(BuildOption::letter).distinct().count() != options.size()) {
+            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/options", "option letters", "repeated", "each different", "");
+        }
+    }
+
+    private static String rpm(double speed) {
+        return "%.0f rpm".formatted(speed * 30 / Math.PI);
+    }
+
+    /**
+     * @throws EnthalpaFault {@link FaultKind#MISSING} when there is no such option
+     */
+    public BuildOption option(String letter) {
+        return options.stream().filter(o -> o.letter().equals(letter)).findFirst()
+                .orElseThrow(() -> EnthalpaFault.of(FaultKind.CONTRADICTION, "/options", "option", letter,
+                        "one of " + String.join(", ", options.stream().map(BuildOption::letter).toList()), ""));
+    }
+}

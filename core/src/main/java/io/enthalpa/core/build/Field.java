@@ -1,0 +1,167 @@
+package io.enthalpa.core.build;
+
+import io.enthalpa.core.quantity.Quantity;
+import io.enthalpa.core.quantity.Unit;
+
+/**
+ * Every number a user can edit: its key in a build file, what it is called, what it measures, its allowed range,
+ * a sensible default and where that comes from. Range and default are in the unit of the key's suffix, as in the file.
+ */
+public enum Field {
+    DISPLACEMENT("engine", "displacement_L", "displacement", Quantity.VOLUME, "L", 0.05, 60, 2.0, "the engine's data plate"),
+    CYLINDERS("engine", "cylinders", "cylinders", Quantity.NUMBER, "", 1, 24, 4, "count them"),
+    VOLUMETRIC_EFFICIENCY("engine", "volumetricEfficiency_pct", "volumetric efficiency", Quantity.SHARE, "%", 30, 130, 92,
+            "two valves 80-88 %, four valves 88-98 %; common practice, no source"),
+    MAX_SPEED("engine", "maxSpeed_rpm", "limiter", Quantity.ROTATION, "rpm", 300, 20000, 6500, "where the limiter cuts in"),
+
+    AIR_TEMPERATURE("climate", "airTemperature_C", "outside air", Quantity.TEMPERATURE, "°C", -40, 55, 25,
+            "the hottest day the job must be done on"),
+    ALTITUDE("climate", "altitude_m", "altitude", Quantity.LENGTH, "m", -400, 5000, 0,
+            "above sea level; sets the air pressure by ISO 2533"),
+    HUMIDITY("climate", "humidity_pct", "humidity", Quantity.SHARE, "%", 0, 100, 40, "relative, from the weather report"),
+    BAROMETER("climate", "barometer_kPa", "barometer", Quantity.PRESSURE, "kPa", 40, 110, 101.3,
+            "absolute, as measured where you stand; overrides the altitude"),
+
+    TARGET("targets", "intake_C", "intake target", Quantity.TEMPERATURE, "°C", 0, 150, 50,
+            "there is a best band, not a minimum: 35 to 55 °C suits most; common practice, no source"),
+    TIMING_PULL("targets", "timingPull_C", "timing line", Quantity.TEMPERATURE, "°C", 10, 200, 65,
+            "where your ECU starts to pull timing"),
+
+    FULL_LOAD_SPEED("fullLoad", "engineSpeed_rpm", "engine speed at full load", Quantity.ROTATION, "rpm", 300, 20000, 5000,
+            "where the charge line is drawn; usually peak power"),
+    FULL_LOAD_ROAD_SPEED("fullLoad", "roadSpeed_km_h", "road speed at full load", Quantity.SPEED, "km/h", 0, 600, 100,
+            "decides the cooling air"),
+
+    DUTY_REPEATS("duty", "repeats", "runs", Quantity.NUMBER, "", 1, 200, 1, "how often the table is run"),
+    DUTY_WAIT("duty", "wait_s", "wait between runs", Quantity.TIME, "s", 0, 36000, 0, "engine off, car standing"),
+    DUTY_START_ABOVE("duty", "startAbove_K", "warmer than outside at the start", Quantity.TEMPERATURE_DIFFERENCE, "K", 0, 120, 10,
+            "core and water after the drive to the start; 5-25 K is usual; common practice, no source"),
+    DUTY_TIME("duty/rows", "time_s", "time", Quantity.TIME, "s", 0, 36000, 0, "from the start"),
+    DUTY_SPEED("duty/rows", "engineSpeed_rpm", "engine speed", Quantity.ROTATION, "rpm", 0, 20000, 3000, "0 is engine off"),
+    DUTY_BOOST("duty/rows", "boost_kPa", "boost", Quantity.PRESSURE, "kPa", -90, 500, 100, "above outside air; below zero is throttled"),
+    DUTY_ROAD_SPEED("duty/rows", "roadSpeed_km_h", "road speed", Quantity.SPEED, "km/h", 0, 600, 60, "0 is standing"),
+
+    BOOST("option", "boost_kPa", "boost", Quantity.PRESSURE, "kPa", 0, 500, 100, "in the manifold above outside air, as the gauge shows it"),
+
+    FILTER_BORE("filter", "bore_mm", "filter outlet bore", Quantity.LENGTH, "mm", 10, 400, 76, "inside"),
+    FILTER_LOSS("filter", "loss_kPa", "filter loss", Quantity.PRESSURE, "kPa", 0, 30, 1.5,
+            "clean panel filter with box 1-2.5 kPa at full flow; common practice, no source"),
+    FILTER_FLOW("filter", "flow_kg_s", "flow at that loss", Quantity.MASS_FLOW, "kg/s", 0.005, 10, 0.15, "the flow the loss was read at"),
+    FILTER_HEAT("filter", "heatGain_K", "warm-up before the blower", Quantity.TEMPERATURE_DIFFERENCE, "K", 0, 60, 3,
+            "cold snorkel 1-4 K, open filter in the bay 10-25 K; common practice, no source"),
+
+    BLOWER_EFFICIENCY("blower", "efficiency_pct", "blower efficiency", Quantity.SHARE, "%", 30, 90, 70,
+            "isentropic: roots-type 50-60, screw 65-75, centrifugal 68-78, turbo 65-78 %; common practice, no source"),
+    BLOWER_MAX_RATIO("blower", "maxPressureRatio", "most pressure ratio", Quantity.NUMBER, "", 1.05, 6, 3.0,
+            "what the blower can make; from its maker"),
+    BLOWER_BORE("blower", "outletBore_mm", "blower outlet bore", Quantity.LENGTH, "mm", 10, 400, 51, "inside"),
+
+    PIPE_BORE("pipe", "bore_mm", "bore", Quantity.LENGTH, "mm", 10, 400, 63, "inside"),
+    PIPE_LENGTH("pipe", "length_mm", "straight length", Quantity.LENGTH, "mm", 0, 20000, 1000, "bends not counted"),
+    BEND_ANGLE("pipe/bends", "angle_deg", "bend angle", Quantity.ANGLE, "°", 1, 180, 90, "as cut"),
+    BEND_RADIUS("pipe/bends", "radius_mm", "bend radius", Quantity.LENGTH, "mm", 7, 2000, 95, "of the centre line; 1.5 times the bore is standard stock"),
+
+    PLENUM_BORE("plenum", "bore_mm", "plenum inlet bore", Quantity.LENGTH, "mm", 10, 400, 63, "throttle body or plenum neck, inside"),
+
+    CORE_WIDTH("core", "width_mm", "core width", Quantity.LENGTH, "mm", 30, 2500, 500, "finned block along the charge, tanks not counted"),
+    CORE_HEIGHT("core", "height_mm", "core height", Quantity.LENGTH, "mm", 30, 1500, 250, "finned block"),
+    CORE_DEPTH("core", "depth_mm", "core depth", Quantity.LENGTH, "mm", 10, 400, 64, "finned block"),
+    CORE_PORT("core", "portBore_mm", "core port bore", Quantity.LENGTH, "mm", 10, 400, 63, "inside"),
+    AIR_FACE_SHARE("core/air", "faceShare_pct", "face air share", Quantity.SHARE, "%", 0.5, 100, 22,
+            "speed at the face over road speed: open front 15-35 %, sealed duct 30-50 %; common practice, no source"),
+    AIR_STANDSTILL("core/air", "standstill_m_s", "face air standing", Quantity.SPEED, "m/s", 0.05, 30, 0.5,
+            "what fan or warm air still moves; no fan about 0.3 m/s; common practice, no source"),
+    WATER_FLOW("core/water", "flow_L_min", "water flow", Quantity.VOLUME_FLOW, "L/min", 0.5, 1000, 20,
+            "what really circulates: bucket and watch"),
+    WATER_VOLUME("core/water", "volume_L", "water volume", Quantity.VOLUME, "L", 1, 500, 6, "tank, hoses, core and radiator"),
+    RADIATOR_WIDTH("core/water/radiator", "width_mm", "radiator width", Quantity.LENGTH, "mm", 30, 2500, 400, "finned block"),
+    RADIATOR_HEIGHT("core/water/radiator", "height_mm", "radiator height", Quantity.LENGTH, "mm", 30, 1500, 250, "finned block"),
+    RADIATOR_DEPTH("core/water/radiator", "depth_mm", "radiator depth", Quantity.LENGTH, "mm", 10, 400, 32, "finned block"),
+    RADIATOR_HEAT("core/water/radiator", "heat_kW", "radiator heat on its card", Quantity.POWER, "kW", 0.1, 1000, 12, "maker's card"),
+    RADIATOR_WATER_FLOW("core/water/radiator", "waterFlow_L_min", "water flow on its card", Quantity.VOLUME_FLOW, "L/min", 0.5, 1000, 20, "maker's card"),
+    RADIATOR_WATER_IN("core/water/radiator", "waterIn_C", "water in on its card", Quantity.TEMPERATURE, "°C", 5, 120, 60, "maker's card"),
+    RADIATOR_AIR_SPEED("core/water/radiator", "airSpeed_m_s", "face air on its card", Quantity.SPEED, "m/s", 0.2, 40, 5, "maker's card"),
+    RADIATOR_AIR_IN("core/water/radiator", "airIn_C", "air in on its card", Quantity.TEMPERATURE, "°C", -20, 60, 25, "maker's card"),
+
+    CARD_WIDTH("core/card", "width_mm", "card: core width", Quantity.LENGTH, "mm", 30, 2500, 500, "size that was measured"),
+    CARD_HEIGHT("core/card", "height_mm", "card: core height", Quantity.LENGTH, "mm", 30, 1500, 250, "size that was measured"),
+    CARD_DEPTH("core/card", "depth_mm", "card: core depth", Quantity.LENGTH, "mm", 10, 400, 64, "size that was measured"),
+    CARD_MASS("core/card", "mass_kg", "card: core mass", Quantity.MASS, "kg", 0.1, 300, 6, "dry, with tanks"),
+    CARD_FLOW("core/card", "chargeFlow_kg_s", "card: charge flow", Quantity.MASS_FLOW, "kg/s", 0.005, 10, 0.2, "maker's card"),
+    CARD_PRESSURE("core/card", "chargePressure_kPa", "card: charge pressure", Quantity.PRESSURE, "kPa", 80, 700, 200, "absolute, at the inlet"),
+    CARD_IN("core/card", "chargeIn_C", "card: charge in", Quantity.TEMPERATURE, "°C", 20, 300, 140, "maker's card"),
+    CARD_OUT("core/card", "chargeOut_C", "card: charge out", Quantity.TEMPERATURE, "°C", -20, 250, 45, "maker's card"),
+    CARD_LOSS("core/card", "loss_kPa", "card: loss", Quantity.PRESSURE, "kPa", 0.05, 100, 3.5, "maker's card, port to port"),
+    CARD_AIR_SPEED("core/card", "airSpeed_m_s", "card: face air", Quantity.SPEED, "m/s", 0.2, 40, 8, "maker's card"),
+    CARD_WATER_FLOW("core/card", "waterFlow_L_min", "card: water flow", Quantity.VOLUME_FLOW, "L/min", 0.5, 1000, 20, "maker's card"),
+    CARD_COOLANT_IN("core/card", "coolantIn_C", "card: coolant in", Quantity.TEMPERATURE, "°C", -20, 90, 25, "air or water, maker's card"),
+    CARD_CHARGE_SHARE("core/card", "chargeShare_pct", "card: charge side share", Quantity.SHARE, "%", 5, 90, 35,
+            "of the whole resistance; air-cooled about 35, water-cooled about 75 %; common practice, no source"),
+    CARD_WALL_SHARE("core/card", "wallShare_pct", "card: wall share", Quantity.SHARE, "%", 0.1, 50, 3,
+            "wall and fouling; a clean brazed core 1-4 %; common practice, no source");
+
+    private final String part;
+    private final String key;
+    private final String label;
+    private final Quantity quantity;
+    private final Unit unit;
+    private final double min;
+    private final double max;
+    private final double usual;
+    private final String source;
+
+    Field(String part, String key, String label, Quantity quantity, String unit, double min, double max, double usual, String source) {
+        this.part = part;
+        this.key = key;
+        this.label = label;
+        this.quantity = quantity;
+        this.unit = quantity.requireUnit(unit);
+        this.min = min;
+        this.max = max;
+        this.usual = usual;
+        this.source = source;
+    }
+
+    /** @return the part of a build file it stands in, "core/card" */
+    public String part() {
+        return part;
+    }
+
+    /** @return its key there, unit last, "loss_kPa" */
+    public String key() {
+        return key;
+    }
+
+    public String label() {
+        return label;
+    }
+
+    public Quantity quantity() {
+        return quantity;
+    }
+
+    /** @return the unit of the key's suffix */
+    public Unit unit() {
+        return unit;
+    }
+
+    /** @return smallest value allowed, in {@link #unit} */
+    public double min() {
+        return min;
+    }
+
+    /** @return largest value allowed, in {@link #unit} */
+    public double max() {
+        return max;
+    }
+
+    /** @return a sensible default, in {@link #unit} */
+    public double usual() {
+        return usual;
+    }
+
+    /** @return where default and range come from, or where to look the number up */
+    public String source() {
+        return source;
+    }
+}

@@ -1,0 +1,292 @@
+package io.enthalpa.core.chargepath;
+
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.fluid.HumidAir;
+import io.enthalpa.core.loss.PipeSpec;
+import java.util.ArrayList;
+import java.util.List;
+import org.hipparchus.analysis.solvers.BrentSolver;
+
+/**
+ * Finds the flow and the blower's pressure ratio that leave the asked pressure in the manifold: the path's own loss raises
+ * the ratio, the ratio heats the air, warm air thins the flow, and so on. Newton's method on ln(flow) and ln(ratio).
+ *
+ * <p>Below a ratio of one the blower is left at one and a throttle takes the rest. Above the blower's limit the
+ * limit is kept and the manifold pressure follows ({@link PathResult#blowerLimited}).
+ *
+ * <p>Holds a workspace: one instance for one thread. Keeps its last answer as the start for the next, which makes a duty
+ * in small steps cheap.
+ */
+public final class ChargePathSolver {
+    private static final double TOLERANCE = 1e-9;
+    private static final double DIFFERENCE = 1e-5;
+    private static final int MOST_ITERATIONS = 30;
+
+    private final ChargePath path;
+    private final HumidAir air;
+    private final int n;
+    private final double[] pressure;
+    private final double[] temperature;
+    private final FlowState state = new FlowState();
+    private int chokedAt;
+
+    private OperatingPoint point;
+    private ChargeCooling cooling = ChargeCooling.NONE;
+    private double target;
+    private double flow;
+    private double ratio;
+    private double throttleLoss;
+    private boolean limited;
+    private double residual;
+    private int iterations;
+
+    public ChargePathSolver(ChargePath path) {
+        this.path = path;
+        this.air = path.ambient().air();
+        this.n = path.elements().size();
+        this.pressure = new double[n + 1];
+        this.temperature = new double[n + 1];
+        pressure[0] = path.ambient().pressure();
+        temperature[0] = path.ambient().temperature();
+    }
+
+    /**
+     * @param point   engine speed above 0, boost above minus ambient
+     * @param cooling what cools the charge in the core
+     * @return the solved path
+     * @throws EnthalpaFault {@link FaultKind#NO_SOLUTION} when no flow passes the path
+     */
+    public PathResult solve(OperatingPoint point, ChargeCooling cooling) {
+        advance(point, cooling);
+        return result();
+    }
+
+    /** Solves without building the answer; read it through {@link #flow()}, {@link #temperatureAt} and their like. */
+    public void advance(OperatingPoint point, ChargeCooling cooling) {
+        this.point = point;
+        this.cooling = cooling;
+        this.target = path.ambient().pressure() + point.boost();
+        this.throttleLoss = 0;
+        this.limited = false;
+        boolean found = newton();
+        if (!found || ratio > path.blower().maxPressureRatio()) {
+            solveAtLimit();
+        } else if (ratio < 1) {
+            solveThrottled();
+        }
+    }
+
+    public double flow() {
+        return flow;
+    }
+
+    public double pressureRatio() {
+        return ratio;
+    }
+
+    public boolean blowerLimited() {
+        return limited;
+    }
+
+    /** @param station 0 for the air in, i + 1 behind element i @return K, total */
+    public double temperatureAt(int station) {
+        return temperature[station];
+    }
+
+    /** @param station as in {@link #temperatureAt} @return Pa absolute, total */
+    public double pressureAt(int station) {
+        return pressure[station];
+    }
+
+    /** @return Pa absolute */
+    public double manifoldPressure() {
+        return pressure[n] - throttleLoss;
+    }
+
+    private double demand(double manifold) {
+        return path.engine().airDemand(air, manifold, temperature[n], point.speed());
+    }
+
+    private boolean newton() {
+        double x;
+        double y;
+        if (flow > 0 && ratio > 0) {
+            x = Math.log(flow);
+            y = Math.log(ratio);
+        } else {
+            temperature[n] = temperature[0] + 30;
+            x = Math.log(demand(target));
+            y = Math.log(Math.max(target / pressure[0], 1)) + 0.03;
+        }
+        for (iterations = 1; iterations <= MOST_ITERATIONS; iterations++) {
+            if (!march(Math.exp(x), Math.exp(y))) {
+                x -= 0.3;
+                continue;
+            }
+            double a = Math.log(pressure[n] / target);
+            double b = x - Math.log(demand(target));
+            residual = Math.max(Math.abs(a), Math.abs(b));
+            if (residual < TOLERANCE) {
+                flow = Math.exp(x);
+                ratio = Math.exp(y);
+                return true;
+            }
+            if (!march(Math.exp(x + DIFFERENCE), Math.exp(y))) {
+                return false;
+            }
+            double ax = (Math.log(pressure[n] / target) - a) / DIFFERENCE;
+            double bx = (x + DIFFERENCE - Math.log(demand(target)) - b) / DIFFERENCE;
+            march(Math.exp(x), Math.exp(y + DIFFERENCE));
+            double ay = (Math.log(pressure[n] / target) - a) / DIFFERENCE;
+            double by = (x - Math.log(demand(target)) - b) / DIFFERENCE;
+            double determinant = ax * by - ay * bx;
+            x += limitedStep((-a * by + b * ay) / determinant);
+            y += limitedStep((-b * ax + a * bx) / determinant);
+        }
+        return false;
+    }
+
+    private static double limitedStep(double step) {
+        return Double.isFinite(step) ? Math.max(-0.5, Math.min(0.5, step)) : 0;
+    }
+
+    private void solveThrottled() {
+        ratio = 1;
+        for (iterations = 1; iterations <= 200; iterations++) {
+            march(flow, 1);
+            double next = demand(target);
+            residual = Math.abs(next / flow - 1);
+            flow = next;
+            if (residual < TOLERANCE) {
+                break;
+            }
+        }
+        throttleLoss = Math.max(pressure[n] - target, 0);
+    }
+
+    /** At the blower's limit the manifold pressure follows: one unknown, the flow, by Brent's method. */
+    private void solveAtLimit() {
+        double most = path.blower().maxPressureRatio();
+        temperature[n] = temperature[0];
+        double upper = 2 * demand(pressure[0] * most);
+        BrentSolver brent = new BrentSolver(1e-12, 1e-14 * upper, 1e-15);
+        try {
+            flow = brent.solve(200, m -> march(m, most) ? m - demand(pressure[n]) : m, 1e-6 * upper, upper);
+        } catch (RuntimeException notBracketed) {
+            throw noSolution();
+        }
+        iterations = brent.getEvaluations();
+        ratio = most;
+        if (!march(flow, most)) {
+            throw noSolution();
+        }
+        residual = Math.abs(flow / demand(pressure[n]) - 1);
+        limited = true;
+        if (pressure[n] > target * (1 + 1e-6)) {
+            throw noSolution();
+        }
+    }
+
+    private EnthalpaFault noSolution() {
+        String where = chokedAt >= 0 ? "the air chokes in the " + path.elements().get(chokedAt).name() : "the path passes no air";
+        flow = 0;
+        return EnthalpaFault.of(FaultKind.NO_SOLUTION, "/boost_kPa", "boost", "%.0f kPa".formatted(point.boost() / 1000), where,
+                "Give that piece a larger bore, or ask for less boost or engine speed.");
+    }
+
+    /** Carries the air through every piece; false when it chokes on the way. */
+    private boolean march(double m, double pressureRatio) {
+        chokedAt = -1;
+        for (int i = 0; i < n; i++) {
+            if (!pass(path.elements().get(i), i, m, pressureRatio) || !(pressure[i + 1] > 0)) {
+                chokedAt = i;
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private boolean pass(PathElement element, int i, double m, double pressureRatio) {
+        double p = pressure[i];
+        double t = temperature[i];
+        if (element instanceof PathElement.Filter filter) {
+            double share = m / filter.flow();
+            temperature[i + 1] = t + filter.heatGain();
+            pressure[i + 1] = p - filter.loss() * share * share * PathElement.Filter.REFERENCE_DENSITY / air.density(p, t);
+        } else if (element instanceof PathElement.Blower blower) {
+            temperature[i + 1] = blower.spec().outletTemperature(air, t, pressureRatio);
+            pressure[i + 1] = p * pressureRatio;
+        } else if (element instanceof PathElement.Pipe pipe) {
+            return passPipe(pipe.spec(), i, m);
+        } else if (element instanceof PathElement.Core) {
+            temperature[i + 1] = cooling.outletTemperature(air, m, t);
+            double density = air.density(p, (t + temperature[i + 1]) / 2);
+            pressure[i + 1] = p - path.cooler().loss(m, density);
+        } else if (element instanceof PathElement.Plenum plenum) {
+            if (!state.set(air, p, t, m, area(plenum.bore()))) {
+                return false;
+            }
+            temperature[i + 1] = t;
+            pressure[i + 1] = p - state.density * state.velocity * state.velocity / 2;
+        }
+        return true;
+    }
+
+    /** Loss on the velocity head at the middle of the run: one correction of the inlet estimate. */
+    private boolean passPipe(PipeSpec pipe, int i, double m) {
+        double p = pressure[i];
+        double t = temperature[i];
+        temperature[i + 1] = t;
+        if (!state.set(air, p, t, m, pipe.area())) {
+            return false;
+        }
+        double reynolds = 4 * m / (Math.PI * pipe.bore() * air.viscosity(state.temperature));
+        double k = pipe.lossCoefficient(reynolds);
+        double loss = k * state.density * state.velocity * state.velocity / 2;
+        if (loss > 0.5 * p || !state.set(air, p - loss / 2, t, m, pipe.area())) {
+            return false;
+        }
+        pressure[i + 1] = p - k * state.density * state.velocity * state.velocity / 2;
+        return true;
+    }
+
+    private static double area(double bore) {
+        return Math.PI / 4 * bore * bore;
+    }
+
+    private PathResult result() {
+        List<PathElement> elements = path.elements();
+        List<Station> stations = new ArrayList<>(n + 1);
+        List<PieceResult> pieces = new ArrayList<>(n);
+        stations.add(station("air in", 0, elements.get(0).bore()));
+        for (int i = 0; i < n; i++) {
+            PathElement element = elements.get(i);
+            boolean last = i == n - 1;
+            Station station = last ? plenum(element) : station(element.name() + " out", i + 1, element.bore());
+            stations.add(station);
+            double loss = pressure[i] - pressure[i + 1];
+            Station fastest = last ? stations.get(i) : station;
+            pieces.add(new PieceResult(element, loss, temperature[i + 1] - temperature[i],
+                    flow * (air.enthalpy(temperature[i + 1]) - air.enthalpy(temperature[i])),
+                    fastest.velocity(), fastest.mach()));
+        }
+        int blower = path.blowerIndex();
+        double power = flow * (air.enthalpy(temperature[blower + 1]) - air.enthalpy(temperature[blower]));
+        return new PathResult(stations, pieces, flow, ratio, power, manifoldPressure(), target, throttleLoss, limited,
+                residual, iterations);
+    }
+
+    private Station station(String name, int i, double bore) {
+        state.set(air, pressure[i], temperature[i], flow, area(bore));
+        return new Station(name, pressure[i], state.pressure, temperature[i], state.temperature, state.density,
+                state.velocity, state.mach, bore);
+    }
+
+    /** In the plenum the air stands. */
+    private Station plenum(PathElement element) {
+        double p = manifoldPressure();
+        double t = temperature[n];
+        return new Station(element.name(), p, p, t, t, air.density(p, t), 0, 0, element.bore());
+    }
+}

@@ -1,0 +1,162 @@
+package io.enthalpa.core.endurance;
+
+import io.enthalpa.core.chargepath.Ambient;
+import io.enthalpa.core.chargepath.ChargePath;
+import io.enthalpa.core.chargepath.ChargePathSolver;
+import io.enthalpa.core.chargepath.OperatingPoint;
+import io.enthalpa.core.duty.Duty;
+import io.enthalpa.core.exchanger.Conductances;
+import io.enthalpa.core.fluid.HumidAir;
+import io.enthalpa.core.fluid.Water;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * Runs a system through a duty in equal steps. At each step the charge path is solved with the core outlet of the step before
+ * (the gas is a thousand times quicker than the metal), then the metal and the water move on.
+ */
+public final class EnduranceRun {
+    /** Cells along the charge and along the cold stream; finer changes the outlet by less than 0.1 K. */
+    static final int ALONG = 20;
+    static final int ACROSS = 10;
+    private static final int FRAMES = 61;
+    private static final double SHORTEST_STEP = 0.05;
+    private static final double LONGEST_STEP = 0.5;
+    private static final double STEPS_WANTED = 6000;
+    /** Engine speed below which the charge stands, rad/s. */
+    private static final double STANDING = 1;
+
+    private final ChargeSystem system;
+    private final ChargePath path;
+    private final HumidAir air;
+    private final Ambient ambient;
+    private final ChargePathSolver solver;
+    private final CoreField field;
+    private double water;
+    private double coreOut;
+    private double taken;
+    private double rejected;
+
+    private EnduranceRun(ChargeSystem system, double start) {
+        this.system = system;
+        this.path = system.path();
+        this.ambient = path.ambient();
+        this.air = ambient.air();
+        this.solver = new ChargePathSolver(path);
+        this.field = path.hasCore() ? new CoreField(ALONG, ACROSS, path.cooler().heatCapacity(), start) : null;
+        this.water = start;
+        this.coreOut = start;
+    }
+
+    /** @return the step that {@link #run} takes for a duty of this length, s */
+    public static double stepFor(double length) {
+        return Math.max(SHORTEST_STEP, Math.min(LONGEST_STEP, length / STEPS_WANTED));
+    }
+
+    /** @param duty already scaled to the boost asked for */
+    public static Trace run(ChargeSystem system, Duty duty) {
+        return run(system, duty, stepFor(duty.length()));
+    }
+
+    /**
+     * @param duty already scaled to the boost asked for
+     * @param step s, above 0; the last step is as long as the others, the duty ends within it
+     */
+    public static Trace run(ChargeSystem system, Duty duty, double step) {
+        return new EnduranceRun(system, system.path().ambient().temperature() + duty.startAbove()).walk(duty, step);
+    }
+
+    private Trace walk(Duty duty, double step) {
+        int n = Math.max(1, (int) Math.ceil(duty.length() / step - 1e-9));
+        double dt = duty.length() / n;
+        double[] time = new double[n];
+        double[] speed = new double[n];
+        double[] roadSpeed = new double[n];
+        double[] boost = new double[n];
+        double[] flow = new double[n];
+        double[] coreIn = new double[n];
+        double[] intake = new double[n];
+        double[] coldIn = new double[n];
+        boolean[] limited = new boolean[n];
+        List<Trace.Frame> frames = new ArrayList<>();
+        double storedAtStart = stored();
+        Duty.Cursor cursor = duty.cursor();
+        Moment last = null;
+        for (int i = 0; i < n; i++) {
+            boolean running = cursor.moveTo((i + 0.5) * dt) && cursor.speed() > STANDING;
+            if (field != null && i >= frames.size() * (double) (n - 1) / (FRAMES - 1)) {
+                frames.add(new Trace.Frame(i * dt, ALONG, ACROSS, field.snapshot()));
+            }
+            if (running && (last == null || last.differs(cursor, coreOut))) {
+                solver.advance(new OperatingPoint(cursor.speed(), cursor.boost(), cursor.roadSpeed()), (gas, m, in) -> coreOut);
+                last = new Moment(cursor.speed(), cursor.boost(), coreOut);
+            }
+            time[i] = (i + 1) * dt;
+            speed[i] = cursor.speed();
+            roadSpeed[i] = cursor.roadSpeed();
+            flow[i] = running ? solver.flow() : 0;
+            boost[i] = running ? solver.manifoldPressure() - ambient.pressure() : 0;
+            limited[i] = running && solver.blowerLimited();
+            coldIn[i] = system.hasLoop() ? water : ambient.temperature();
+            coreIn[i] = running ? solver.temperatureAt(path.hasCore() ? path.coreIndex() : path.elements().size()) : coreOut;
+            if (field != null) {
+                cool(dt, flow[i], coreIn[i], cursor.roadSpeed());
+            }
+            intake[i] = field != null ? coreOut : coreIn[i];
+        }
+        EnergyAudit audit = new EnergyAudit(taken, stored() - storedAtStart, rejected);
+        return new Trace(time, speed, roadSpeed, boost, flow, coreIn, intake, coldIn, limited, frames, audit, dt);
+    }
+
+    /** What the charge path was last solved for. */
+    private record Moment(double speed, double boost, double coreOut) {
+        boolean differs(Duty.Cursor cursor, double out) {
+            return Math.abs(cursor.speed() - speed) > 1e-4 * speed || Math.abs(cursor.boost() - boost) > 5
+                    || Math.abs(out - coreOut) > 0.02;
+        }
+    }
+
+    private double stored() {
+        if (field == null) {
+            return 0;
+        }
+        return field.stored() + (system.hasLoop() ? waterHeatCapacity() * water : 0);
+    }
+
+    /** J/K of the loop's water; taken at the loop's mean working temperature so that it stays one number through a run. */
+    private double waterHeatCapacity() {
+        double at = ambient.temperature() + 15;
+        return system.loop().volume() * Water.density(at) * Water.heatCapacity(at);
+    }
+
+    private void cool(double dt, double flow, double in, double roadSpeed) {
+        var cold = system.coldStream(roadSpeed, water);
+        // A standing charge neither brings nor takes heat; the films only matter when it flows.
+        Conductances films = path.cooler().exchanger().conductances(Math.max(flow, 1e-6), cold.flow());
+        double rate = flow * air.heatCapacity((in + coreOut) / 2);
+        double coldInlet = system.hasLoop() ? water : ambient.temperature();
+        field.step(dt, rate, in, films.hotToMetal(), cold.capacityRate(), coldInlet, films.metalToCold());
+        coreOut = flow > 0 ? field.hotOut() : field.stored() / path.cooler().heatCapacity();
+        if (flow > 0) {
+            taken += flow * (air.enthalpy(in) - air.enthalpy(coreOut)) * dt;
+        }
+        if (system.hasLoop()) {
+            relaxWater(dt, field.heatOut() / dt, cold.flow(), cold.capacityRate(), roadSpeed);
+        } else {
+            rejected += field.heatOut();
+        }
+    }
+
+    /**
+     * The mixed water over a step under constant heat from the core: {@code C dT/dt = q (1 - G / Cw) - G (T - T_air)},
+     * solved exactly. What the water did not keep, the radiator gave away.
+     */
+    private void relaxWater(double dt, double heat, double waterFlow, double waterRate, double roadSpeed) {
+        double g = system.radiatorConductance(waterFlow, waterRate, roadSpeed);
+        double capacity = waterHeatCapacity();
+        double limit = ambient.temperature() + heat * (1 / g - 1 / waterRate);
+        double before = water;
+        water = limit + (water - limit) * Math.exp(-g * dt / capacity);
+        rejected += heat * dt - capacity * (water - before);
+    }
+}

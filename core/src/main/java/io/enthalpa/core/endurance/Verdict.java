@@ -1,0 +1,83 @@
+package io.enthalpa.core.endurance;
+
+/**
+ * What a run says, in numbers; the sentence is made at the edge in the reader's units.
+ *
+ * @param outcome         how it ends
+ * @param worst           K, highest intake temperature while the engine runs
+ * @param worstTime       s
+ * @param mean            K, mean intake temperature while the engine runs
+ * @param firstOverTarget s when the target was first passed; NaN when never
+ * @param firstOverPull   s when the timing line was first passed; NaN when never
+ * @param secondsOverTarget s above the target, engine running
+ * @param secondsOverPull s above the timing line, engine running
+ * @param stillClimbing   true when the last tenth of the run is where the worst stands and it still rises
+ * @param limitedFrom     s from when the blower could not make the asked boost; NaN when it always could
+ * @param atWorst         where the resistance is at the worst moment; null without a core
+ */
+public record Verdict(Outcome outcome, double worst, double worstTime, double mean, double firstOverTarget,
+                      double firstOverPull, double secondsOverTarget, double secondsOverPull, boolean stillClimbing,
+                      double limitedFrom, ResistanceShares atWorst) {
+
+    /** How a run ends. */
+    public enum Outcome {
+        /** Never above the target. */
+        HOLDS,
+        /** Above the target for a while, never at the timing line. */
+        OVER_TARGET,
+        /** The ECU pulls timing. */
+        PULLS_TIMING,
+        /** The engine never runs in this duty. */
+        NEVER_RUNS
+    }
+
+    public static Verdict of(ChargeSystem system, Trace trace, Targets targets) {
+        int worst = -1;
+        double sum = 0;
+        int running = 0;
+        int overTarget = 0;
+        int overPull = 0;
+        double firstTarget = Double.NaN;
+        double firstPull = Double.NaN;
+        double limitedFrom = Double.NaN;
+        for (int i = 0; i < trace.length(); i++) {
+            if (trace.flow()[i] <= 0) {
+                continue;
+            }
+            double t = trace.intake()[i];
+            running++;
+            sum += t;
+            worst = worst < 0 || t > trace.intake()[worst] ? i : worst;
+            if (t > targets.intake()) {
+                overTarget++;
+                firstTarget = Double.isNaN(firstTarget) ? trace.time()[i] : firstTarget;
+            }
+            if (t > targets.timingPull()) {
+                overPull++;
+                firstPull = Double.isNaN(firstPull) ? trace.time()[i] : firstPull;
+            }
+            if (trace.limited()[i] && Double.isNaN(limitedFrom)) {
+                limitedFrom = trace.time()[i];
+            }
+        }
+        if (worst < 0) {
+            return new Verdict(Outcome.NEVER_RUNS, Double.NaN, 0, Double.NaN, Double.NaN, Double.NaN, 0, 0, false, Double.NaN, null);
+        }
+        Outcome outcome = overPull > 0 ? Outcome.PULLS_TIMING : overTarget > 0 ? Outcome.OVER_TARGET : Outcome.HOLDS;
+        return new Verdict(outcome, trace.intake()[worst], trace.time()[worst], sum / running, firstTarget, firstPull,
+                overTarget * trace.step(), overPull * trace.step(), climbsAtEnd(trace, worst), limitedFrom,
+                shares(system, trace, worst));
+    }
+
+    /** Rising at the end: the worst lies in the last twentieth and is more than 0.5 K above a tenth of the run earlier. */
+    private static boolean climbsAtEnd(Trace trace, int worst) {
+        int n = trace.length();
+        return worst >= n - 1 - n / 20 && trace.intake()[worst] - trace.intake()[Math.max(0, worst - n / 10)] > 0.5;
+    }
+
+    private static ResistanceShares shares(ChargeSystem system, Trace trace, int i) {
+        return system.path().hasCore()
+                ? system.sharesAt(trace.flow()[i], trace.coreIn()[i], trace.intake()[i], trace.roadSpeed()[i], trace.coldIn()[i])
+                : null;
+    }
+}

@@ -1,0 +1,45 @@
+package io.enthalpa.core.loss;
+
+import io.enthalpa.core.source.Citation;
+
+/** Darcy friction factor of a round pipe. */
+public final class FrictionFactor {
+    public static final Citation TURBULENT = Citation.published("Colebrook", 1939,
+            "Turbulent flow in pipes, J. Inst. Civ. Eng. 11; solved by iteration from Haaland (1983)");
+    /** Below this Reynolds number the flow is taken as laminar (Avila et al., Science 333, 2011: onset near 2040). */
+    static final double LAMINAR_LIMIT = 2040;
+    /** From here on the flow is taken as fully turbulent; between the two the factor is interpolated. */
+    static final double TURBULENT_FROM = 4000;
+
+    private FrictionFactor() {
+    }
+
+    /**
+     * @param reynolds          on the bore; above 0
+     * @param relativeRoughness roughness height over bore, 0 to 0.05
+     * @return Darcy friction factor
+     */
+    public static double darcy(double reynolds, double relativeRoughness) {
+        if (reynolds <= LAMINAR_LIMIT) {
+            return 64 / Math.max(reynolds, 1e-6);
+        }
+        if (reynolds >= TURBULENT_FROM) {
+            return colebrook(reynolds, relativeRoughness);
+        }
+        double share = (reynolds - LAMINAR_LIMIT) / (TURBULENT_FROM - LAMINAR_LIMIT);
+        return (1 - share) * 64 / LAMINAR_LIMIT + share * colebrook(TURBULENT_FROM, relativeRoughness);
+    }
+
+    /** Newton's method on 1/sqrt(f); three steps reach the last digits. */
+    private static double colebrook(double reynolds, double relativeRoughness) {
+        double a = relativeRoughness / 3.7;
+        double b = 2.51 / reynolds;
+        double x = -1.8 * Math.log10(Math.pow(a, 1.11) + 6.9 / reynolds);
+        for (int i = 0; i < 3; i++) {
+            double inner = a + b * x;
+            double residual = x + 2 * Math.log10(inner);
+            x -= residual / (1 + 2 * b / (inner * Math.log(10)));
+        }
+        return 1 / (x * x);
+    }
+}

@@ -1,0 +1,91 @@
+package io.enthalpa.core;
+
+import io.enthalpa.core.chargepath.Ambient;
+import io.enthalpa.core.chargepath.ChargePath;
+import io.enthalpa.core.chargepath.CoolingSide;
+import io.enthalpa.core.chargepath.OperatingPoint;
+import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.coolingair.FaceAirSpec;
+import io.enthalpa.core.endurance.ChargeSystem;
+import io.enthalpa.core.engine.BlowerSpec;
+import io.enthalpa.core.engine.BlowerType;
+import io.enthalpa.core.engine.EngineSpec;
+import io.enthalpa.core.exchanger.ChargeCard;
+import io.enthalpa.core.exchanger.CoreSize;
+import io.enthalpa.core.exchanger.CoreSpec;
+import io.enthalpa.core.loss.PipeMaterial;
+import io.enthalpa.core.loss.PipeSpec;
+import io.enthalpa.core.waterloop.RadiatorSpec;
+import io.enthalpa.core.waterloop.WaterLoopSpec;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Invented systems that the tests share, with one knob turned at a time. */
+public final class Systems {
+    public static final CoreSize SIZE = new CoreSize(0.5, 0.25, 0.064);
+    public static final double RPM = Math.PI / 30;
+
+    public double displacement = 0.0023;
+    public double efficiency = 0.70;
+    public double maxRatio = 4;
+    public double bore = 0.057;
+    public double filterLoss = 1500;
+    public double filterHeat = 2;
+    public double ambientT = 300;
+    public double ambientP = 101325;
+    public double humidity = 0.4;
+    public CoreSize size = SIZE;
+    public CoolingSide cooling = new CoolingSide.Air(new FaceAirSpec(0.3, 0.5));
+    public boolean core = true;
+    public BlowerType type = BlowerType.TURBO;
+
+    public static Systems standard() {
+        return new Systems();
+    }
+
+    public static Systems water() {
+        Systems s = new Systems();
+        s.cooling = waterLoop(20e-3 / 60, 6e-3);
+        return s;
+    }
+
+    public static CoolingSide waterLoop(double flow, double volume) {
+        RadiatorSpec radiator = new RadiatorSpec(new CoreSize(0.4, 0.25, 0.032), 12e3, 20e-3 / 60, 333.15, 5, 298.15,
+                new FaceAirSpec(0.25, 0.5));
+        return new CoolingSide.Water(new WaterLoopSpec(flow, volume, radiator));
+    }
+
+    public ChargePath path() {
+        List<PathElement> pieces = new ArrayList<>();
+        pieces.add(new PathElement.Filter("filter", 0.07, filterLoss, 0.15, filterHeat));
+        pieces.add(new PathElement.Blower("blower", new BlowerSpec(type, efficiency, maxRatio, 0.051)));
+        pieces.add(new PathElement.Pipe("hot pipe", pipe(1.2, 3)));
+        if (core) {
+            pieces.add(new PathElement.Core("core", new CoreSpec("bar-and-plate", size, 0.057, card()), cooling));
+        }
+        pieces.add(new PathElement.Pipe("cold pipe", pipe(0.9, 3)));
+        pieces.add(new PathElement.Plenum("plenum", 0.06));
+        return new ChargePath(Ambient.of(ambientT, ambientP, humidity),
+                new EngineSpec(displacement, 4, 0.92, 7000 * RPM), pieces);
+    }
+
+    private PipeSpec pipe(double length, int bends) {
+        return new PipeSpec(PipeMaterial.ALUMINIUM, bore, length,
+                java.util.Collections.nCopies(bends, new PipeSpec.Bend(Math.PI / 2, 1.5 * bore)));
+    }
+
+    private ChargeCard card() {
+        return cooling instanceof CoolingSide.Air
+                ? new ChargeCard(SIZE, 6, 0.2, 220e3, 413.15, 320.15, 3500, ChargeCard.Coolant.AIR, 8, 0, 298.15, 0.35, 0.03)
+                : new ChargeCard(SIZE, 4, 0.2, 220e3, 413.15, 318.15, 3500, ChargeCard.Coolant.WATER, 0, 20e-3 / 60, 298.15, 0.75, 0.03);
+    }
+
+    public ChargeSystem system() {
+        return new ChargeSystem(path());
+    }
+
+    /** @param rpm engine speed @param boost kPa @param roadSpeed m/s */
+    public static OperatingPoint point(double rpm, double boost, double roadSpeed) {
+        return new OperatingPoint(rpm * RPM, boost * 1000, roadSpeed);
+    }
+}

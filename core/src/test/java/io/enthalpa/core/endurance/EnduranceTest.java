@@ -1,0 +1,231 @@
+package io.enthalpa.core.endurance;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
+
+import io.enthalpa.core.Cases;
+import io.enthalpa.core.Systems;
+import io.enthalpa.core.chargepath.OperatingPoint;
+import io.enthalpa.core.duty.Duty;
+import io.enthalpa.core.duty.DutyPoint;
+import java.util.List;
+import java.util.stream.LongStream;
+import java.util.stream.Stream;
+import org.hipparchus.ode.ODEState;
+import org.hipparchus.ode.OrdinaryDifferentialEquation;
+import org.hipparchus.ode.nonstiff.DormandPrince853Integrator;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class EnduranceTest {
+    static LongStream seeds() {
+        return Cases.seeds().limit(25);
+    }
+
+    static Stream<Systems> kinds() {
+        return Stream.of(Systems.standard(), Systems.water());
+    }
+
+    private static Duty hold(OperatingPoint point, double seconds) {
+        return new Duty("hold", true, 5, 1, 0, List.of(
+                new DutyPoint(0, point.speed(), point.boost(), point.roadSpeed()),
+                new DutyPoint(seconds, point.speed(), point.boost(), point.roadSpeed())));
+    }
+
+    private static Duty climb() {
+        return new Duty("climb", true, 5, 2, 120, List.of(
+                new DutyPoint(0, 100, -30e3, 0), new DutyPoint(4, 400, 120e3, 8), new DutyPoint(40, 420, 120e3, 25),
+                new DutyPoint(41, 380, 20e3, 25), new DutyPoint(60, 420, 110e3, 15), new DutyPoint(90, 90, -40e3, 0)));
+    }
+
+    private static double last(double[] values) {
+        return values[values.length - 1];
+    }
+
+    @ParameterizedTest
+    @MethodSource("kinds")
+    void steadyLimitIsTheSteadySolver(Systems s) {
+        OperatingPoint point = Systems.point(4000, 120, 15);
+        Trace trace = EnduranceRun.run(s.system(), hold(point, 1800));
+        SteadyResult steady = s.system().steady(point);
+        double fall = steady.path().stations().get(3).temperature() - steady.path().intakeTemperature();
+        double traceFall = last(trace.coreIn()) - last(trace.intake());
+        assertThat(traceFall).isCloseTo(fall, withinPercentage(1));
+        assertThat(last(trace.flow())).isCloseTo(steady.path().flow(), withinPercentage(0.5));
+        assertThat(last(trace.coldIn())).isCloseTo(steady.core().coldIn(), within(0.6));
+    }
+
+    @ParameterizedTest
+    @MethodSource("kinds")
+    void heatAccountsBalance(Systems s) {
+        EnergyAudit audit = EnduranceRun.run(s.system(), climb()).audit();
+        assertThat(audit.taken()).isPositive();
+        assertThat(audit.error()).isLessThan(0.005);
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void laws(long seed) {
+        Cases cases = Cases.of(seed);
+        Systems s = cases.between(0, 1) == 0 ? Systems.standard() : Systems.water();
+        s.ambientT = cases.between(270.0, 312.0);
+        s.efficiency = cases.between(0.5, 0.8);
+        Trace trace = EnduranceRun.run(s.system(), climb(), cases.between(0.05, 2.0));
+        assertThat(trace.audit().error()).isLessThan(0.005);
+        for (int i = 0; i < trace.length(); i++) {
+            assertThat(trace.intake()[i]).isGreaterThanOrEqualTo(s.ambientT - 1e-9);
+            assertThat(trace.intake()[i]).isLessThan(600);
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("kinds")
+    void halvingTheStepChangesNothing(Systems s) {
+        double step = EnduranceRun.stepFor(climb().length());
+        Trace whole = EnduranceRun.run(s.system(), climb(), step);
+        Trace half = EnduranceRun.run(s.system(), climb(), step / 2);
+        for (int i = 0; i < whole.length(); i += 7) {
+            if (whole.flow()[i] > 0 && half.flow()[2 * i] > 0 && half.flow()[2 * i + 1] > 0) {
+                double middle = (half.intake()[2 * i] + half.intake()[2 * i + 1]) / 2;
+                assertThat(whole.intake()[i]).as("at %.2f s", whole.time()[i]).isCloseTo(middle, within(0.1));
+            }
+        }
+    }
+
+    /** The same cells as coupled differential equations, by an adaptive integrator of eighth order. */
+    @Test
+    void adaptiveIntegratorAgrees() {
+        int nx = 8;
+        int ny = 4;
+        double capacity = 5000;
+        double hotRate = 180;
+        double coldRate = 700;
+        double hotInlet = 420;
+        double coldInlet = 300;
+        double ua = 260;
+        CoreField field = new CoreField(nx, ny, capacity, 305);
+        for (int i = 0; i < 80; i++) {
+            field.step(0.25, hotRate, hotInlet, ua, coldRate, coldInlet, 1.3 * ua);
+        }
+        double[] end = new DormandPrince853Integrator(1e-6, 1, 1e-8, 1e-8)
+                .integrate(new CellEquations(nx, ny, capacity, hotRate, hotInlet, ua, coldRate, coldInlet, 1.3 * ua),
+                        new ODEState(0, filled(nx * ny, 305)), 20).getPrimaryState();
+        assertThat(field.snapshot()).containsExactly(end, within(0.2));
+    }
+
+    private static double[] filled(int n, double value) {
+        double[] values = new double[n];
+        java.util.Arrays.fill(values, value);
+        return values;
+    }
+
+    private record CellEquations(int nx, int ny, double capacity, double hotRate, double hotInlet, double hotUa, double coldRate,
+                                 double coldInlet, double coldUa) implements OrdinaryDifferentialEquation {
+        @Override
+        public int getDimension() {
+            return nx * ny;
+        }
+
+        @Override
+        public double[] computeDerivatives(double t, double[] metal) {
+            double[] hot = filled(ny, hotInlet);
+            double[] cold = filled(nx, coldInlet);
+            double hotReach = -Math.expm1(-hotUa / (nx * hotRate));
+            double coldReach = -Math.expm1(-coldUa / (ny * coldRate));
+            double[] rate = new double[nx * ny];
+            for (int x = 0; x < nx; x++) {
+                for (int y = 0; y < ny; y++) {
+                    int i = x * ny + y;
+                    double in = hotRate / ny * hotReach * (hot[y] - metal[i]);
+                    double out = coldRate / nx * coldReach * (metal[i] - cold[x]);
+                    rate[i] = (in - out) * nx * ny / capacity;
+                    hot[y] += hotReach * (metal[i] - hot[y]);
+                    cold[x] += coldReach * (metal[i] - cold[x]);
+                }
+            }
+            return rate;
+        }
+    }
+
+    /** Bare metal in a cold stream and no charge: every row cools as exp(-t/tau); the first row knows only the inlet. */
+    @Test
+    void bareMetalCoolsExponentially() {
+        double rate = 500;
+        double ua = 200;
+        CoreField field = new CoreField(1, 1, 4000, 350);
+        for (int i = 0; i < 20; i++) {
+            field.step(1, 0, 350, 1, rate, 300, ua);
+        }
+        double tau = 4000 / (rate * -Math.expm1(-ua / rate));
+        assertThat(field.snapshot()[0]).isCloseTo(300 + 50 * Math.exp(-20 / tau), within(1e-9));
+    }
+
+    /** TF-11, common practice, no source: the mass of core and water hides a short load. */
+    @Test
+    void waterHidesAShortPull() {
+        Systems s = Systems.water();
+        OperatingPoint point = Systems.point(5500, 100, 30);
+        double start = 300 + 5;
+        Trace shortPull = EnduranceRun.run(s.system(), hold(point, 10));
+        Trace longPull = EnduranceRun.run(s.system(), hold(point, 900));
+        assertThat(last(shortPull.coldIn()) - start).isLessThan(0.5 * (last(longPull.coldIn()) - start));
+    }
+
+    /** TF-12, common practice, no source: a heat-soaked car starts hot and rolling air cools it. */
+    @Test
+    void rollingAirCoolsASoakedCore() {
+        Systems s = Systems.standard();
+        OperatingPoint point = Systems.point(3000, 30, 30);
+        Duty soaked = new Duty("soaked", true, 45, 1, 0, hold(point, 60).rows());
+        Trace trace = EnduranceRun.run(s.system(), soaked);
+        assertThat(trace.intake()[0]).isGreaterThan(last(trace.intake()) + 10);
+    }
+
+    @Test
+    void verdictCountsWhatTheTraceShows() {
+        Systems s = Systems.standard();
+        OperatingPoint point = Systems.point(5000, 140, 3);
+        Trace trace = EnduranceRun.run(s.system(), hold(point, 400));
+        double steady = s.system().steady(point).path().intakeTemperature();
+        Verdict holds = Verdict.of(s.system(), trace, new Targets(steady + 5, steady + 20));
+        assertThat(holds.outcome()).isEqualTo(Verdict.Outcome.HOLDS);
+        assertThat(holds.firstOverTarget()).isNaN();
+        assertThat(holds.worst()).isCloseTo(steady, within(1.0));
+        Verdict over = Verdict.of(s.system(), trace, new Targets(steady - 10, steady + 20));
+        assertThat(over.outcome()).isEqualTo(Verdict.Outcome.OVER_TARGET);
+        assertThat(over.secondsOverTarget()).isCloseTo(400 - over.firstOverTarget(), within(2 * trace.step()));
+        Verdict pulls = Verdict.of(s.system(), trace, new Targets(steady - 20, steady - 10));
+        assertThat(pulls.outcome()).isEqualTo(Verdict.Outcome.PULLS_TIMING);
+        assertThat(pulls.firstOverPull()).isGreaterThan(pulls.firstOverTarget());
+        assertThat(pulls.atWorst().coldFilm() + pulls.atWorst().coldFlow()).as("at walking pace the cooling air limits").isGreaterThan(0.5);
+    }
+
+    @Test
+    void blowerThatCannotFollowIsNamedByTime() {
+        Systems s = Systems.standard();
+        s.maxRatio = 1.9;
+        Trace trace = EnduranceRun.run(s.system(), climb());
+        Verdict verdict = Verdict.of(s.system(), trace, new Targets(350, 370));
+        assertThat(verdict.limitedFrom()).isBetween(1.0, 5.0);
+    }
+
+    @Test
+    void engineOffThroughoutHasNoVerdict() {
+        Duty off = new Duty("off", true, 5, 1, 0, List.of(new DutyPoint(0, 0, 0, 0), new DutyPoint(60, 0, 0, 0)));
+        Trace trace = EnduranceRun.run(Systems.water().system(), off);
+        assertThat(Verdict.of(Systems.water().system(), trace, new Targets(320, 340)).outcome()).isEqualTo(Verdict.Outcome.NEVER_RUNS);
+        assertThat(trace.audit().error()).isLessThan(0.005);
+    }
+
+    @Test
+    void systemWithoutCoreRunsThroughADuty() {
+        Systems s = Systems.standard();
+        s.core = false;
+        Trace trace = EnduranceRun.run(s.system(), climb());
+        assertThat(trace.frames()).isEmpty();
+        assertThat(trace.audit().taken()).isZero();
+        assertThat(Verdict.of(s.system(), trace, new Targets(320, 340)).outcome()).isEqualTo(Verdict.Outcome.PULLS_TIMING);
+    }
+}
