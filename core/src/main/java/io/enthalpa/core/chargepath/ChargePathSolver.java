@@ -19,7 +19,7 @@ import org.hipparchus.analysis.solvers.BrentSolver;
  * in small steps cheap.
  */
 public final class ChargePathSolver {
-    private static final double TOLERANCE = 1e-9;
+    private static final double TOLERANCE = 1e-8;
     private static final double DIFFERENCE = 1e-5;
     private static final int MOST_ITERATIONS = 30;
 
@@ -28,6 +28,7 @@ public final class ChargePathSolver {
     private final int n;
     private final double[] pressure;
     private final double[] temperature;
+    private final PipeSpec.Loss[] pipeLoss;
     private final FlowState state = new FlowState();
     private int chokedAt;
 
@@ -40,6 +41,12 @@ public final class ChargePathSolver {
     private boolean limited;
     private double residual;
     private int iterations;
+    private boolean slopesKnown;
+    private double ax;
+    private double ay;
+    private double bx;
+    private double by;
+    private double determinant;
 
     public ChargePathSolver(ChargePath path) {
         this.path = path;
@@ -47,6 +54,8 @@ public final class ChargePathSolver {
         this.n = path.elements().size();
         this.pressure = new double[n + 1];
         this.temperature = new double[n + 1];
+        this.pipeLoss = path.elements().stream()
+                .map(e -> e instanceof PathElement.Pipe pipe ? pipe.spec().loss() : null).toArray(PipeSpec.Loss[]::new);
         pressure[0] = path.ambient().pressure();
         temperature[0] = path.ambient().temperature();
     }
@@ -109,42 +118,59 @@ public final class ChargePathSolver {
     }
 
     private boolean newton() {
-        double x;
-        double y;
-        if (flow > 0 && ratio > 0) {
-            x = Math.log(flow);
-            y = Math.log(ratio);
-        } else {
-            temperature[n] = temperature[0] + 30;
-            x = Math.log(demand(target));
-            y = Math.log(Math.max(target / pressure[0], 1)) + 0.03;
-        }
+        double x = flow > 0 ? Math.log(flow) : startFlow();
+        double y = ratio > 0 ? Math.log(ratio) : Math.log(Math.max(target / pressure[0], 1)) + 0.03;
+        double before = Double.POSITIVE_INFINITY;
         for (iterations = 1; iterations <= MOST_ITERATIONS; iterations++) {
             if (!march(Math.exp(x), Math.exp(y))) {
                 x -= 0.3;
+                slopesKnown = false;
                 continue;
             }
-            double a = Math.log(pressure[n] / target);
-            double b = x - Math.log(demand(target));
+            double a = pressureError();
+            double b = flowError(x);
             residual = Math.max(Math.abs(a), Math.abs(b));
             if (residual < TOLERANCE) {
                 flow = Math.exp(x);
                 ratio = Math.exp(y);
                 return true;
             }
-            if (!march(Math.exp(x + DIFFERENCE), Math.exp(y))) {
+            if ((!slopesKnown || residual > 0.2 * before) && !findSlopes(x, y, a, b)) {
                 return false;
             }
-            double ax = (Math.log(pressure[n] / target) - a) / DIFFERENCE;
-            double bx = (x + DIFFERENCE - Math.log(demand(target)) - b) / DIFFERENCE;
-            march(Math.exp(x), Math.exp(y + DIFFERENCE));
-            double ay = (Math.log(pressure[n] / target) - a) / DIFFERENCE;
-            double by = (x - Math.log(demand(target)) - b) / DIFFERENCE;
-            double determinant = ax * by - ay * bx;
+            before = residual;
             x += limitedStep((-a * by + b * ay) / determinant);
             y += limitedStep((-b * ax + a * bx) / determinant);
         }
         return false;
+    }
+
+    private double startFlow() {
+        temperature[n] = temperature[0] + 30;
+        return Math.log(demand(target));
+    }
+
+    private double pressureError() {
+        return Math.log(pressure[n] / target);
+    }
+
+    private double flowError(double x) {
+        return x - Math.log(demand(target));
+    }
+
+    /** Slopes of both errors by differences; kept for the next steps and the next duty point while they serve. */
+    private boolean findSlopes(double x, double y, double a, double b) {
+        if (!march(Math.exp(x + DIFFERENCE), Math.exp(y))) {
+            return false;
+        }
+        ax = (pressureError() - a) / DIFFERENCE;
+        bx = (flowError(x + DIFFERENCE) - b) / DIFFERENCE;
+        march(Math.exp(x), Math.exp(y + DIFFERENCE));
+        ay = (pressureError() - a) / DIFFERENCE;
+        by = (flowError(x) - b) / DIFFERENCE;
+        determinant = ax * by - ay * bx;
+        slopesKnown = true;
+        return true;
     }
 
     private static double limitedStep(double step) {
@@ -217,8 +243,8 @@ public final class ChargePathSolver {
         } else if (element instanceof PathElement.Blower blower) {
             temperature[i + 1] = blower.spec().outletTemperature(air, t, pressureRatio);
             pressure[i + 1] = p * pressureRatio;
-        } else if (element instanceof PathElement.Pipe pipe) {
-            return passPipe(pipe.spec(), i, m);
+        } else if (element instanceof PathElement.Pipe) {
+            return passPipe(pipeLoss[i], i, m);
         } else if (element instanceof PathElement.Core) {
             temperature[i + 1] = cooling.outletTemperature(air, m, t);
             double density = air.density(p, (t + temperature[i + 1]) / 2);
@@ -234,7 +260,7 @@ public final class ChargePathSolver {
     }
 
     /** Loss on the velocity head at the middle of the run: one correction of the inlet estimate. */
-    private boolean passPipe(PipeSpec pipe, int i, double m) {
+    private boolean passPipe(PipeSpec.Loss pipe, int i, double m) {
         double p = pressure[i];
         double t = temperature[i];
         temperature[i + 1] = t;
@@ -242,7 +268,7 @@ public final class ChargePathSolver {
             return false;
         }
         double reynolds = 4 * m / (Math.PI * pipe.bore() * air.viscosity(state.temperature));
-        double k = pipe.lossCoefficient(reynolds);
+        double k = pipe.coefficient(reynolds);
         double loss = k * state.density * state.velocity * state.velocity / 2;
         if (loss > 0.5 * p || !state.set(air, p - loss / 2, t, m, pipe.area())) {
             return false;

@@ -78,7 +78,7 @@ public final class ChargeSystem {
     }
 
     /** @return W the radiator moves for each kelvin between its water and its air inlet */
-    double radiatorConductance(double waterFlow, double waterRate, double roadSpeed) {
+    private double radiatorConductance(double waterFlow, double waterRate, double roadSpeed) {
         Ambient ambient = path.ambient();
         double air = loop().radiator().air().flow(roadSpeed, radiator.size().face(), ambient.air(), ambient.pressure(), ambient.temperature());
         return radiator.transfer(waterFlow, waterRate, air, air * ambient.air().heatCapacity(ambient.temperature())).conductancePerKelvin();

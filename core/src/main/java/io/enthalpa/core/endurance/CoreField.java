@@ -56,12 +56,13 @@ final class CoreField {
         double rate = (g + c) * dt / cell;
         double left = Math.exp(-rate);
         double mean = rate < 1e-8 ? 1 : -Math.expm1(-rate) / rate;
+        double hotWeight = g / (g + c);
         Arrays.fill(hot, hotInlet);
         Arrays.fill(cold, coldInlet);
         for (int x = 0; x < nx; x++) {
             for (int y = 0; y < ny; y++) {
                 int i = x * ny + y;
-                double limit = (g * hot[y] + c * cold[x]) / (g + c);
+                double limit = cold[x] + hotWeight * (hot[y] - cold[x]);
                 double away = metal[i] - limit;
                 double average = limit + away * mean;
                 metal[i] = limit + away * left;

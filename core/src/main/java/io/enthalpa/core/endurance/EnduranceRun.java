@@ -4,6 +4,7 @@ import io.enthalpa.core.chargepath.Ambient;
 import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.ChargePathSolver;
 import io.enthalpa.core.chargepath.OperatingPoint;
+import io.enthalpa.core.chargepath.SteadyCooling.ColdStream;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.exchanger.Conductances;
 import io.enthalpa.core.fluid.HumidAir;
@@ -17,12 +18,14 @@ import java.util.List;
  */
 public final class EnduranceRun {
     /** Cells along the charge and along the cold stream; finer changes the outlet by less than 0.1 K. */
-    static final int ALONG = 20;
-    static final int ACROSS = 10;
-    private static final int FRAMES = 61;
+    static final int ALONG = 16;
+    static final int ACROSS = 8;
+    private static final int FRAMES = 60;
     private static final double SHORTEST_STEP = 0.05;
     private static final double LONGEST_STEP = 0.5;
-    private static final double STEPS_WANTED = 6000;
+    private static final double STEPS_WANTED = 4000;
+    /** While the engine is off nothing is quick: longest step then, s. */
+    private static final double WAITING_STEP = 2;
     /** Engine speed below which the charge stands, rad/s. */
     private static final double STANDING = 1;
 
@@ -48,27 +51,38 @@ public final class EnduranceRun {
         this.coreOut = start;
     }
 
-    /** @return the step that {@link #run} takes for a duty of this length, s */
-    public static double stepFor(double length) {
-        return Math.max(SHORTEST_STEP, Math.min(LONGEST_STEP, length / STEPS_WANTED));
+    /** @return the step that {@link #run} takes while the engine may run, s */
+    public static double stepFor(Duty duty) {
+        return Math.max(SHORTEST_STEP, Math.min(LONGEST_STEP, duty.repeats() * duty.runLength() / STEPS_WANTED));
     }
 
     /** @param duty already scaled to the boost asked for */
     public static Trace run(ChargeSystem system, Duty duty) {
-        return run(system, duty, stepFor(duty.length()));
+        return run(system, duty, stepFor(duty));
     }
 
     /**
      * @param duty already scaled to the boost asked for
-     * @param step s, above 0; the last step is as long as the others, the duty ends within it
+     * @param step s, above 0; shortened so that runs and waits end on a step
      */
     public static Trace run(ChargeSystem system, Duty duty, double step) {
         return new EnduranceRun(system, system.path().ambient().temperature() + duty.startAbove()).walk(duty, step);
     }
 
+    /** Lengths of all steps: each run and each wait in equal ones. */
+    private static double[] steps(Duty duty, double step) {
+        int inRun = (int) Math.max(1, Math.ceil(duty.runLength() / step - 1e-9));
+        int inWait = (int) Math.ceil(duty.waitTime() / Math.max(step, WAITING_STEP) - 1e-9);
+        double[] steps = new double[duty.repeats() * inRun + (duty.repeats() - 1) * inWait];
+        for (int i = 0; i < steps.length; i++) {
+            steps[i] = i % (inRun + inWait) < inRun ? duty.runLength() / inRun : duty.waitTime() / inWait;
+        }
+        return steps;
+    }
+
     private Trace walk(Duty duty, double step) {
-        int n = Math.max(1, (int) Math.ceil(duty.length() / step - 1e-9));
-        double dt = duty.length() / n;
+        double[] duration = steps(duty, step);
+        int n = duration.length;
         double[] time = new double[n];
         double[] speed = new double[n];
         double[] roadSpeed = new double[n];
@@ -82,16 +96,19 @@ public final class EnduranceRun {
         double storedAtStart = stored();
         Duty.Cursor cursor = duty.cursor();
         Moment last = null;
+        double now = 0;
         for (int i = 0; i < n; i++) {
-            boolean running = cursor.moveTo((i + 0.5) * dt) && cursor.speed() > STANDING;
-            if (field != null && i >= frames.size() * (double) (n - 1) / (FRAMES - 1)) {
-                frames.add(new Trace.Frame(i * dt, ALONG, ACROSS, field.snapshot()));
+            double dt = duration[i];
+            boolean running = cursor.moveTo(now + dt / 2) && cursor.speed() > STANDING;
+            if (field != null && now >= frames.size() * duty.length() / FRAMES) {
+                frames.add(new Trace.Frame(now, ALONG, ACROSS, field.snapshot()));
             }
             if (running && (last == null || last.differs(cursor, coreOut))) {
                 solver.advance(new OperatingPoint(cursor.speed(), cursor.boost(), cursor.roadSpeed()), (gas, m, in) -> coreOut);
                 last = new Moment(cursor.speed(), cursor.boost(), coreOut);
             }
-            time[i] = (i + 1) * dt;
+            now += dt;
+            time[i] = now;
             speed[i] = cursor.speed();
             roadSpeed[i] = cursor.roadSpeed();
             flow[i] = running ? solver.flow() : 0;
@@ -105,7 +122,7 @@ public final class EnduranceRun {
             intake[i] = field != null ? coreOut : coreIn[i];
         }
         EnergyAudit audit = new EnergyAudit(taken, stored() - storedAtStart, rejected);
-        return new Trace(time, speed, roadSpeed, boost, flow, coreIn, intake, coldIn, limited, frames, audit, dt);
+        return new Trace(time, duration, speed, roadSpeed, boost, flow, coreIn, intake, coldIn, limited, frames, audit);
     }
 
     /** What the charge path was last solved for. */
@@ -130,7 +147,7 @@ public final class EnduranceRun {
     }
 
     private void cool(double dt, double flow, double in, double roadSpeed) {
-        var cold = system.coldStream(roadSpeed, water);
+        ColdStream cold = system.coldStream(roadSpeed, water);
         // A standing charge neither brings nor takes heat; the films only matter when it flows.
         Conductances films = path.cooler().exchanger().conductances(Math.max(flow, 1e-6), cold.flow());
         double rate = flow * air.heatCapacity((in + coreOut) / 2);
@@ -141,7 +158,7 @@ public final class EnduranceRun {
             taken += flow * (air.enthalpy(in) - air.enthalpy(coreOut)) * dt;
         }
         if (system.hasLoop()) {
-            relaxWater(dt, field.heatOut() / dt, cold.flow(), cold.capacityRate(), roadSpeed);
+            relaxWater(dt, field.heatOut() / dt, cold);
         } else {
             rejected += field.heatOut();
         }
@@ -151,12 +168,12 @@ public final class EnduranceRun {
      * The mixed water over a step under constant heat from the core: {@code C dT/dt = q (1 - G / Cw) - G (T - T_air)},
      * solved exactly. What the water did not keep, the radiator gave away.
      */
-    private void relaxWater(double dt, double heat, double waterFlow, double waterRate, double roadSpeed) {
-        double g = system.radiatorConductance(waterFlow, waterRate, roadSpeed);
+    private void relaxWater(double dt, double heat, ColdStream cold) {
         double capacity = waterHeatCapacity();
-        double limit = ambient.temperature() + heat * (1 / g - 1 / waterRate);
+        double limit = ambient.temperature() + heat * cold.resistanceToSink();
+        double radiator = 1 / (cold.resistanceToSink() + 1 / cold.capacityRate());
         double before = water;
-        water = limit + (water - limit) * Math.exp(-g * dt / capacity);
+        water = limit + (water - limit) * Math.exp(-radiator * dt / capacity);
         rejected += heat * dt - capacity * (water - before);
     }
 }

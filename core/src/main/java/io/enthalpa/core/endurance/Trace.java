@@ -6,6 +6,7 @@ import java.util.List;
  * A run, one value a step in each column; all columns equally long. Temperatures K, pressures Pa absolute.
  *
  * @param time       s, at the end of each step
+ * @param duration   s, of each step
  * @param speed      rad/s of the crankshaft
  * @param roadSpeed  m/s
  * @param boost      Pa above ambient, reached
@@ -16,10 +17,9 @@ import java.util.List;
  * @param limited    true where the blower could not make what was asked
  * @param frames     pictures of the metal, evenly spread over the run
  * @param audit      heat accounts
- * @param step       s
  */
-public record Trace(double[] time, double[] speed, double[] roadSpeed, double[] boost, double[] flow, double[] coreIn,
-                    double[] intake, double[] coldIn, boolean[] limited, List<Frame> frames, EnergyAudit audit, double step) {
+public record Trace(double[] time, double[] duration, double[] speed, double[] roadSpeed, double[] boost, double[] flow, double[] coreIn,
+                    double[] intake, double[] coldIn, boolean[] limited, List<Frame> frames, EnergyAudit audit) {
 
     /**
      * The metal at a moment.

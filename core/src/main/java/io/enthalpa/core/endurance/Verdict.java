@@ -34,9 +34,9 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
     public static Verdict of(ChargeSystem system, Trace trace, Targets targets) {
         int worst = -1;
         double sum = 0;
-        int running = 0;
-        int overTarget = 0;
-        int overPull = 0;
+        double running = 0;
+        double overTarget = 0;
+        double overPull = 0;
         double firstTarget = Double.NaN;
         double firstPull = Double.NaN;
         double limitedFrom = Double.NaN;
@@ -45,15 +45,16 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
                 continue;
             }
             double t = trace.intake()[i];
-            running++;
-            sum += t;
+            double dt = trace.duration()[i];
+            running += dt;
+            sum += t * dt;
             worst = worst < 0 || t > trace.intake()[worst] ? i : worst;
             if (t > targets.intake()) {
-                overTarget++;
+                overTarget += dt;
                 firstTarget = Double.isNaN(firstTarget) ? trace.time()[i] : firstTarget;
             }
             if (t > targets.timingPull()) {
-                overPull++;
+                overPull += dt;
                 firstPull = Double.isNaN(firstPull) ? trace.time()[i] : firstPull;
             }
             if (trace.limited()[i] && Double.isNaN(limitedFrom)) {
@@ -65,7 +66,7 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
         }
         Outcome outcome = overPull > 0 ? Outcome.PULLS_TIMING : overTarget > 0 ? Outcome.OVER_TARGET : Outcome.HOLDS;
         return new Verdict(outcome, trace.intake()[worst], trace.time()[worst], sum / running, firstTarget, firstPull,
-                overTarget * trace.step(), overPull * trace.step(), climbsAtEnd(trace, worst), limitedFrom,
+                overTarget, overPull, climbsAtEnd(trace, worst), limitedFrom,
                 shares(system, trace, worst));
     }
 

@@ -14,7 +14,7 @@ import java.util.stream.Collectors;
 public final class QuantityText {
     private static final Pattern GRAMMAR = Pattern.compile(
             "^\\s*(?<sign>[+\\-−]?)\\s*(?:(?<whole>\\d+)(?:\\s+|-))?(?:(?<num>\\d+)\\s*/\\s*(?<den>\\d+)|"
-                    + "(?<dec>\\d+(?:[.,]\\d+)?(?:[eE][+\\-]?\\d+)?|[.,]\\d+))\\s*(?<unit>[^\\d\\s].*?)?\\s*$");
+                    + "(?<dec>\\d+(?:[.,]\\d+)?(?:[eE][+\\-]?\\d+)?|[.,]\\d+))\\s*(?<unit>[^\\d\\s.,].*?)?\\s*$");
 
     private QuantityText() {
     }

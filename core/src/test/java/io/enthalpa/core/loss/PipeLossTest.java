@@ -72,8 +72,8 @@ class PipeLossTest {
         PipeSpec.Bend bend = new PipeSpec.Bend(Math.PI / 2, 1.5 * 0.0635);
         PipeSpec bent = new PipeSpec(PipeMaterial.ALUMINIUM, 0.0635, 1.0, List.of(bend, bend));
         double f = FrictionFactor.darcy(2e5, 1.5e-6 / 0.0635);
-        assertThat(straight.lossCoefficient(2e5)).isCloseTo(f / 0.0635, within(1e-12));
-        assertThat(bent.lossCoefficient(2e5) - straight.lossCoefficient(2e5))
+        assertThat(straight.loss().coefficient(2e5)).isCloseTo(f / 0.0635, within(1e-12));
+        assertThat(bent.loss().coefficient(2e5) - straight.loss().coefficient(2e5))
                 .isCloseTo(2 * BendLoss.coefficient(1.5, Math.PI / 2, f), within(1e-12));
         assertThat(bent.volume()).isCloseTo(Math.PI / 4 * 0.0635 * 0.0635 * (1 + Math.PI * 1.5 * 0.0635), within(1e-12));
     }
