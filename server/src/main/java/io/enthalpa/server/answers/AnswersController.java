@@ -1,0 +1,62 @@
+package io.enthalpa.server.answers;
+
+import io.enthalpa.core.build.Build;
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.formats.BuildFile;
+import io.enthalpa.server.problem.FaultView;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** Answers for a document that need not be saved: the screen asks after every edit. Stateless. */
+@RestController
+@RequestMapping("/api/preview")
+class AnswersController {
+
+    /**
+     * @param document a whole build file
+     * @param options  letters to answer for; null for all
+     */
+    record PreviewRequest(JsonNode document, @Nullable List<String> options) {
+    }
+
+    /** An option's two answers, or why there are none. */
+    record OptionAnswer(String option, @Nullable SteadyView steady, @Nullable SoakView soak, @Nullable FaultView fault) {
+    }
+
+    record PreviewAnswer(List<OptionAnswer> answers) {
+    }
+
+    /** @param option the letter to advise on */
+    record ChangesRequest(JsonNode document, String option) {
+    }
+
+    record ChangesAnswer(List<ChangeView> changes) {
+    }
+
+    /** 422 when the document itself cannot be read; a single option that has no answer says so in its place. */
+    @PostMapping
+    PreviewAnswer preview(@RequestBody PreviewRequest request) {
+        Build build = BuildFile.read(request.document());
+        List<String> letters = request.options() != null ? request.options() : build.options().stream().map(BuildOption::letter).toList();
+        return new PreviewAnswer(letters.parallelStream().map(letter -> answer(build, letter)).toList());
+    }
+
+    private static OptionAnswer answer(Build build, String letter) {
+        try {
+            return new OptionAnswer(letter, Answers.steady(build, letter), Answers.soak(build, letter), null);
+        } catch (EnthalpaFault fault) {
+            return new OptionAnswer(letter, null, null, FaultView.of(fault));
+        }
+    }
+
+    @PostMapping("/changes")
+    ChangesAnswer changes(@RequestBody ChangesRequest request) {
+        return new ChangesAnswer(ChangesWorthTrying.of(request.document(), request.option()));
+    }
+}

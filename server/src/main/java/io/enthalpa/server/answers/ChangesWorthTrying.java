@@ -1,0 +1,146 @@
+package io.enthalpa.server.answers;
+
+import io.enthalpa.core.build.Answer;
+import io.enthalpa.core.build.Field;
+import io.enthalpa.core.endurance.Verdict;
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.formats.BuildFile;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Tries single changes that a fabricator would think of on a copy of the document, each through the whole duty, and keeps those
+ * that help: the next pipe size, a deeper or taller core, a better fed face, more water.
+ */
+final class ChangesWorthTrying {
+    /** Usual tube sizes, mm (TF-17: common practice, no source). */
+    private static final double[] TUBES = {51, 57, 63, 70, 76, 89, 102, 127};
+    private static final int MOST_SHOWN = 5;
+    /** Below this a change is not worth a weld. */
+    private static final double LEAST_GAIN_K = 0.15;
+    private static final double LEAST_GAIN_KPA = 0.1;
+
+    private final JsonNode document;
+    private final int option;
+    private final String letter;
+    private final List<ChangeView> found = new ArrayList<>();
+    private Numbers now;
+
+    private ChangesWorthTrying(JsonNode document, String letter) {
+        this.document = document;
+        this.letter = letter;
+        this.option = indexOf(document, letter);
+    }
+
+    private static int indexOf(JsonNode document, String letter) {
+        JsonNode options = document.path("options");
+        for (int i = 0; i < options.size(); i++) {
+            if (letter.equals(options.get(i).path("letter").asString(""))) {
+                return i;
+            }
+        }
+        return -1;
+    }
+
+    /** Worst intake temperature in K and loss in Pa of a document's option. */
+    private record Numbers(double worst, double loss) {
+    }
+
+    static List<ChangeView> of(JsonNode document, String letter) {
+        BuildFile.read(document).option(letter);
+        ChangesWorthTrying search = new ChangesWorthTrying(document, letter);
+        Optional<Numbers> now = search.numbers(document);
+        if (now.isEmpty()) {
+            return List.of();
+        }
+        search.now = now.get();
+        search.tryAll();
+        return search.found.stream().sorted(Comparator.comparingDouble(ChangesWorthTrying::rank)).limit(MOST_SHOWN).toList();
+    }
+
+    /** Kelvin gained first; a kilopascal counts as half a kelvin. */
+    private static double rank(ChangeView change) {
+        return change.worst_K() + 0.5 * change.loss_kPa();
+    }
+
+    private void tryAll() {
+        JsonNode path = document.at("/options/" + option + "/path");
+        for (int i = 0; i < path.size(); i++) {
+            String at = "/path/" + i;
+            switch (path.get(i).path("kind").asString("")) {
+                case "filter" -> {
+                    double gain = path.get(i).path("heatGain_K").doubleValue();
+                    if (gain > 3) {
+                        tryOne(i, at, Field.FILTER_HEAT, 2);
+                    }
+                }
+                case "pipe" -> tryNextTube(i, at, path.get(i).path("bore_mm").doubleValue());
+                case "core" -> tryCore(i, at, path.get(i));
+                default -> {
+                    // blower and plenum are given
+                }
+            }
+        }
+    }
+
+    private void tryNextTube(int piece, String at, double bore) {
+        for (double tube : TUBES) {
+            if (tube > bore * 1.02) {
+                tryOne(piece, at, Field.PIPE_BORE, tube);
+                return;
+            }
+        }
+    }
+
+    private void tryCore(int piece, String at, JsonNode core) {
+        tryOne(piece, at, Field.CORE_DEPTH, Math.rint(core.path("depth_mm").doubleValue() * 1.2));
+        tryOne(piece, at, Field.CORE_HEIGHT, Math.rint(core.path("height_mm").doubleValue() * 1.15));
+        JsonNode air = core.path("air");
+        if (air.isObject()) {
+            tryOne(piece, at + "/air", Field.AIR_FACE_SHARE, Math.min(Math.rint(air.path("faceShare_pct").doubleValue() * 1.3), 60));
+            tryOne(piece, at + "/air", Field.AIR_STANDSTILL, Math.max(2, air.path("standstill_m_s").doubleValue()));
+        }
+        JsonNode water = core.path("water");
+        if (water.isObject()) {
+            tryOne(piece, at + "/water", Field.WATER_FLOW, Math.rint(water.path("flow_L_min").doubleValue() * 1.5));
+            tryOne(piece, at + "/water", Field.WATER_VOLUME, water.path("volume_L").doubleValue() * 2);
+            tryOne(piece, at + "/water/radiator/air", Field.AIR_FACE_SHARE,
+                    Math.min(Math.rint(water.at("/radiator/air/faceShare_pct").doubleValue() * 1.3), 60));
+        }
+    }
+
+    private void tryOne(int piece, String place, Field field, double to) {
+        String pointer = place + "/" + field.key();
+        JsonNode before = document.at("/options/" + option + pointer);
+        double from = before.doubleValue();
+        if (to <= from * 1.001 && field != Field.FILTER_HEAT || to > field.max() || to < field.min()) {
+            return;
+        }
+        JsonNode trial = document.deepCopy();
+        ObjectNode target = (ObjectNode) trial.at("/options/" + option + place);
+        target.put(field.key(), to);
+        numbers(trial).ifPresent(after -> {
+            double worst = after.worst() - now.worst();
+            double loss = (after.loss() - now.loss()) / 1000;
+            if (worst < -LEAST_GAIN_K || loss < -LEAST_GAIN_KPA && worst < LEAST_GAIN_K) {
+                String name = document.at("/options/" + option + "/path/" + piece + "/name").asString("");
+                found.add(new ChangeView(name, field.key(), field.part(), from, to, List.of(new ChangeView.Edit(pointer, to)), worst, loss));
+            }
+        });
+    }
+
+    private Optional<Numbers> numbers(JsonNode tree) {
+        try {
+            Answer answer = new Answer(BuildFile.read(tree), letter);
+            Verdict verdict = answer.verdict(answer.soak());
+            double loss = answer.steady().path().totalLoss();
+            return Double.isFinite(verdict.worst()) ? Optional.of(new Numbers(verdict.worst(), loss)) : Optional.empty();
+        } catch (EnthalpaFault noAnswer) {
+            return Optional.empty();
+        }
+    }
+}

@@ -1,0 +1,102 @@
+package io.enthalpa.server.answers;
+
+import io.enthalpa.core.build.Answer;
+import io.enthalpa.core.endurance.EnergyAudit;
+import io.enthalpa.core.endurance.Trace;
+import io.enthalpa.core.endurance.Verdict;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+/** An option through its duty, as the screen, the REST interface and the command line show it. */
+public record SoakView(String option, String optionName, double length_s, TraceView trace, FieldView field, AuditView audit, VerdictView verdict) {
+    /** Points kept of each trace: more than a screen has columns. */
+    private static final int MOST_POINTS = 900;
+
+    /** Columns of equal length; {@code running} is false while the engine stands. */
+    public record TraceView(double[] time_s, double[] intake_C, double[] coreIn_C, double[] cold_C, double[] boost_kPa, double[] engineSpeed_rpm,
+                            double[] roadSpeed_km_h, double[] flow_kg_s, boolean[] running) {
+        static TraceView of(Trace trace) {
+            int[] kept = kept(trace);
+            return new TraceView(column(trace.time(), kept, 1, 0, 100), column(trace.intake(), kept, 1, -273.15, 1000),
+                    column(trace.coreIn(), kept, 1, -273.15, 1000), column(trace.coldIn(), kept, 1, -273.15, 1000),
+                    column(trace.boost(), kept, 1e-3, 0, 100), column(trace.speed(), kept, 30 / Math.PI, 0, 10),
+                    column(trace.roadSpeed(), kept, 3.6, 0, 100), column(trace.flow(), kept, 1, 0, 1e5), running(trace, kept));
+        }
+
+        private static boolean[] running(Trace trace, int[] kept) {
+            boolean[] running = new boolean[kept.length];
+            for (int i = 0; i < kept.length; i++) {
+                running[i] = trace.flow()[kept[i]] > 0;
+            }
+            return running;
+        }
+    }
+
+    /** Pictures of the core's metal: {@code cells_C[frame][x * across + y]}, x along the charge; empty without a core. */
+    public record FieldView(int along, int across, double[] time_s, double[][] cells_C) {
+        static FieldView of(Trace trace) {
+            List<Trace.Frame> frames = trace.frames();
+            int n = frames.size();
+            double[] time = new double[n];
+            double[][] cells = new double[n][];
+            for (int i = 0; i < n; i++) {
+                time[i] = Math.rint(frames.get(i).time() * 100) / 100;
+                cells[i] = frames.get(i).cells().clone();
+                for (int k = 0; k < cells[i].length; k++) {
+                    cells[i][k] = Math.rint((cells[i][k] - 273.15) * 10) / 10;
+                }
+            }
+            return n == 0 ? new FieldView(0, 0, time, cells) : new FieldView(frames.get(0).along(), frames.get(0).across(), time, cells);
+        }
+    }
+
+    public record AuditView(double taken_kJ, double stored_kJ, double rejected_kJ, double error_pct) {
+        static AuditView of(EnergyAudit a) {
+            return new AuditView(a.taken() / 1000, a.stored() / 1000, a.rejected() / 1000, 100 * a.error());
+        }
+    }
+
+    public record VerdictView(Verdict.Outcome outcome, @Nullable Double worst_C, double worstTime_s, @Nullable Double mean_C,
+                              @Nullable Double firstOverTarget_s, @Nullable Double firstOverTiming_s, double overTarget_s, double overTiming_s,
+                              boolean stillClimbing, @Nullable Double limitedFrom_s, SteadyView.@Nullable SharesView atWorst) {
+        static VerdictView of(Verdict v) {
+            return new VerdictView(v.outcome(), orNull(v.worst() - 273.15), v.worstTime(), orNull(v.mean() - 273.15), orNull(v.firstOverTarget()),
+                    orNull(v.firstOverPull()), v.secondsOverTarget(), v.secondsOverPull(), v.stillClimbing(), orNull(v.limitedFrom()),
+                    v.atWorst() == null ? null : SteadyView.SharesView.of(v.atWorst()));
+        }
+    }
+
+    static SoakView of(Answer answer) {
+        Trace trace = answer.soak();
+        return new SoakView(answer.option().letter(), answer.option().name(), trace.time()[trace.length() - 1], TraceView.of(trace),
+                FieldView.of(trace), AuditView.of(trace.audit()), VerdictView.of(answer.verdict(trace)));
+    }
+
+    /** Evenly spread steps, and always the hottest one and the last. */
+    private static int[] kept(Trace trace) {
+        int n = trace.length();
+        int points = Math.min(n, MOST_POINTS);
+        java.util.TreeSet<Integer> kept = new java.util.TreeSet<>();
+        for (int i = 0; i < points; i++) {
+            kept.add((int) Math.round(i * (n - 1.0) / Math.max(points - 1, 1)));
+        }
+        int hottest = 0;
+        for (int i = 1; i < n; i++) {
+            hottest = trace.flow()[i] > 0 && trace.intake()[i] > trace.intake()[hottest] ? i : hottest;
+        }
+        kept.add(hottest);
+        return kept.stream().mapToInt(Integer::intValue).toArray();
+    }
+
+    private static double[] column(double[] si, int[] kept, double factor, double offset, double digits) {
+        double[] column = new double[kept.length];
+        for (int i = 0; i < kept.length; i++) {
+            column[i] = Math.rint((si[kept[i]] * factor + offset) * digits) / digits;
+        }
+        return column;
+    }
+
+    private static @Nullable Double orNull(double value) {
+        return Double.isFinite(value) ? value : null;
+    }
+}

@@ -1,0 +1,47 @@
+package io.enthalpa.server.command;
+
+import io.enthalpa.server.answers.SoakView;
+import io.enthalpa.server.answers.SteadyView;
+import java.util.List;
+
+/** The answers as plain tables for a terminal. */
+final class AnswerTable {
+    private AnswerTable() {
+    }
+
+    static String steady(List<SteadyView> answers) {
+        StringBuilder out = new StringBuilder();
+        for (SteadyView a : answers) {
+            out.append("Option %s: %s%n".formatted(a.option(), a.optionName()));
+            out.append("  %-20s %9s %9s %8s %7s%n".formatted("station", "°C", "kPa abs", "m/s", "Mach"));
+            for (SteadyView.StationView s : a.stations()) {
+                out.append("  %-20s %9.1f %9.1f %8.1f %7.3f%n".formatted(s.name(), s.temperature_C(), s.totalPressure_kPa(), s.velocity_m_s(), s.mach()));
+            }
+            out.append("  flow %.4f kg/s, pressure ratio %.3f, shaft power %.1f kW, loss %.2f kPa%n".formatted(
+                    a.flow_kg_s(), a.pressureRatio(), a.shaftPower_kW(), a.totalLoss_kPa()));
+            if (a.blowerLimited()) {
+                out.append("  the blower cannot make this: boost reaches %.1f of %.1f kPa%n".formatted(a.boost_kPa(), a.askedBoost_kPa()));
+            }
+            if (a.core() != null) {
+                out.append("  core: %.1f kW, brings the charge %.0f %% of the way down to outside air, cooled by %.1f -> %.1f °C%n".formatted(
+                        a.core().heat_kW(), 100 * a.core().recovered(), a.core().coldIn_C(), a.core().coldOut_C()));
+            }
+        }
+        return out.toString().stripTrailing();
+    }
+
+    static String soak(List<SoakView> answers) {
+        StringBuilder out = new StringBuilder();
+        out.append("%-8s %-28s %9s %9s %9s %12s %12s %8s".formatted("option", "", "worst °C", "at s", "mean °C", "s > target", "s > timing", "audit"));
+        for (SoakView a : answers) {
+            SoakView.VerdictView v = a.verdict();
+            out.append("%n%-8s %-28s %9s %9.0f %9s %12.0f %12.0f %7.3f%%".formatted(a.option(), a.optionName(), figure(v.worst_C()), v.worstTime_s(),
+                    figure(v.mean_C()), v.overTarget_s(), v.overTiming_s(), a.audit().error_pct()));
+        }
+        return out.toString();
+    }
+
+    private static String figure(Double value) {
+        return value == null ? "-" : "%.1f".formatted(value);
+    }
+}
