@@ -34,7 +34,7 @@ public enum Field {
 
     DUTY_REPEATS("duty", "repeats", "runs", Quantity.NUMBER, "", 1, 200, 1, "how often the table is run"),
     DUTY_WAIT("duty", "wait_s", "wait between runs", Quantity.TIME, "s", 0, 36000, 0, "engine off, car standing"),
-    DUTY_START_ABOVE("duty", "startAbove_K", "warmer than outside at the start", Quantity.TEMPERATURE_DIFFERENCE, "K", 0, 120, 10,
+    DUTY_START_ABOVE("duty", "startAbove_K", "start above outside air", Quantity.TEMPERATURE_DIFFERENCE, "K", 0, 120, 10,
             "core and water after the drive to the start; 5-25 K is usual; common practice, no source"),
     DUTY_TIME("duty/rows", "time_s", "time", Quantity.TIME, "s", 0, 36000, 0, "from the start"),
     DUTY_SPEED("duty/rows", "engineSpeed_rpm", "engine speed", Quantity.ROTATION, "rpm", 0, 20000, 3000, "0 is engine off"),
@@ -47,7 +47,7 @@ public enum Field {
     FILTER_LOSS("filter", "loss_kPa", "filter loss", Quantity.PRESSURE, "kPa", 0, 30, 1.5,
             "clean panel filter with box 1-2.5 kPa at full flow; common practice, no source"),
     FILTER_FLOW("filter", "flow_kg_s", "flow at that loss", Quantity.MASS_FLOW, "kg/s", 0.005, 10, 0.15, "the flow the loss was read at"),
-    FILTER_HEAT("filter", "heatGain_K", "warm-up before the blower", Quantity.TEMPERATURE_DIFFERENCE, "K", 0, 60, 3,
+    FILTER_HEAT("filter", "heatGain_K", "intake warm-up", Quantity.TEMPERATURE_DIFFERENCE, "K", 0, 60, 3,
             "cold snorkel 1-4 K, open filter in the bay 10-25 K; common practice, no source"),
 
     BLOWER_EFFICIENCY("blower", "efficiency_pct", "blower efficiency", Quantity.SHARE, "%", 30, 90, 70,

@@ -289,7 +289,9 @@ public final class ChargePathSolver {
         for (int i = 0; i < n; i++) {
             PathElement element = elements.get(i);
             boolean last = i == n - 1;
-            Station station = last ? plenum(element) : station(element.name() + " out", i + 1, element.bore());
+            boolean beforeCore = !last && elements.get(i + 1) instanceof PathElement.Core;
+            String name = beforeCore ? elements.get(i + 1).name() + " in" : element.name() + " out";
+            Station station = last ? plenum(element) : station(name, i + 1, element.bore());
             stations.add(station);
             double loss = pressure[i] - pressure[i + 1];
             Station fastest = last ? stations.get(i) : station;

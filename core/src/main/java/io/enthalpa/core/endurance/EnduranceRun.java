@@ -100,7 +100,7 @@ public final class EnduranceRun {
         for (int i = 0; i < n; i++) {
             double dt = duration[i];
             boolean running = cursor.moveTo(now + dt / 2) && cursor.speed() > STANDING;
-            if (field != null && now >= frames.size() * duty.length() / FRAMES) {
+            if (field != null && i >= frames.size() * (double) n / FRAMES) {
                 frames.add(new Trace.Frame(now, ALONG, ACROSS, field.snapshot()));
             }
             if (running && (last == null || last.differs(cursor, coreOut))) {

@@ -15,7 +15,7 @@ import java.util.List;
  * @param intake     charge at the plenum
  * @param coldIn     cold stream at the core: outside air, or the water
  * @param limited    true where the blower could not make what was asked
- * @param frames     pictures of the metal, evenly spread over the run
+ * @param frames     pictures of the metal, evenly spread over the steps
  * @param audit      heat accounts
  */
 public record Trace(double[] time, double[] duration, double[] speed, double[] roadSpeed, double[] boost, double[] flow, double[] coreIn,

@@ -8,7 +8,7 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** An option through its duty, as the screen, the REST interface and the command line show it. */
-public record SoakView(String option, String optionName, double length_s, TraceView trace, FieldView field, AuditView audit, VerdictView verdict) {
+public record SoakView(String option, String optionName, double length_s, TraceView trace, MetalView metal, AuditView audit, VerdictView verdict) {
     /** Points kept of each trace: more than a screen has columns. */
     private static final int MOST_POINTS = 900;
 
@@ -33,8 +33,8 @@ public record SoakView(String option, String optionName, double length_s, TraceV
     }
 
     /** Pictures of the core's metal: {@code cells_C[frame][x * across + y]}, x along the charge; empty without a core. */
-    public record FieldView(int along, int across, double[] time_s, double[][] cells_C) {
-        static FieldView of(Trace trace) {
+    public record MetalView(int along, int across, double[] time_s, double[][] cells_C) {
+        static MetalView of(Trace trace) {
             List<Trace.Frame> frames = trace.frames();
             int n = frames.size();
             double[] time = new double[n];
@@ -46,7 +46,7 @@ public record SoakView(String option, String optionName, double length_s, TraceV
                     cells[i][k] = Math.rint((cells[i][k] - 273.15) * 10) / 10;
                 }
             }
-            return n == 0 ? new FieldView(0, 0, time, cells) : new FieldView(frames.get(0).along(), frames.get(0).across(), time, cells);
+            return n == 0 ? new MetalView(0, 0, time, cells) : new MetalView(frames.get(0).along(), frames.get(0).across(), time, cells);
         }
     }
 
@@ -69,10 +69,10 @@ public record SoakView(String option, String optionName, double length_s, TraceV
     static SoakView of(Answer answer) {
         Trace trace = answer.soak();
         return new SoakView(answer.option().letter(), answer.option().name(), trace.time()[trace.length() - 1], TraceView.of(trace),
-                FieldView.of(trace), AuditView.of(trace.audit()), VerdictView.of(answer.verdict(trace)));
+                MetalView.of(trace), AuditView.of(trace.audit()), VerdictView.of(answer.verdict(trace)));
     }
 
-    /** Evenly spread steps, and always the hottest one and the last. */
+    /** Evenly spread steps, and always the hottest one, the last, and both sides of every start and stop of the engine. */
     private static int[] kept(Trace trace) {
         int n = trace.length();
         int points = Math.min(n, MOST_POINTS);
@@ -85,6 +85,12 @@ public record SoakView(String option, String optionName, double length_s, TraceV
             hottest = trace.flow()[i] > 0 && trace.intake()[i] > trace.intake()[hottest] ? i : hottest;
         }
         kept.add(hottest);
+        for (int i = 1; i < n; i++) {
+            if (trace.flow()[i] > 0 != trace.flow()[i - 1] > 0) {
+                kept.add(i - 1);
+                kept.add(i);
+            }
+        }
         return kept.stream().mapToInt(Integer::intValue).toArray();
     }
 

@@ -1,0 +1,74 @@
+package io.enthalpa.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.enthalpa.server.RunningServer.Reply;
+import java.io.IOException;
+import java.net.Socket;
+import java.net.http.HttpRequest;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.json.JsonMapper;
+
+class AccessTest {
+    @TempDir
+    static Path data;
+    private static RunningServer server;
+
+    @BeforeAll
+    static void start() {
+        server = new RunningServer(data, false);
+    }
+
+    @AfterAll
+    static void stop() {
+        server.close();
+    }
+
+    @Test
+    void changingWithoutTokenIsForbiddenInPlainWords() {
+        Reply reply = server.send(server.request("/api/builds/starter").POST(HttpRequest.BodyPublishers.noBody()));
+        assertThat(reply.status()).isEqualTo(403);
+        assertThat(reply.json().get("detail").asString()).contains("Reload");
+        assertThat(server.get("/api/builds").json()).isEmpty();
+    }
+
+    @Test
+    void contentPolicyAllowsOnlyOurselves() {
+        String policy = server.get("/").raw().headers().firstValue("Content-Security-Policy").orElseThrow();
+        assertThat(policy).contains("default-src 'self'").contains("script-src 'self';").contains("frame-ancestors 'none'").doesNotContain("http");
+    }
+
+    @Test
+    void foreignHostNameIsNotServed() throws IOException {
+        try (Socket socket = new Socket("127.0.0.1", server.port())) {
+            socket.getOutputStream().write("GET /api/builds HTTP/1.1\r\nHost: shop.example\r\nConnection: close\r\n\r\n".getBytes(StandardCharsets.US_ASCII));
+            String answer = new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+            assertThat(answer).startsWith("HTTP/1.1 421");
+        }
+    }
+
+    @Test
+    void pageIsServedForItsOwnAddressesOnly() {
+        assertThat(server.get("/build/3/core").raw().body()).contains("<div id=\"app\">");
+        assertThat(server.get("/assets/none.js").status()).isEqualTo(404);
+        assertThat(server.get("/api/none").status()).isEqualTo(404);
+    }
+
+    /** The committed description is what the page's types are made from; write it anew with -Dupdate.openapi=true. */
+    @Test
+    void apiDescriptionIsTheCommittedOne() throws IOException {
+        Path committed = Path.of("../web/src/api/openapi.json");
+        String now = JsonMapper.builder().enable(tools.jackson.databind.SerializationFeature.INDENT_OUTPUT).build()
+                .writeValueAsString(server.get("/api/openapi.json").json()) + "\n";
+        if (Boolean.getBoolean("update.openapi")) {
+            Files.writeString(committed, now);
+        }
+        assertThat(JsonMapper.shared().readTree(now)).isEqualTo(JsonMapper.shared().readTree(Files.readString(committed)));
+    }
+}

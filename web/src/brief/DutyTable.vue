@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useBuild } from '../build/store'
+import type { DutyRow } from '../document/types'
+import { useSettings } from '../settings/store'
+import NumberField from '../ui/NumberField.vue'
+import TextField from '../ui/TextField.vue'
+import { clock, span } from '../quantity/time'
+
+/** The duty as a table: time, engine speed, boost, road speed; straight between rows. */
+const build = useBuild()
+const settings = useSettings()
+const duty = computed(() => build.document!.duty)
+const columns = ['time_s', 'engineSpeed_rpm', 'boost_kPa', 'roadSpeed_km_h'] as const
+const highest = computed(() => Math.max(...duty.value.rows.map((r) => r.boost_kPa)))
+const factor = computed(() => (duty.value.boostFollowsBrief && highest.value > 0 ? build.option!.boost_kPa / highest.value : 1))
+const whole = computed(() => duty.value.repeats * duty.value.rows.at(-1)!.time_s + (duty.value.repeats - 1) * duty.value.wait_s)
+
+function head(key: (typeof columns)[number]): string {
+  const field = build.catalogue!.field('duty/rows', key)
+  return `${field.label}, ${build.catalogue!.shownUnit(field, settings.units).symbol}`
+}
+
+function runs(boost: number): string {
+  const field = build.catalogue!.field('duty/rows', 'boost_kPa')
+  return build.catalogue!.text(field, boost > 0 ? boost * factor.value : boost, settings.units)
+}
+
+function insertAfter(i: number): void {
+  const rows = [...duty.value.rows]
+  const here = rows[i]!
+  const next = rows[i + 1]
+  const row: DutyRow = next
+    ? {
+        time_s: (here.time_s + next.time_s) / 2,
+        engineSpeed_rpm: (here.engineSpeed_rpm + next.engineSpeed_rpm) / 2,
+        boost_kPa: (here.boost_kPa + next.boost_kPa) / 2,
+        roadSpeed_km_h: (here.roadSpeed_km_h + next.roadSpeed_km_h) / 2,
+      }
+    : { ...here, time_s: here.time_s + 30 }
+  rows.splice(i + 1, 0, row)
+  void build.edit([{ pointer: '/duty/rows', value: rows }], `duty row added at ${clock(row.time_s)}`)
+}
+
+function remove(i: number): void {
+  const rows = duty.value.rows.filter((_, k) => k !== i)
+  void build.edit([{ pointer: '/duty/rows', value: rows }], `duty row ${i + 1} taken out`)
+}
+
+function follow(event: Event): void {
+  const value = (event.target as HTMLInputElement).checked
+  void build.edit([{ pointer: '/duty/boostFollowsBrief', value }], value ? 'duty boost follows the Brief' : 'duty boost as written')
+}
+</script>
+
+<template>
+  <section class="duty">
+    <h2>Duty, the same for every option: {{ span(whole) }}</h2>
+    <div class="heads">
+      <TextField class="wide" label="Name" pointer="/duty/name" required />
+      <NumberField part="duty" name="repeats" pointer="/duty/repeats" of="duty" />
+      <NumberField part="duty" name="wait_s" pointer="/duty/wait_s" of="duty" />
+      <NumberField part="duty" name="startAbove_K" pointer="/duty/startAbove_K" of="duty" />
+      <label class="follow">
+        <input type="checkbox" :checked="duty.boostFollowsBrief" @change="follow" />
+        highest boost follows the boost asked for
+      </label>
+    </div>
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">row</th>
+          <th v-for="c in columns" :key="c" scope="col">{{ head(c) }}</th>
+          <th scope="col">runs at, {{ build.letter }}</th>
+          <th><span class="hidden-words">Change rows</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(row, i) in duty.rows" :key="i">
+          <th scope="row">{{ i + 1 }}</th>
+          <td v-for="c in columns" :key="c">
+            <NumberField part="duty/rows" :name="c" :pointer="`/duty/rows/${i}/${c}`" :of="`duty row ${i + 1}`" bare />
+          </td>
+          <td class="num">{{ runs(row.boost_kPa) }}</td>
+          <td class="ways">
+            <button type="button" class="act" :aria-label="`Add a row after row ${i + 1}`" @click="insertAfter(i)">add</button>
+            <button type="button" class="act" :disabled="duty.rows.length <= 2 || i === 0" :aria-label="`Take out row ${i + 1}`" @click="remove(i)">take out</button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+.duty h2 {
+  padding-bottom: 3px;
+  border-bottom: 1px solid var(--ink);
+}
+.heads {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(210px, 1fr));
+  column-gap: 34px;
+  padding-bottom: 12px;
+}
+.wide {
+  grid-column: span 2;
+}
+.follow {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-height: 34px;
+  border-bottom: 1px solid var(--hair);
+  color: var(--ink-2);
+}
+.follow input {
+  accent-color: var(--blue);
+  width: 16px;
+  height: 16px;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th {
+  padding: 5px 4px;
+  font-weight: 500;
+  color: var(--ink-2);
+  text-align: right;
+  border-bottom: 1px solid var(--rule);
+}
+th:first-child {
+  text-align: left;
+  width: 44px;
+}
+tbody th {
+  color: var(--ink-3);
+  border-color: var(--hair);
+}
+td {
+  border-bottom: 1px solid var(--hair);
+  padding: 0 4px;
+}
+.num {
+  text-align: right;
+  color: var(--ink-2);
+}
+.ways {
+  width: 128px;
+  text-align: right;
+  white-space: nowrap;
+}
+.ways button {
+  padding: 7px 0 7px 14px;
+  font-weight: 500;
+  opacity: 0.75;
+}
+.ways button:hover,
+.ways button:focus-visible {
+  opacity: 1;
+}
+</style>

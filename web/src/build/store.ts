@@ -1,0 +1,283 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { api, Offline, Problem, type BuildState, type FaultView, type OptionAnswer } from '../api/client'
+import { apply, at, freeLetter, touched, type Edit } from '../document/edit'
+import type { BuildDocument } from '../document/types'
+import { Catalogue } from '../quantity/catalogue'
+
+/** An edit that the server has not kept yet; survives a reload. */
+interface Unsaved {
+  build: number
+  revision: number
+  change: string
+  document: BuildDocument
+}
+
+/** Two sides of a build changed in two windows. */
+export interface Conflict {
+  theirs: BuildState
+  mine: Unsaved
+}
+
+/** How a change of the document ended for the one who asked for it. */
+export type Outcome = { done: true } | { done: false; fault: FaultView }
+
+type Answers = Record<string, OptionAnswer>
+
+const shelf = (id: number) => `enthalpa.unsaved.${id}`
+
+function fromShelf(id: number): Unsaved | undefined {
+  try {
+    return JSON.parse(localStorage.getItem(shelf(id)) ?? 'null') ?? undefined
+  } catch {
+    return undefined
+  }
+}
+
+/** The build on screen: its document, its answers, what they were before, and the way to the server. */
+export const useBuild = defineStore('build', () => {
+  const catalogue = shallowRef<Catalogue>()
+  const state = shallowRef<BuildState>()
+  const document = shallowRef<BuildDocument>()
+  const answers = shallowRef<Answers>({})
+  const before = shallowRef<{ answers: Answers; change: string }>()
+  const letter = ref('A')
+  const against = ref<string>()
+  const ghostMode = ref<'option' | 'before'>('option')
+  const conflict = shallowRef<Conflict>()
+  const offline = ref(false)
+  const failure = ref('')
+  const notice = ref('')
+  const saving = ref(false)
+  const unsaved = shallowRef<Unsaved>()
+  let asked = 0
+  let lastGood: BuildDocument | undefined
+  let retry: ReturnType<typeof setTimeout> | undefined
+  let savingNow: Promise<void> = Promise.resolve()
+
+  const option = computed(() => document.value?.options.find((o) => o.letter === letter.value))
+  const optionIndex = computed(() => document.value?.options.findIndex((o) => o.letter === letter.value) ?? -1)
+  const answer = computed(() => answers.value[letter.value])
+  const ghost = computed<{ answer: OptionAnswer; label: string } | undefined>(() => {
+    if (ghostMode.value === 'before') {
+      const was = before.value?.answers[letter.value]
+      return was?.steady ? { answer: was, label: 'before' } : undefined
+    }
+    const other = against.value && against.value !== letter.value ? answers.value[against.value] : undefined
+    return other?.steady ? { answer: other, label: other.option } : undefined
+  })
+
+  async function ready(): Promise<void> {
+    if (!catalogue.value) catalogue.value = new Catalogue(await api.fields())
+  }
+
+  async function open(id: number, wanted?: string, versus?: string): Promise<void> {
+    await ready()
+    const fresh = await api.build(id)
+    before.value = undefined
+    conflict.value = undefined
+    failure.value = ''
+    notice.value = ''
+    ghostMode.value = 'option'
+    state.value = fresh
+    document.value = lastGood = fresh.document
+    const letters = fresh.document.options.map((o) => o.letter)
+    letter.value = wanted && letters.includes(wanted) ? wanted : letters.at(-1)!
+    against.value = versus && letters.includes(versus) ? versus : letters.find((l) => l !== letter.value)
+    answers.value = {}
+    await answerAll(fresh.document)
+    await bringBack(id)
+  }
+
+  /** An edit kept by an earlier page that the server never got. */
+  async function bringBack(id: number): Promise<void> {
+    const left = fromShelf(id)
+    if (!left || !state.value) return
+    unsaved.value = left
+    if (left.revision === state.value.revision) {
+      document.value = lastGood = left.document
+      notice.value = `Brought back an edit that was not saved: ${left.change}.`
+      await answerAll(left.document)
+      save()
+    } else {
+      conflict.value = { theirs: state.value, mine: left }
+    }
+  }
+
+  function shelve(mine: Unsaved): void {
+    unsaved.value = mine
+    localStorage.setItem(shelf(mine.build), JSON.stringify(mine))
+  }
+
+  function clearShelf(id: number): void {
+    unsaved.value = undefined
+    localStorage.removeItem(shelf(id))
+  }
+
+  async function answerAll(doc: BuildDocument, letters?: string[]): Promise<void> {
+    const ticket = ++asked
+    const result = await api.preview(doc, letters)
+    if (ticket !== asked) return
+    const fresh: Answers = letters ? { ...answers.value } : {}
+    for (const a of result.answers) fresh[a.option] = a
+    answers.value = fresh
+    offline.value = false
+  }
+
+  /** Makes edits: the answers follow at once, the server keeps them behind. A refused edit changes nothing. */
+  async function edit(edits: Edit[], change: string): Promise<Outcome> {
+    if (!document.value || !state.value) return { done: true }
+    const real = edits.filter((e) => at(document.value, e.pointer) !== e.value)
+    if (real.length === 0) return { done: true }
+    return replace(apply(document.value, real), change, touched(document.value, real))
+  }
+
+  async function replace(next: BuildDocument, change: string, letters?: string[]): Promise<Outcome> {
+    const were = answers.value
+    document.value = next
+    failure.value = ''
+    notice.value = ''
+    try {
+      await answerAll(next, letters)
+    } catch (e) {
+      if (e instanceof Problem && e.fault) {
+        document.value = lastGood
+        return { done: false, fault: e.fault }
+      }
+      if (!(e instanceof Offline)) {
+        document.value = lastGood
+        failure.value = (e as Error).message
+        return { done: true }
+      }
+      offline.value = true
+    }
+    lastGood = next
+    before.value = { answers: were, change }
+    ghostMode.value = 'before'
+    shelve({ build: state.value!.id, revision: state.value!.revision, change, document: next })
+    save()
+    return { done: true }
+  }
+
+  /** Sends what is unsaved, one request after the other. */
+  function save(): void {
+    savingNow = savingNow.then(sendUnsaved)
+  }
+
+  async function sendUnsaved(): Promise<void> {
+    const mine = unsaved.value
+    if (!mine || !state.value || mine.build !== state.value.id || conflict.value) return
+    saving.value = true
+    try {
+      const kept = await api.save(mine.build, state.value.revision, mine.document, mine.change)
+      state.value = kept
+      if (unsaved.value === mine) clearShelf(mine.build)
+      else if (unsaved.value) shelve({ ...unsaved.value, revision: kept.revision })
+      offline.value = false
+    } catch (e) {
+      if (e instanceof Problem && e.status === 409 && e.theirs) conflict.value = { theirs: e.theirs, mine }
+      else if (e instanceof Offline) {
+        offline.value = true
+        clearTimeout(retry)
+        retry = setTimeout(again, 2000)
+      } else failure.value = (e as Error).message
+    } finally {
+      saving.value = false
+    }
+  }
+
+  async function again(): Promise<void> {
+    save()
+    await savingNow
+    if (!offline.value && document.value) await answerAll(document.value).catch(() => undefined)
+  }
+
+  /** Lays my document over theirs: theirs stays in the history. */
+  async function keepMine(): Promise<void> {
+    const clash = conflict.value
+    if (!clash) return
+    state.value = clash.theirs
+    conflict.value = undefined
+    shelve({ ...clash.mine, revision: clash.theirs.revision })
+    document.value = lastGood = clash.mine.document
+    await answerAll(clash.mine.document)
+    save()
+  }
+
+  /** Goes on with theirs. Mine is put into the history first and undone, so that redo can bring it back. */
+  async function takeTheirs(): Promise<void> {
+    const clash = conflict.value
+    if (!clash) return
+    const mine = await api.save(clash.mine.build, clash.theirs.revision, clash.mine.document, clash.mine.change)
+    const theirs = await api.undo(clash.mine.build, mine.revision)
+    clearShelf(clash.mine.build)
+    conflict.value = undefined
+    notice.value = `Went on with the other window's version. Redo brings back yours: ${clash.mine.change}.`
+    await show(theirs)
+  }
+
+  async function show(next: BuildState): Promise<void> {
+    const were = answers.value
+    state.value = next
+    document.value = lastGood = next.document
+    if (!next.document.options.some((o) => o.letter === letter.value)) letter.value = next.document.options.at(-1)!.letter
+    if (!next.document.options.some((o) => o.letter === against.value)) against.value = undefined
+    await answerAll(next.document)
+    before.value = { answers: were, change: next.change }
+    ghostMode.value = 'before'
+  }
+
+  async function travel(way: 'undo' | 'redo'): Promise<void> {
+    await savingNow
+    if (!state.value || !state.value[way]) return
+    const what = state.value[way]
+    try {
+      await show(await api[way](state.value.id, state.value.revision))
+      notice.value = way === 'undo' ? `Undone: ${what}.` : `Done again: ${what}.`
+    } catch (e) {
+      if (e instanceof Problem && e.theirs) {
+        await show(e.theirs)
+        notice.value = 'This build was changed in another window; here is its newest version.'
+      } else failure.value = (e as Error).message
+    }
+  }
+
+  function choose(l: string): void {
+    if (l === letter.value) return
+    against.value = letter.value
+    letter.value = l
+    ghostMode.value = 'option'
+  }
+
+  /** A copy of the shown option with edits by pointers within it; shown at once against the one it came from. */
+  async function addOption(name: string, edits: Edit[], change: string): Promise<Outcome> {
+    const from = option.value
+    const l = document.value && freeLetter(document.value.options)
+    if (!document.value || !from || !l) return { done: true }
+    const i = document.value.options.length
+    const copy = { ...structuredClone(from), letter: l, name }
+    const grown = { ...document.value, options: [...document.value.options, copy] }
+    const next = apply(grown, edits.map((e) => ({ ...e, pointer: `/options/${i}${e.pointer}` })))
+    const outcome = await replace(next, change, [l])
+    if (outcome.done) {
+      against.value = from.letter
+      letter.value = l
+      ghostMode.value = 'option'
+    }
+    return outcome
+  }
+
+  async function removeOption(l: string): Promise<void> {
+    if (!document.value || document.value.options.length < 2) return
+    const options = document.value.options.filter((o) => o.letter !== l)
+    if (letter.value === l) letter.value = options.at(-1)!.letter
+    if (against.value === l) against.value = options.find((o) => o.letter !== letter.value)?.letter
+    await replace({ ...document.value, options }, `option ${l} taken out`, [letter.value])
+    ghostMode.value = 'option'
+  }
+
+  return {
+    catalogue, state, document, answers, answer, option, optionIndex, letter, against, ghost, ghostMode, before, conflict, offline,
+    failure, notice, saving, unsaved, ready, open, edit, replace, travel, choose, addOption, removeOption, keepMine, takeTheirs,
+  }
+})

@@ -1,0 +1,325 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import type { SteadyView } from '../api/client'
+import type { BuildOption, CorePiece } from '../document/types'
+import { change, figure, spoken } from '../quantity/catalogue'
+import { useSettings } from '../settings/store'
+import { ridge, type PieceShape } from './geometry'
+import WaterRidge from './WaterRidge.vue'
+
+const props = defineProps<{
+  steady: SteadyView
+  option: BuildOption
+  ghost?: SteadyView
+  ghostLabel?: string
+  chosen?: number
+}>()
+const emit = defineEmits<{ pick: [piece: number] }>()
+
+const settings = useSettings()
+const box = ref<HTMLElement>()
+const { width } = useElementSize(box)
+const wide = computed(() => Math.max(width.value, 900))
+const water = computed(() => props.steady.core?.cooledBy === 'water')
+/** Ground rule under the ridge; station figures stand below it. */
+const ground = 158
+const height = computed(() => (water.value ? 280 : 212))
+const shape = computed(() =>
+  ridge(props.steady, { width: wide.value, left: 62, right: wide.value - 44, top: 12, bottom: ground - 4, thickest: 32, system: settings.units }, props.ghost),
+)
+const hovered = ref<number>()
+
+const stations = computed(() =>
+  shape.value.plumbs.map((plumb, k) => {
+    const s = props.steady.stations[plumb.index]!
+    const was = props.ghost?.stations[plumb.index]
+    const t = figure(s.temperature_C, 'C', settings.units)
+    const delta = was ? s.temperature_C - was.temperature_C : 0
+    const pressure = was ? s.totalPressure_kPa - was.totalPressure_kPa : 0
+    // Close behind its neighbour a station's text starts at the plumb line instead of standing across it.
+    const tight = k > 0 && k < shape.value.plumbs.length - 1 && plumb.x - shape.value.plumbs[k - 1]!.x < 172
+    return {
+      ...plumb,
+      textX: tight ? plumb.x - 30 : plumb.x,
+      anchor: tight || k === 0 ? 'start' : k === shape.value.plumbs.length - 1 ? 'end' : 'middle',
+      name: s.name,
+      figure: `${t.figure}°`,
+      delta: change(delta, 'K', settings.units),
+      better: delta < 0,
+      pressure: spoken(s.totalPressure_kPa, 'kPa', settings.units),
+      pressureDelta: change(pressure, 'kPa', settings.units),
+    }
+  }),
+)
+
+const captions = computed(() =>
+  shape.value.pieces
+    .map((piece) => ({ piece, ...caption(piece) }))
+    .filter((c) => c.title && c.piece.x1 - c.piece.x0 > 120),
+)
+
+function caption(piece: PieceShape): { title: string; price: string; x: number; y: number } {
+  const view = props.steady.pieces[piece.index]!
+  const data = props.option.path[piece.index]!
+  const loss = spoken(view.loss_kPa, 'kPa', settings.units)
+  if (data.kind === 'pipe') {
+    const bends = data.bends.length === 1 ? '1 bend' : `${data.bends.length} bends`
+    const high = piece.middle(0.5) < (ground + 12) / 2
+    const y = high ? below(piece) : above(piece)
+    return { title: `${data.name} ${spoken(data.bore_mm, 'mm', settings.units, settings.units === 'us' ? 2 : data.bore_mm % 1 ? 1 : 0)}`, price: `${loss} · ${bends}`, x: (piece.x0 + piece.x1) / 2, y }
+  }
+  if (data.kind === 'core') return { title: coreTitle(data), price: corePrice(loss), x: piece.x0 + 0.45 * (piece.x1 - piece.x0), y: piece.middle(0.16) - 12 }
+  return { title: '', price: '', x: 0, y: 0 }
+}
+
+/** Clear of the band, and of the ghost where it runs close by. */
+function above(piece: PieceShape): number {
+  const edge = piece.middle(0.5) - piece.half(0.5)
+  const ghost = shape.value.ghostMiddle(piece.index, 0.5)
+  return (ghost !== undefined && ghost < edge && ghost > edge - 24 ? ghost : edge) - 7
+}
+
+function below(piece: PieceShape): number {
+  const edge = piece.middle(0.5) + piece.half(0.5)
+  const ghost = shape.value.ghostMiddle(piece.index, 0.5)
+  return (ghost !== undefined && ghost > edge && ghost < edge + 24 ? ghost : edge) + 16
+}
+
+function coreTitle(core: CorePiece): string {
+  const size = [core.width_mm, core.height_mm, core.depth_mm].map((mm) => figure(mm, 'mm', settings.units, settings.units === 'us' ? 1 : 0))
+  return `${core.name} ${size.map((s) => s.figure).join(' × ')} ${size[0]!.unit}`
+}
+
+function corePrice(loss: string): string {
+  const core = props.steady.core!
+  return `${(100 * core.recovered).toFixed(0)} % of the way down · ${loss} · ${spoken(core.heat_kW, 'kW', settings.units)}`
+}
+
+function spokenPiece(piece: PieceShape): string {
+  const view = props.steady.pieces[piece.index]!
+  const what = view.loss_kPa < 0 ? `makes ${spoken(-view.loss_kPa, 'kPa', settings.units)}` : `costs ${spoken(view.loss_kPa, 'kPa', settings.units, 2)}`
+  const warms = change(view.temperatureChange_K, 'C', 'metric')
+  return `${view.name}: ${what}${warms ? `, ${change(view.temperatureChange_K, 'K', settings.units)} ${settings.units === 'us' ? '°F' : '°C'}` : ''}, Mach ${view.mach.toFixed(2)}`
+}
+
+function move(event: KeyboardEvent, index: number): void {
+  const step = event.key === 'ArrowRight' ? 1 : event.key === 'ArrowLeft' ? -1 : 0
+  if (step) {
+    event.preventDefault()
+    const next = box.value?.querySelector<SVGElement>(`[data-piece="${index + step}"]`)
+    next?.focus()
+  } else if (event.key === 'Enter' || event.key === ' ') {
+    event.preventDefault()
+    emit('pick', index)
+  }
+}
+
+/** Beside the end of the ghost, clear of the band. */
+const ghostLabelY = computed(() => {
+  const last = shape.value.pieces.at(-1)!
+  const ghost = shape.value.y(shape.value.ghostEnd ?? 0)
+  const hotter = ghost <= last.middle(1)
+  return hotter ? Math.min(ghost, last.middle(1) - last.half(1)) - 6 : Math.min(Math.max(ghost, last.middle(1) + last.half(1)) + 14, ground - 4)
+})
+
+const tip = computed(() => {
+  if (hovered.value === undefined) return undefined
+  const piece = shape.value.pieces[hovered.value]
+  if (!piece) return undefined
+  const middle = (piece.x0 + piece.x1) / 2
+  return { x: Math.min(Math.max(middle, 130), wide.value - 130), text: spokenPiece(piece) }
+})
+</script>
+
+<template>
+  <div ref="box" class="line">
+    <svg :width="wide" :height="height" :viewBox="`0 0 ${wide} ${height}`" role="group" aria-label="Charge line: the air's way from filter to plenum">
+      <defs>
+        <linearGradient v-for="p in shape.pieces" :id="`fill-${p.index}`" :key="p.index">
+          <stop v-for="s in p.stops" :key="s.offset" :offset="s.offset" :stop-color="s.colour" />
+        </linearGradient>
+        <pattern id="fins" width="7" height="7" patternUnits="userSpaceOnUse">
+          <path d="M0 7 L3.5 0 L7 7" class="fin" />
+        </pattern>
+      </defs>
+      <g class="grid">
+        <template v-for="t in shape.ticks" :key="t.value">
+          <line :x1="56" :x2="wide - 40" :y1="t.y" :y2="t.y" />
+          <text x="50" :y="t.y + 4" text-anchor="end">{{ figure(t.value, 'C', settings.units, 0).figure }}°</text>
+        </template>
+      </g>
+      <line class="ground" :x1="56" :x2="wide - 40" :y1="ground" :y2="ground" />
+      <g v-for="s in stations" :key="s.index">
+        <line class="plumb" :x1="s.x" :x2="s.x" :y1="s.y" :y2="ground + 3" />
+      </g>
+      <g
+        v-for="p in shape.pieces"
+        :key="p.index"
+        class="piece"
+        :class="{ chosen: chosen === p.index }"
+        role="button"
+        :tabindex="(chosen ?? 0) === p.index ? 0 : -1"
+        :data-piece="p.index"
+        :aria-label="spokenPiece(p)"
+        @click="emit('pick', p.index)"
+        @keydown="move($event, p.index)"
+        @mouseenter="hovered = p.index"
+        @mouseleave="hovered = undefined"
+        @focus="hovered = p.index"
+        @blur="hovered = undefined"
+      >
+        <rect class="reach" :x="p.x0" :width="p.x1 - p.x0" y="4" :height="ground - 8" />
+        <path :d="p.body" :fill="`url(#fill-${p.index})`" />
+        <path v-if="p.kind === 'core'" :d="p.body" fill="url(#fins)" />
+        <path class="wall" :d="p.upper" />
+        <path class="wall" :d="p.lower" />
+        <path class="under" :d="`M${p.x0 + 1} ${ground} H${p.x1 - 1}`" />
+      </g>
+      <path v-if="shape.ghost" class="ghost" :d="shape.ghost" />
+      <text v-if="shape.ghost && shape.ghostEnd !== undefined" class="ghost-label" :x="wide - 40" :y="ghostLabelY" text-anchor="end">
+        {{ ghostLabel }} {{ figure(shape.ghostEnd, 'C', settings.units).figure }}°
+      </text>
+      <g v-for="c in captions" :key="c.piece.index" class="caption">
+        <template v-if="c.piece.kind === 'core'">
+          <text :x="c.x" :y="c.y"><tspan class="title">{{ c.title }}</tspan></text>
+          <text :x="c.x" :y="c.y + 16" class="price">{{ c.price }}</text>
+        </template>
+        <text v-else :x="c.x" :y="c.y" text-anchor="middle"><tspan class="title">{{ c.title }}</tspan> <tspan class="price">{{ c.price }}</tspan></text>
+      </g>
+      <g v-for="s in stations" :key="`n${s.index}`" class="station" :data-station="s.index">
+        <text :x="s.textX" :y="ground + 21" :text-anchor="s.anchor">
+          <tspan class="big">{{ s.figure }}</tspan>
+          <tspan v-if="s.delta" dx="5" class="delta" :class="s.better ? 'better' : 'worse'">{{ s.delta }}</tspan>
+        </text>
+        <text :x="s.textX" :y="ground + 39" :text-anchor="s.anchor" class="name">
+          {{ s.name }} {{ s.pressure }}<tspan v-if="s.pressureDelta" class="small-delta"> ({{ s.pressureDelta }})</tspan>
+        </text>
+      </g>
+      <WaterRidge v-if="water" :steady="steady" :option="option" :ghost="ghost" :pieces="shape.pieces" :wide="wide" :top="ground + 50" />
+    </svg>
+    <div v-if="tip" class="tip" :style="{ left: `${tip.x}px` }" aria-hidden="true">{{ tip.text }}</div>
+  </div>
+</template>
+
+<style scoped>
+.line {
+  position: relative;
+  background: var(--sheet);
+  overflow: hidden;
+}
+svg {
+  display: block;
+}
+.grid line {
+  stroke: var(--hair);
+}
+.grid text {
+  font-size: var(--s1);
+  fill: var(--ink-3);
+}
+.ground {
+  stroke: var(--ink);
+}
+.plumb {
+  stroke: var(--ink-2);
+  stroke-width: 1;
+}
+.fin {
+  fill: none;
+  stroke: #13202a;
+  stroke-opacity: 0.28;
+  stroke-width: 0.8;
+}
+.piece {
+  cursor: pointer;
+  outline: none;
+}
+.reach {
+  fill: transparent;
+}
+.wall {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1;
+}
+.under {
+  fill: none;
+  stroke: var(--blue);
+  stroke-width: 3;
+  opacity: 0;
+}
+.piece:hover .under,
+.piece.chosen .under {
+  opacity: 1;
+}
+.piece:focus-visible .reach {
+  stroke: var(--blue);
+  stroke-width: 1.5;
+}
+.ghost {
+  fill: none;
+  stroke: var(--ink-2);
+  stroke-width: 1.2;
+  stroke-dasharray: 4 3.5;
+  pointer-events: none;
+}
+.ghost-label {
+  font-size: var(--s1);
+  fill: var(--ink-2);
+}
+.caption text,
+.ghost-label {
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 4px;
+  stroke-linejoin: round;
+}
+.caption {
+  font-size: var(--s2);
+  pointer-events: none;
+}
+.caption .title {
+  fill: var(--ink);
+  font-weight: 500;
+}
+.caption .price,
+.price {
+  fill: var(--ink-3);
+}
+.big {
+  font-size: var(--s4);
+  font-weight: 700;
+  font-stretch: 118%;
+  fill: var(--ink);
+}
+.delta {
+  font-size: var(--s2);
+  font-weight: 700;
+  font-stretch: 105%;
+}
+.delta.better {
+  fill: var(--cool-text);
+}
+.delta.worse {
+  fill: var(--heat-text);
+}
+.name {
+  font-size: var(--s1);
+  fill: var(--ink-2);
+}
+.small-delta {
+  fill: var(--ink-3);
+}
+.tip {
+  position: absolute;
+  top: 6px;
+  transform: translateX(-50%);
+  padding: 2px 8px;
+  background: var(--ink);
+  color: var(--sheet);
+  font-size: var(--s1);
+  white-space: nowrap;
+  pointer-events: none;
+}
+</style>

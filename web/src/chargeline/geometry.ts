@@ -1,0 +1,191 @@
+import { extent, max } from 'd3-array'
+import { scaleLinear } from 'd3-scale'
+import { area, line } from 'd3-shape'
+import type { SteadyView } from '../api/client'
+import { temperatureTicks, type UnitSystem } from '../quantity/catalogue'
+import { temperatureColour } from './colour'
+
+/** Room for the drawing, in px. */
+export interface Frame {
+  width: number
+  left: number
+  right: number
+  top: number
+  bottom: number
+  thickest: number
+  /** Whose round temperatures the axis carries. */
+  system?: UnitSystem
+}
+
+export interface Stop {
+  offset: number
+  colour: string
+}
+
+/** One piece of the path as drawn. */
+export interface PieceShape {
+  index: number
+  kind: string
+  name: string
+  x0: number
+  x1: number
+  body: string
+  upper: string
+  lower: string
+  stops: Stop[]
+  /** Middle of the band at a share of the piece's length. */
+  middle: (share: number) => number
+  /** Half the thickness there. */
+  half: (share: number) => number
+}
+
+/** A place with a number. */
+export interface Plumb {
+  index: number
+  x: number
+  y: number
+}
+
+export interface Ridge {
+  pieces: PieceShape[]
+  plumbs: Plumb[]
+  ticks: { value: number; y: number }[]
+  y: (celsius: number) => number
+  /** Height of the other answer at a share of a piece; undefined when there is none. */
+  ghostMiddle: (piece: number, share: number) => number | undefined
+  /** Dashed way of another answer through the same pieces; empty when the pieces differ. */
+  ghost: string
+  ghostEnd?: number
+}
+
+const SAMPLES = 24
+/** How much of the width a piece of each kind asks for. */
+const WEIGHT: Record<string, number> = { filter: 1, blower: 0.66, pipe: 3.2, core: 2, plenum: 1.1 }
+
+/** @returns station temperatures between two ends of a piece: a rise in the blower, an approach in the core, straight elsewhere */
+export function profile(kind: string, from: number, to: number, share: number): number {
+  if (kind === 'blower') return from + (to - from) * share * share * (3 - 2 * share)
+  if (kind === 'core') {
+    const reach = 3
+    return from + ((to - from) * (1 - Math.exp(-reach * share))) / (1 - Math.exp(-reach))
+  }
+  return from + (to - from) * share
+}
+
+/** Places for the pieces across the frame, by weight. */
+export function spans(kinds: string[], left: number, right: number): [number, number][] {
+  const weights = kinds.map((k) => WEIGHT[k] ?? 1)
+  const unit = (right - left) / weights.reduce((a, b) => a + b, 0)
+  let x = left
+  return weights.map((w) => {
+    const span: [number, number] = [x, x + w * unit]
+    x = span[1]
+    return span
+  })
+}
+
+/** The charge line as shapes: across the way of the air, up its temperature, thick its bore. */
+export function ridge(steady: SteadyView, frame: Frame, ghost?: SteadyView): Ridge {
+  const temperatures = steady.stations.map((s) => s.temperature_C)
+  const others = ghost?.stations.map((s) => s.temperature_C) ?? []
+  const [low = 0, high = 100] = extent([...temperatures, ...others])
+  const widest = max(steady.stations, (s) => s.bore_mm) ?? 60
+  const px = frame.thickest / Math.max(widest, 60)
+  const y = scaleLinear()
+    .domain([low - 4, Math.max(high, low + 30) + 4])
+    .range([frame.bottom - frame.thickest / 2 - 2, frame.top + frame.thickest / 2])
+  const kinds = steady.pieces.map((p) => p.kind)
+  const places = spans(kinds, frame.left, frame.right)
+  const pieces = steady.pieces.map((piece, i): PieceShape => {
+    const [x0, x1] = places[i]!
+    const from = temperatures[i]!
+    const to = temperatures[i + 1]!
+    const thin = thickness(steady, i, px)
+    const middle = (share: number) => y(profile(piece.kind, from, to, share))
+    const half = (share: number) => (thin(share) / 2) * lean(middle, share, x1 - x0)
+    const samples = Array.from({ length: SAMPLES + 1 }, (_, k) => k / SAMPLES)
+    const x = (share: number) => x0 + share * (x1 - x0)
+    return {
+      index: i,
+      kind: piece.kind,
+      name: piece.name,
+      x0,
+      x1,
+      body: area<number>().x(x).y0((s) => middle(s) + half(s)).y1((s) => middle(s) - half(s))(samples)!,
+      upper: line<number>().x(x).y((s) => middle(s) - half(s))(samples)!,
+      lower: line<number>().x(x).y((s) => middle(s) + half(s))(samples)!,
+      stops: [0, 0.15, 0.3, 0.45, 0.6, 0.8, 1].map((s) => ({ offset: s, colour: temperatureColour(profile(piece.kind, from, to, s)) })),
+      middle,
+      half,
+    }
+  })
+  return {
+    pieces,
+    plumbs: plumbs(steady, places, temperatures, y),
+    ticks: temperatureTicks(low - 4, high + 4, 4, frame.system ?? 'metric').map((value) => ({ value, y: y(value) })),
+    y,
+    ghostMiddle: (i, share) => {
+      const from = others[i]
+      const to = others[i + 1]
+      return from === undefined || to === undefined ? undefined : y(profile(kinds[i]!, from, to, share))
+    },
+    ghost: ghost ? ghostLine(ghost, kinds, places, y) : '',
+    ghostEnd: others.at(-1),
+  }
+}
+
+/** Bore in px along a piece: pipes keep theirs, filter, blower and core lead from one bore to the next. */
+function thickness(steady: SteadyView, i: number, px: number): (share: number) => number {
+  const bore = steady.stations[i + 1]!.bore_mm * px
+  const into = i === 0 ? bore : steady.stations[i]!.bore_mm * px
+  return steady.pieces[i]!.kind === 'blower' ? (s) => into + (bore - into) * s : () => bore
+}
+
+/** A leaning band looks as thick as a level one when its upright thickness grows with the lean. */
+function lean(middle: (share: number) => number, share: number, width: number): number {
+  const step = 0.02
+  const a = Math.max(share - step, 0)
+  const b = Math.min(share + step, 1)
+  const slope = (middle(b) - middle(a)) / ((b - a) * width)
+  return Math.sqrt(1 + Math.min(slope * slope, 1.2))
+}
+
+/** Where numbers stand: the ends and every change of temperature, as far apart as their text needs. */
+function plumbs(steady: SteadyView, places: [number, number][], temperatures: number[], y: (c: number) => number): Plumb[] {
+  const at = (i: number) => (i === 0 ? places[0]![0] : places[i - 1]![1])
+  const last = steady.stations.length - 1
+  const turns = steady.stations.map((_, i) => i).filter((i) => {
+    const before = i > 0 && Math.abs(temperatures[i]! - temperatures[i - 1]!) > 8
+    const after = i < last && Math.abs(temperatures[i + 1]! - temperatures[i]!) > 8
+    return before || after
+  })
+  const wanted = [...new Set([0, last, ...turns])].sort((a, b) => a - b)
+  const room = 108
+  const kept: number[] = []
+  for (const i of wanted) {
+    const previous = kept.at(-1)
+    if (previous !== undefined && at(i) - at(previous) < room) {
+      if (previous === 0 || i === last) {
+        if (i === last) kept[kept.length - 1] = i
+        else if (at(i) - at(0) >= room * 0.8) kept.push(i)
+        continue
+      }
+      kept[kept.length - 1] = i
+      continue
+    }
+    kept.push(i)
+  }
+  return kept.map((i) => ({ index: i, x: at(i), y: y(temperatures[i]!) }))
+}
+
+function ghostLine(ghost: SteadyView, kinds: string[], places: [number, number][], y: (c: number) => number): string {
+  if (ghost.pieces.length !== kinds.length || ghost.pieces.some((p, i) => p.kind !== kinds[i])) return ''
+  const points: [number, number][] = []
+  ghost.pieces.forEach((piece, i) => {
+    const from = ghost.stations[i]!.temperature_C
+    const to = ghost.stations[i + 1]!.temperature_C
+    const [x0, x1] = places[i]!
+    for (let k = 0; k <= SAMPLES; k++) points.push([x0 + (k / SAMPLES) * (x1 - x0), y(profile(piece.kind, from, to, k / SAMPLES))])
+  })
+  return line()(points)!
+}

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { SoakView } from '../api/client'
+import { figure } from '../quantity/catalogue'
+import { clock } from '../quantity/time'
+import { useSettings } from '../settings/store'
+
+/** The table behind the chart. */
+const props = defineProps<{ soak: SoakView }>()
+const settings = useSettings()
+const rows = computed(() => {
+  const t = props.soak.trace
+  const every = Math.max(1, Math.floor(t.time_s.length / 60))
+  return t.time_s.map((_, i) => i).filter((i) => i % every === 0 || i === t.time_s.length - 1)
+})
+const unit = (u: 'C' | 'kPa' | 'km_h' | 'kg_s') => figure(0, u, settings.units).unit
+</script>
+
+<template>
+  <div class="figures">
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">time</th>
+          <th scope="col">intake, {{ unit('C') }}</th>
+          <th scope="col">before the core, {{ unit('C') }}</th>
+          <th scope="col">coolant at the core, {{ unit('C') }}</th>
+          <th scope="col">boost, {{ unit('kPa') }}</th>
+          <th scope="col">air flow, {{ unit('kg_s') }}</th>
+          <th scope="col">engine, rpm</th>
+          <th scope="col">road, {{ unit('km_h') }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="i in rows" :key="i">
+          <th scope="row">{{ clock(soak.trace.time_s[i]!) }}</th>
+          <template v-if="soak.trace.running[i]">
+            <td>{{ figure(soak.trace.intake_C[i]!, 'C', settings.units).figure }}</td>
+            <td>{{ figure(soak.trace.coreIn_C[i]!, 'C', settings.units).figure }}</td>
+          </template>
+          <td v-else colspan="2" class="off">engine off</td>
+          <td>{{ figure(soak.trace.cold_C[i]!, 'C', settings.units).figure }}</td>
+          <td>{{ figure(soak.trace.boost_kPa[i]!, 'kPa', settings.units).figure }}</td>
+          <td>{{ figure(soak.trace.flow_kg_s[i]!, 'kg_s', settings.units).figure }}</td>
+          <td>{{ soak.trace.engineSpeed_rpm[i]!.toFixed(0) }}</td>
+          <td>{{ figure(soak.trace.roadSpeed_km_h[i]!, 'km_h', settings.units).figure }}</td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.figures {
+  padding: 6px 28px 30px;
+  overflow: auto;
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 5px 6px;
+  text-align: right;
+  border-bottom: 1px solid var(--hair);
+}
+thead th {
+  position: sticky;
+  top: -6px;
+  background: var(--sheet);
+  font-weight: 500;
+  color: var(--ink-2);
+  border-bottom: 1px solid var(--ink);
+}
+th:first-child {
+  text-align: left;
+  padding-left: 0;
+}
+.off {
+  text-align: center;
+  color: var(--ink-3);
+}
+</style>

@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { bisectRight } from 'd3-array'
+import { computed } from 'vue'
+import type { SoakView } from '../api/client'
+import { temperatureColour } from '../chargeline/colour'
+import { figure, minus, spoken } from '../quantity/catalogue'
+import { clock } from '../quantity/time'
+import { useSettings } from '../settings/store'
+
+/** The core's metal at the time cursor: charge left to right, coolant top to bottom. */
+const props = defineProps<{ soak: SoakView; cursor: number; cooledBy: string }>()
+const settings = useSettings()
+const WIDTH = 400
+const HEIGHT = 56
+
+const frame = computed(() => Math.max(bisectRight(props.soak.metal.time_s, props.cursor) - 1, 0))
+const cells = computed(() => {
+  const { along, across, cells_C } = props.soak.metal
+  const now = cells_C[frame.value] ?? []
+  return now.map((t, i) => ({ t, x: (Math.floor(i / across) * WIDTH) / along, y: ((i % across) * HEIGHT) / across }))
+})
+const cell = computed(() => ({ w: WIDTH / Math.max(props.soak.metal.along, 1), h: HEIGHT / Math.max(props.soak.metal.across, 1) }))
+const hottest = computed(() => Math.max(...cells.value.map((c) => c.t)))
+const coldest = computed(() => Math.min(...cells.value.map((c) => c.t)))
+const audit = computed(() => props.soak.audit)
+const kJ = (v: number) => (Math.abs(v) >= 1e4 ? `${minus((v / 1000).toFixed(1))} MJ` : `${minus(v.toFixed(0))} kJ`)
+</script>
+
+<template>
+  <figure v-if="cells.length" class="field">
+    <div>
+      <figcaption>core metal at {{ clock(soak.metal.time_s[frame]!) }}: charge left to right, {{ cooledBy === 'air' ? 'cooling air' : 'water' }} top to bottom</figcaption>
+      <svg :width="WIDTH" :height="HEIGHT" role="img" :aria-label="`Core metal from ${spoken(coldest, 'C', settings.units)} to ${spoken(hottest, 'C', settings.units)}`">
+        <rect v-for="(c, i) in cells" :key="i" :x="c.x" :y="c.y" :width="cell.w + 0.5" :height="cell.h + 0.5" :fill="temperatureColour(c.t)" />
+      </svg>
+    </div>
+    <dl>
+      <dt>metal</dt>
+      <dd>{{ figure(coldest, 'C', settings.units, 0).figure }} to {{ spoken(hottest, 'C', settings.units, 0) }}</dd>
+      <dt>heat from the charge</dt>
+      <dd>{{ kJ(audit.taken_kJ) }}</dd>
+      <dt>given to the air, kept</dt>
+      <dd>{{ kJ(audit.rejected_kJ) }}, {{ kJ(audit.stored_kJ) }}</dd>
+      <dt>accounts off by</dt>
+      <dd>{{ audit.error_pct.toFixed(2) }} %</dd>
+    </dl>
+  </figure>
+  <p v-else class="none">No core in this option: the charge goes to the engine as the blower leaves it.</p>
+</template>
+
+<style scoped>
+.field {
+  display: flex;
+  gap: 26px;
+  align-items: flex-end;
+  margin: 0;
+  padding: 0 28px 14px 62px;
+}
+figcaption {
+  padding-bottom: 5px;
+  font-size: var(--s1);
+  font-weight: 600;
+  color: var(--ink-2);
+}
+svg {
+  display: block;
+  shape-rendering: crispEdges;
+}
+dl {
+  display: grid;
+  grid-template-columns: auto auto;
+  gap: 0 14px;
+  margin: 0;
+  font-size: var(--s1);
+}
+dt {
+  color: var(--ink-2);
+}
+dd {
+  margin: 0;
+  font-weight: 600;
+}
+.none {
+  padding: 0 62px 16px;
+  color: var(--ink-2);
+}
+</style>

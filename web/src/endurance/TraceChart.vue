@@ -1,0 +1,319 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
+import { bisectLeft, extent } from 'd3-array'
+import { scaleLinear } from 'd3-scale'
+import { line } from 'd3-shape'
+import { computed, ref } from 'vue'
+import type { SoakView } from '../api/client'
+import { figure, spoken, temperatureTicks } from '../quantity/catalogue'
+import { clock, span } from '../quantity/time'
+import { useSettings } from '../settings/store'
+import { timeAxis } from './timeScale'
+
+/** Intake temperature against time, with the target, the timing line, the compared run and a time cursor; the duty beneath. */
+const props = defineProps<{ soak: SoakView; label: string; ghost?: SoakView; ghostLabel?: string; target: number; timing: number; showCoreIn: boolean }>()
+const cursor = defineModel<number>('cursor', { required: true })
+const settings = useSettings()
+const box = ref<HTMLElement>()
+const { width, height } = useElementSize(box)
+const dragging = ref(false)
+
+const LEFT = 62
+const STRIP = 96
+const right = computed(() => Math.max(width.value - 28, 300))
+const bottom = computed(() => Math.max(height.value - STRIP - 34, 170))
+const top = 34
+const trace = computed(() => props.soak.trace)
+const axis = computed(() => timeAxis(trace.value.time_s, trace.value.running, LEFT, right.value))
+const hasWater = computed(() => {
+  const cold = trace.value.cold_C
+  return Math.max(...cold) - Math.min(...cold) > 0.5
+})
+
+const y = computed(() => {
+  const seen = [...trace.value.intake_C, ...(props.ghost?.trace.intake_C ?? []), props.target, props.timing, ...(props.showCoreIn ? trace.value.coreIn_C : []), ...(hasWater.value ? trace.value.cold_C : [])]
+  const [low = 0, high = 100] = extent(seen)
+  return scaleLinear().domain([low - 2, high + 4]).nice(6).range([bottom.value, top])
+})
+const ticks = computed(() => temperatureTicks(y.value.domain()[0]!, y.value.domain()[1]!, 6, settings.units).map((t) => ({ y: y.value(t), label: figure(t, 'C', settings.units, 0).figure })))
+
+/** Runs are drawn one by one: while the engine stands there is no charge to have a temperature. */
+function path(view: SoakView, column: number[], onlyRunning: boolean): string {
+  const t = view.trace
+  return line<number>()
+    .defined((_, i) => !onlyRunning || t.running[i]!)
+    .x((_, i) => axis.value.x(t.time_s[i]!))
+    .y((v) => y.value(v))(column)!
+}
+
+const intake = computed(() => path(props.soak, trace.value.intake_C, true))
+const coreIn = computed(() => path(props.soak, trace.value.coreIn_C, true))
+const cold = computed(() => path(props.soak, trace.value.cold_C, false))
+const other = computed(() => (props.ghost ? path(props.ghost, props.ghost.trace.intake_C, true) : ''))
+const at = computed(() => Math.min(bisectLeft(trace.value.time_s, cursor.value), trace.value.time_s.length - 1))
+const otherAt = computed(() => (props.ghost ? Math.min(bisectLeft(props.ghost.trace.time_s, cursor.value), props.ghost.trace.time_s.length - 1) : 0))
+const cursorX = computed(() => axis.value.x(cursor.value))
+
+const strip = computed(() => ({ top: bottom.value + 60, bottom: bottom.value + 60 + 42 }))
+const speed = computed(() => {
+  const s = scaleLinear().domain([0, Math.max(...trace.value.roadSpeed_km_h, 1)]).range([strip.value.bottom, strip.value.top])
+  return line<number>().x((_, i) => axis.value.x(trace.value.time_s[i]!)).y((v) => s(v))(trace.value.roadSpeed_km_h)!
+})
+const boost = computed(() => {
+  const s = scaleLinear().domain([0, Math.max(...trace.value.boost_kPa, 1)]).range([strip.value.bottom, strip.value.top])
+  const start = `M${axis.value.x(0)} ${strip.value.bottom}`
+  const steps = trace.value.time_s.map((t, i) => `L${axis.value.x(t).toFixed(1)} ${s(Math.max(trace.value.boost_kPa[i]!, 0)).toFixed(1)}`).join('')
+  return `${start}${steps}L${axis.value.x(trace.value.time_s.at(-1)!)} ${strip.value.bottom}Z`
+})
+const moment = computed(() => {
+  const t = trace.value
+  const i = at.value
+  return t.running[i]
+    ? `road ${spoken(t.roadSpeed_km_h[i]!, 'km_h', settings.units)} · boost ${spoken(t.boost_kPa[i]!, 'kPa', settings.units, settings.units === 'us' ? 1 : 0)} · ${t.engineSpeed_rpm[i]!.toFixed(0)} rpm`
+    : 'engine off'
+})
+
+/** Labels of the two lines stand where the lines are furthest apart in the last two thirds. */
+const labels = computed(() => {
+  const t = trace.value
+  const n = t.time_s.length
+  let best = Math.floor(n * 0.6)
+  let gap = -1
+  for (let i = Math.floor(n * 0.35); i < n * 0.8; i++) {
+    if (!t.running[i]) continue
+    const there = props.ghost ? valueAt(props.ghost, t.time_s[i]!) : t.intake_C[i]! + 10
+    if (Math.abs(there - t.intake_C[i]!) > gap) {
+      gap = Math.abs(there - t.intake_C[i]!)
+      best = i
+    }
+  }
+  const x = Math.min(Math.max(axis.value.x(t.time_s[best]!), LEFT + 60), right.value - 80)
+  const mine = y.value(t.intake_C[best]!)
+  const theirs = props.ghost ? y.value(valueAt(props.ghost, t.time_s[best]!)) : 0
+  const below = theirs <= mine
+  return { x, mine: below ? mine + 24 : mine - 14, theirs: below ? theirs - 14 : theirs + 24 }
+})
+
+function valueAt(view: SoakView, time: number): number {
+  return view.trace.intake_C[Math.min(bisectLeft(view.trace.time_s, time), view.trace.time_s.length - 1)]!
+}
+
+function move(event: PointerEvent): void {
+  const px = event.clientX - box.value!.getBoundingClientRect().left
+  cursor.value = Math.max(0, axis.value.time(px))
+}
+
+function down(event: PointerEvent): void {
+  dragging.value = true
+  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
+  move(event)
+}
+
+function keys(event: KeyboardEvent): void {
+  const length = props.soak.length_s
+  const step = (event.shiftKey ? length / 20 : length / 200) * (event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0)
+  if (step) {
+    event.preventDefault()
+    cursor.value = Math.min(Math.max(cursor.value + step, 0), length)
+  } else if (event.key === 'Home') cursor.value = 0
+  else if (event.key === 'End') cursor.value = length
+}
+</script>
+
+<template>
+  <div ref="box" class="chart">
+    <svg
+      v-if="width > 0"
+      :width="width"
+      :height="height"
+      role="slider"
+      tabindex="0"
+      aria-label="Time in the duty"
+      aria-valuemin="0"
+      :aria-valuemax="Math.round(soak.length_s)"
+      :aria-valuenow="Math.round(cursor)"
+      :aria-valuetext="`${clock(cursor)}, intake ${spoken(trace.intake_C[at]!, 'C', settings.units)}`"
+      @pointerdown="down"
+      @pointermove="dragging && move($event)"
+      @pointerup="dragging = false"
+      @keydown="keys"
+    >
+      <g class="grid">
+        <template v-for="t in ticks" :key="t.label">
+          <line :x1="LEFT" :x2="right" :y1="t.y" :y2="t.y" />
+          <text :x="LEFT - 9" :y="t.y + 4" text-anchor="end">{{ t.label }}°</text>
+        </template>
+        <template v-for="(t, i) in axis.ticks" :key="i">
+          <line class="tick" :x1="t.x" :x2="t.x" :y1="bottom" :y2="bottom + 5" />
+          <text :x="t.x" :y="bottom + 19" text-anchor="middle">{{ t.label }}</text>
+        </template>
+        <text :x="right" :y="bottom + 34" text-anchor="end">{{ axis.unit }}</text>
+      </g>
+      <rect v-for="w in axis.waits" :key="w.x0" class="wait-area" :x="w.x0" :width="w.x1 - w.x0" :y="top" :height="strip.bottom - top" />
+      <line class="timing" :x1="LEFT" :x2="right" :y1="y(timing)" :y2="y(timing)" />
+      <line class="target" :x1="LEFT" :x2="right" :y1="y(target)" :y2="y(target)" />
+      <path v-if="hasWater" class="cold" :d="cold" />
+      <path v-if="showCoreIn" class="core-in" :d="coreIn" />
+      <path v-if="other" class="ghost" :d="other" />
+      <path class="intake" :d="intake" />
+      <g v-for="w in axis.waits" :key="w.x0" class="wait">
+        <text :x="(w.x0 + w.x1) / 2" :y="bottom - 22" text-anchor="middle">wait</text>
+        <text :x="(w.x0 + w.x1) / 2" :y="bottom - 8" text-anchor="middle">{{ span(w.seconds) }}</text>
+      </g>
+      <text class="timing-label halo" :x="LEFT + 6" :y="y(timing) - 6">ECU pulls timing from {{ spoken(timing, 'C', settings.units, 0) }}</text>
+      <text class="target-label halo" :x="LEFT + 6" :y="y(target) - 6">target {{ spoken(target, 'C', settings.units, 0) }}</text>
+      <text v-if="other" class="ghost-label halo" :x="labels.x" :y="labels.theirs" text-anchor="middle">{{ ghostLabel }}</text>
+      <text class="intake-label halo" :x="labels.x" :y="labels.mine" text-anchor="middle">{{ label }} intake air</text>
+      <text v-if="hasWater" class="cold-label halo" :x="LEFT + 6" :y="y(trace.cold_C[0]!) + 18">water at the core</text>
+      <line class="base" :x1="LEFT" :x2="right" :y1="strip.bottom" :y2="strip.bottom" />
+      <path class="boost" :d="boost" />
+      <path class="speed" :d="speed" />
+      <text class="key" :x="right" :y="strip.top - 6" text-anchor="end">line road speed, area boost</text>
+      <g class="cursor">
+        <line :x1="cursorX" :x2="cursorX" :y1="top - 10" :y2="strip.bottom" />
+        <rect :x="Math.min(Math.max(cursorX - 26, 0), width - 52)" y="4" width="52" height="20" />
+        <text :x="Math.min(Math.max(cursorX, 26), width - 26)" y="18" text-anchor="middle">{{ clock(cursor) }}</text>
+        <text class="moment halo" :x="LEFT + 6" :y="strip.top - 6">{{ moment }}</text>
+        <circle v-if="trace.running[at]" :cx="cursorX" :cy="y(trace.intake_C[at]!)" r="4.5" class="dot" />
+        <circle v-if="ghost && ghost.trace.running[otherAt]" :cx="cursorX" :cy="y(ghost.trace.intake_C[otherAt]!)" r="4" class="ghost-dot" />
+      </g>
+    </svg>
+  </div>
+</template>
+
+<style scoped>
+.chart {
+  position: relative;
+  min-height: 0;
+  overflow: hidden;
+}
+svg {
+  position: absolute;
+  inset: 0;
+  display: block;
+  touch-action: none;
+  cursor: crosshair;
+}
+svg:focus-visible {
+  outline-offset: -3px;
+}
+.grid line {
+  stroke: var(--hair);
+}
+.grid .tick {
+  stroke: var(--ink-3);
+}
+.grid text {
+  font-size: var(--s1);
+  fill: var(--ink-2);
+}
+.wait-area {
+  fill: var(--bench);
+  opacity: 0.75;
+}
+.wait text {
+  paint-order: stroke;
+  stroke: var(--bench);
+  stroke-width: 4px;
+  font-size: var(--s1);
+  fill: var(--ink-2);
+}
+.timing {
+  stroke: var(--heat);
+  stroke-width: 1.4;
+  stroke-dasharray: 8 4;
+}
+.target {
+  stroke: var(--cool);
+  stroke-width: 1.2;
+}
+.intake {
+  fill: none;
+  stroke: var(--heat);
+  stroke-width: 2.2;
+}
+.core-in {
+  fill: none;
+  stroke: var(--heat);
+  stroke-width: 1;
+  opacity: 0.6;
+}
+.cold {
+  fill: none;
+  stroke: var(--cool);
+  stroke-width: 1.4;
+}
+.ghost {
+  fill: none;
+  stroke: var(--ink-3);
+  stroke-width: 1.4;
+  stroke-dasharray: 4 3.5;
+}
+.halo {
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 4px;
+  stroke-linejoin: round;
+  font-size: var(--s1);
+}
+.timing-label {
+  fill: var(--heat-text);
+  font-weight: 600;
+}
+.target-label,
+.cold-label {
+  fill: var(--cool-text);
+  font-weight: 600;
+}
+.intake-label {
+  fill: var(--heat-text);
+  font-weight: 700;
+  font-size: var(--s2);
+}
+.ghost-label {
+  fill: var(--ink-2);
+  font-size: var(--s2);
+}
+.boost {
+  fill: var(--land);
+}
+.speed {
+  fill: none;
+  stroke: var(--ink);
+  stroke-width: 1.1;
+}
+.base {
+  stroke: var(--ink);
+}
+.moment {
+  font-size: var(--s1);
+  font-weight: 600;
+  fill: var(--ink);
+}
+.key {
+  font-size: var(--s1);
+  fill: var(--ink-3);
+}
+.cursor line {
+  stroke: var(--blue);
+  stroke-width: 1.2;
+}
+.cursor rect {
+  fill: var(--blue);
+}
+.cursor text:not(.moment) {
+  font-size: var(--s2);
+  font-weight: 700;
+  fill: var(--on-blue);
+}
+.dot {
+  fill: var(--heat);
+  stroke: var(--sheet);
+  stroke-width: 2;
+}
+.ghost-dot {
+  fill: var(--ink-3);
+  stroke: var(--sheet);
+  stroke-width: 2;
+}
+</style>

@@ -1,0 +1,159 @@
+import { ticks } from 'd3-array'
+import type { components } from '../api/schema'
+
+export type QuantityView = components['schemas']['QuantityView']
+export type UnitView = components['schemas']['UnitView']
+export type FieldView = components['schemas']['FieldView']
+export type FieldCatalogue = components['schemas']['FieldCatalogue']
+export type UnitSystem = 'metric' | 'us'
+
+/** What each unit of the build file is shown as in US units; metric shows the file's own. */
+const US: Record<string, string> = {
+  mm: 'in',
+  m: 'ft',
+  kPa: 'psi',
+  '°C': '°F',
+  K: '°F',
+  L: 'US gal',
+  kg: 'lb',
+  'kg/s': 'lb/min',
+  'L/min': 'US gal/min',
+  'km/h': 'mph',
+  'm/s': 'mph',
+  kW: 'hp',
+  'kg/m3': 'lb/ft3',
+}
+
+/** Digits after the point that are worth reading, by unit. */
+const DIGITS: Record<string, number> = {
+  mm: 0, in: 2, m: 0, ft: 0, kPa: 1, psi: 2, '°C': 1, '°F': 1, K: 1, L: 1, 'US gal': 2, 'cu in': 1, kg: 1, lb: 1,
+  'kg/s': 3, 'lb/min': 1, 'L/min': 1, 'US gal/min': 2, 'km/h': 0, mph: 0, 'm/s': 1, kW: 1, hp: 1, rpm: 0, s: 0, '%': 0, '°': 0,
+  'kg/m3': 2, 'lb/ft3': 3,
+}
+
+/** Round temperatures for an axis in the reader's unit, given in °C. */
+export function temperatureTicks(low: number, high: number, count: number, system: UnitSystem): number[] {
+  if (system === 'metric') return ticks(low, high, count)
+  return ticks(low * 1.8 + 32, high * 1.8 + 32, count).map((f) => (f - 32) / 1.8)
+}
+
+/** Quantities, units and fields as the core knows them; turns file values into what the reader wants to see. */
+export class Catalogue {
+  private readonly quantities: Map<string, QuantityView>
+  private readonly fields: Map<string, FieldView>
+
+  constructor(source: FieldCatalogue) {
+    this.quantities = new Map(source.quantities.map((q) => [q.quantity, q]))
+    this.fields = new Map(source.fields.map((f) => [`${f.part}/${f.key}`, f]))
+  }
+
+  field(part: string, key: string): FieldView {
+    const field = this.fields.get(`${part}/${key}`)
+    if (!field) throw new Error(`no field ${part}/${key}`)
+    return field
+  }
+
+  quantity(name: string): QuantityView {
+    const quantity = this.quantities.get(name)
+    if (!quantity) throw new Error(`no quantity ${name}`)
+    return quantity
+  }
+
+  unit(quantity: string, symbol: string): UnitView {
+    const unit = this.quantity(quantity).units.find((u) => u.symbol === symbol)
+    if (!unit) throw new Error(`${quantity} has no unit ${symbol}`)
+    return unit
+  }
+
+  /** @returns the unit a field is shown in */
+  shownUnit(field: FieldView, system: UnitSystem): UnitView {
+    if (system === 'us' && field.key === 'displacement_L') return this.unit(field.quantity, 'cu in')
+    const symbol = system === 'us' ? (US[field.unit] ?? field.unit) : field.unit
+    return this.unit(field.quantity, symbol)
+  }
+
+  /** File value of a field in the shown unit. */
+  shown(field: FieldView, value: number, system: UnitSystem): number {
+    const file = this.unit(field.quantity, field.unit)
+    const unit = this.shownUnit(field, system)
+    return (value * file.factor + file.offset - unit.offset) / unit.factor
+  }
+
+  /** SI value in the unit of the file, freed of conversion dust. */
+  toFile(field: FieldView, si: number): number {
+    const unit = this.unit(field.quantity, field.unit)
+    return Number(((si - unit.offset) / unit.factor).toPrecision(10))
+  }
+
+  /** A value as text with its unit, as many digits as its unit deserves (inputs keep two more where they were typed). */
+  text(field: FieldView, value: number, system: UnitSystem, exact = false): string {
+    const unit = this.shownUnit(field, system)
+    const usual = DIGITS[unit.symbol] ?? 2
+    const digits = exact ? usual + (usual >= 2 ? 1 : 2) : usual
+    const number = this.shown(field, value, system)
+    const figure = exact ? trimmed(number, digits) : minus(number.toFixed(digits))
+    return withUnit(figure, unit.symbol)
+  }
+}
+
+export function withUnit(figure: string, symbol: string): string {
+  return symbol === '' ? figure : symbol === '°' ? `${figure}°` : `${figure} ${symbol}`
+}
+
+/** A true minus sign, and no minus before zero. */
+export function minus(figure: string): string {
+  return /^-0(\.0*)?$/.test(figure) ? figure.slice(1) : figure.replace('-', '−')
+}
+
+function trimmed(number: number, digits: number): string {
+  return minus(String(Number(number.toFixed(digits))))
+}
+
+/** What the file's units are called in the answers, by the suffix of the key. */
+const ANSWER_UNITS: Record<string, { factor: number; offset: number; symbol: string; digits: number }> = {
+  C: { factor: 1.8, offset: 32, symbol: '°F', digits: 1 },
+  K: { factor: 1.8, offset: 0, symbol: '°F', digits: 1 },
+  kPa: { factor: 1 / 6.894757293168, offset: 0, symbol: 'psi', digits: 2 },
+  mm: { factor: 1 / 25.4, offset: 0, symbol: 'in', digits: 2 },
+  kW: { factor: 1 / 0.74569987, offset: 0, symbol: 'hp', digits: 1 },
+  kg_s: { factor: 60 / 0.45359237, offset: 0, symbol: 'lb/min', digits: 1 },
+  m_s: { factor: 1 / 0.3048, offset: 0, symbol: 'ft/s', digits: 1 },
+  km_h: { factor: 1 / 1.609344, offset: 0, symbol: 'mph', digits: 0 },
+  kg: { factor: 1 / 0.45359237, offset: 0, symbol: 'lb', digits: 1 },
+  L_min: { factor: 1 / 3.785411784, offset: 0, symbol: 'gpm', digits: 2 },
+  kg_m3: { factor: 1 / 16.01846337, offset: 0, symbol: 'lb/ft³', digits: 3 },
+}
+const METRIC: Record<string, { symbol: string; digits: number }> = {
+  C: { symbol: '°C', digits: 1 }, K: { symbol: '°C', digits: 1 }, kPa: { symbol: 'kPa', digits: 1 }, mm: { symbol: 'mm', digits: 0 },
+  kW: { symbol: 'kW', digits: 1 }, kg_s: { symbol: 'kg/s', digits: 3 }, m_s: { symbol: 'm/s', digits: 1 }, km_h: { symbol: 'km/h', digits: 0 },
+  kg: { symbol: 'kg', digits: 1 }, L_min: { symbol: 'L/min', digits: 1 }, kg_m3: { symbol: 'kg/m³', digits: 2 },
+}
+export type AnswerUnit = keyof typeof METRIC
+
+export interface Figure {
+  number: number
+  figure: string
+  unit: string
+}
+
+/** A computed number as the reader wants it. */
+export function figure(value: number, unit: AnswerUnit, system: UnitSystem, digits?: number): Figure {
+  const us = system === 'us' ? ANSWER_UNITS[unit] : undefined
+  const number = us ? value * us.factor + us.offset : value
+  const places = digits ?? us?.digits ?? METRIC[unit]!.digits
+  return { number, figure: minus(number.toFixed(places)), unit: us?.symbol ?? METRIC[unit]!.symbol }
+}
+
+export function spoken(value: number, unit: AnswerUnit, system: UnitSystem, digits?: number): string {
+  const f = figure(value, unit, system, digits)
+  return `${f.figure} ${f.unit}`
+}
+
+/** A change with its sign, empty when it rounds to nothing. */
+export function change(value: number, unit: AnswerUnit, system: UnitSystem, digits?: number): string {
+  const factor = system === 'us' ? ANSWER_UNITS[unit]!.factor : 1
+  const places = digits ?? (system === 'us' ? ANSWER_UNITS[unit]!.digits : METRIC[unit]!.digits)
+  const rounded = (value * factor).toFixed(places)
+  if (Number(rounded) === 0) return ''
+  return (Number(rounded) > 0 ? '+' : '') + minus(rounded)
+}

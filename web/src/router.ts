@@ -1,0 +1,28 @@
+import { createRouter, createWebHistory } from 'vue-router'
+
+/** The working surfaces in the order of work; number keys open them. */
+export const surfaces = [
+  { key: 'brief', name: 'Brief' },
+  { key: 'core', name: 'Core' },
+  { key: 'pipes', name: 'Pipes' },
+  { key: 'endurance', name: 'Endurance' },
+] as const
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'home', component: () => import('./home/HomeView.vue') },
+    { path: '/build/:id(\\d+)', redirect: (to) => `${to.path}/endurance` },
+    {
+      path: '/build/:id(\\d+)',
+      component: () => import('./shell/BuildView.vue'),
+      children: [
+        { path: 'brief', name: 'brief', component: () => import('./brief/BriefSurface.vue') },
+        { path: 'core', name: 'core', component: () => import('./core/CoreSurface.vue') },
+        { path: 'pipes', name: 'pipes', component: () => import('./pipes/PipesSurface.vue') },
+        { path: 'endurance', name: 'endurance', component: () => import('./endurance/EnduranceSurface.vue') },
+      ],
+    },
+    { path: '/:rest(.*)*', redirect: '/' },
+  ],
+})

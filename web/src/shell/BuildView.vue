@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import { onKeyStroke } from '@vueuse/core'
+import { computed, onMounted, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { Offline } from '../api/client'
+import { useBuild } from '../build/store'
+import ChargeLine from '../chargeline/ChargeLine.vue'
+import { surfaces } from '../router'
+import { useSettings } from '../settings/store'
+import VerdictColumn from '../verdict/VerdictColumn.vue'
+import ConflictDialog from './ConflictDialog.vue'
+import GhostChoice from './GhostChoice.vue'
+import RuleNav from './RuleNav.vue'
+import ShortcutsDialog from './ShortcutsDialog.vue'
+import TopBar from './TopBar.vue'
+
+const route = useRoute()
+const router = useRouter()
+const build = useBuild()
+const settings = useSettings()
+const broken = ref('')
+const shortcuts = ref(false)
+const chosen = ref<number>()
+
+const shown = computed(() => build.answer?.steady)
+/** The last answer stays in sight, marked as old, while the present one cannot be had. */
+const lastSteady = ref(shown.value)
+watch(shown, (s) => {
+  if (s) lastSteady.value = s
+})
+
+async function load(): Promise<void> {
+  broken.value = ''
+  lastSteady.value = undefined
+  try {
+    await build.open(Number(route.params.id), text(route.query.option), text(route.query.vs))
+    document.title = `${build.document!.name} - Enthalpa`
+  } catch (e) {
+    broken.value = e instanceof Offline ? 'The Enthalpa server does not answer. Start it again (./enthalpa demo or serve), then reload.' : (e as Error).message
+  }
+}
+
+onMounted(load)
+watch(() => route.params.id, (id) => id && load())
+watch(
+  () => [build.letter, build.against],
+  ([option, vs]) => {
+    if (build.document) void router.replace({ query: { ...route.query, option, vs } })
+  },
+)
+
+function text(value: unknown): string | undefined {
+  return typeof value === 'string' ? value : undefined
+}
+
+function pick(piece: number): void {
+  chosen.value = piece
+  const kind = build.option?.path[piece]?.kind
+  const surface = kind === 'core' ? 'core' : kind === 'pipe' ? 'pipes' : 'brief'
+  void router.push({ name: surface, params: route.params, query: { ...route.query, piece: String(piece) } })
+}
+
+function typing(event: KeyboardEvent): boolean {
+  const target = event.target as HTMLElement
+  return ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName) || target.isContentEditable
+}
+
+onKeyStroke((event) => {
+  const command = event.ctrlKey || event.metaKey
+  if (command && event.key.toLowerCase() === 'z' && !typing(event)) {
+    event.preventDefault()
+    void build.travel(event.shiftKey ? 'redo' : 'undo')
+  } else if (command && event.key.toLowerCase() === 'y' && !typing(event)) {
+    event.preventDefault()
+    void build.travel('redo')
+  } else if (!command && !event.altKey && !typing(event)) {
+    const surface = surfaces[Number(event.key) - 1]
+    if (surface) void router.push({ name: surface.key, params: route.params, query: route.query })
+    else if (event.key === '?') shortcuts.value = true
+    else if (event.key === 'u') settings.switchUnits()
+    else if (event.key === 'd') settings.switchTheme()
+    else if (/^[A-Z]$/.test(event.key) && build.document?.options.some((o) => o.letter === event.key)) build.choose(event.key)
+  }
+})
+</script>
+
+<template>
+  <div v-if="broken" class="broken">
+    <h1>Cannot open this build.</h1>
+    <p>{{ broken }}</p>
+    <p><RouterLink to="/">Back to all builds</RouterLink></p>
+  </div>
+  <div v-else-if="build.document && build.option && build.catalogue" class="build">
+    <TopBar @shortcuts="shortcuts = true" />
+    <div class="spine">
+      <ChargeLine
+        v-if="lastSteady"
+        :steady="lastSteady"
+        :option="build.option"
+        :ghost="build.ghost?.answer.steady"
+        :ghost-label="build.ghost?.label"
+        :chosen="chosen"
+        :class="{ old: !shown }"
+        @pick="pick"
+      />
+      <div v-else class="waiting">Solving the charge line</div>
+      <GhostChoice />
+      <p v-if="lastSteady && !shown" class="old-mark">last good answer</p>
+    </div>
+    <RuleNav />
+    <main class="work">
+      <RouterView />
+      <VerdictColumn />
+    </main>
+    <div v-if="build.offline || build.failure || build.notice" class="strip" :class="{ bad: build.offline || build.failure }" role="status">
+      <template v-if="build.offline">The server does not answer. Your edits are kept in this browser and will be saved when it is back.</template>
+      <template v-else>{{ build.failure || build.notice }}</template>
+    </div>
+    <ConflictDialog v-if="build.conflict" />
+    <ShortcutsDialog v-model:visible="shortcuts" />
+  </div>
+</template>
+
+<style scoped>
+.build {
+  display: grid;
+  grid-template: 46px auto 38px minmax(0, 1fr) / minmax(0, 1fr);
+  height: 100%;
+}
+.spine {
+  position: relative;
+  background: var(--sheet);
+  min-height: 212px;
+}
+.old {
+  opacity: 0.45;
+}
+.old-mark {
+  position: absolute;
+  left: 62px;
+  top: 8px;
+  font-weight: 600;
+  color: var(--heat-text);
+}
+.waiting {
+  padding: 90px 62px;
+  color: var(--ink-2);
+}
+.work {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 364px;
+  min-height: 0;
+}
+.strip {
+  position: fixed;
+  left: 0;
+  bottom: 0;
+  max-width: calc(100% - 364px);
+  padding: 9px 22px;
+  background: var(--ink);
+  color: var(--sheet);
+  font-weight: 500;
+  z-index: 5;
+}
+.strip.bad {
+  background: #8f3413;
+  color: #fff;
+}
+.broken {
+  padding: 80px;
+  display: grid;
+  gap: 12px;
+}
+@media (max-width: 1100px) {
+  .work {
+    grid-template-columns: minmax(0, 1fr) 320px;
+  }
+}
+</style>

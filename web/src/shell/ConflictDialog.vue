@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import Dialog from 'primevue/dialog'
+import { useBuild } from '../build/store'
+
+/** Two windows changed the same build: both sides, and both ways on. */
+const build = useBuild()
+</script>
+
+<template>
+  <Dialog :visible="true" modal :closable="false" header="This build was changed in another window" :style="{ width: '520px' }">
+    <dl>
+      <dt>There</dt>
+      <dd>{{ build.conflict!.theirs.change }} <span>revision {{ build.conflict!.theirs.revision }}, {{ new Date(build.conflict!.theirs.changedAt).toLocaleTimeString() }}</span></dd>
+      <dt>Here</dt>
+      <dd>{{ build.conflict!.mine.change }} <span>not saved yet</span></dd>
+    </dl>
+    <p>Nothing is lost either way: the other version stays in the history and undo or redo brings it back.</p>
+    <div class="ways">
+      <button type="button" class="act" @click="build.keepMine()">Go on with mine</button>
+      <button type="button" class="act" @click="build.takeTheirs()">Go on with theirs</button>
+    </div>
+  </Dialog>
+</template>
+
+<style scoped>
+dl {
+  display: grid;
+  grid-template-columns: 60px 1fr;
+  margin: 0 0 14px;
+}
+dt,
+dd {
+  margin: 0;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--hair);
+}
+dt {
+  color: var(--ink-2);
+}
+dd {
+  font-weight: 600;
+}
+dd span {
+  font-weight: 400;
+  color: var(--ink-2);
+}
+.ways {
+  display: flex;
+  gap: 28px;
+  margin-top: 18px;
+}
+.act {
+  padding: 8px 0;
+  font-size: var(--s3);
+}
+</style>

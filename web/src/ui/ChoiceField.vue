@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import Select from 'primevue/select'
+import { computed } from 'vue'
+import { useBuild } from '../build/store'
+import { at } from '../document/edit'
+
+/** One of a few words. */
+const props = defineProps<{ label: string; pointer: string; choices: { value: string; label: string }[]; of?: string }>()
+const build = useBuild()
+const value = computed(() => at(build.document, props.pointer) as string)
+
+function pick(next: string): void {
+  void build.edit([{ pointer: props.pointer, value: next }], `${props.of ? `${props.of} ` : ''}${props.label} ${next}`)
+}
+</script>
+
+<template>
+  <div class="choice">
+    <span class="label">{{ label }}</span>
+    <Select :model-value="value" :options="choices" option-label="label" option-value="value" :aria-label="of ? `${of} ${label}` : label" @update:model-value="pick" />
+  </div>
+</template>
+
+<style scoped>
+.choice {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  min-height: 34px;
+  border-bottom: 1px solid var(--hair);
+}
+.label {
+  color: var(--ink-2);
+}
+.choice :deep(.p-select) {
+  border: 0;
+  background: none;
+}
+.choice :deep(.p-select-label) {
+  padding: 5px 0 5px 6px;
+  font-size: var(--s2);
+  font-weight: 600;
+  font-stretch: 96%;
+  text-align: right;
+}
+.choice :deep(.p-select-dropdown) {
+  width: 22px;
+  color: var(--blue);
+}
+</style>

@@ -1,0 +1,201 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { api, type ChangeView } from '../api/client'
+import { useBuild } from '../build/store'
+import { change } from '../quantity/catalogue'
+import { clock } from '../quantity/time'
+import { useSettings } from '../settings/store'
+import { headline, noteLine, particulars, reason, shareParts } from './sentences'
+
+const build = useBuild()
+const settings = useSettings()
+const router = useRouter()
+const changes = ref<ChangeView[]>([])
+const looking = ref(false)
+let ticket = 0
+
+const verdict = computed(() => build.answer?.soak?.verdict)
+const cooledBy = computed(() => build.answer?.steady?.core?.cooledBy ?? 'air')
+const parts = computed(() => (verdict.value?.atWorst ? shareParts(verdict.value.atWorst, cooledBy.value) : []))
+const notes = computed(() => build.answer?.steady?.notes ?? [])
+
+/** Changes are searched once the reader has stopped typing; each is computed through the whole duty. */
+watch(
+  () => [build.document, build.letter] as const,
+  ([document, letter], _, onCleanup) => {
+    const mine = ++ticket
+    looking.value = true
+    const timer = setTimeout(async () => {
+      if (!document) return
+      const found = await api.changes(document, letter).catch(() => ({ changes: [] }))
+      if (mine === ticket) {
+        changes.value = found.changes
+        looking.value = false
+      }
+    }, 400)
+    onCleanup(() => clearTimeout(timer))
+  },
+  { immediate: true },
+)
+
+function words(c: ChangeView): string {
+  const field = build.catalogue!.field(c.part, c.key)
+  const text = (v: number) => build.catalogue!.text(field, v, settings.units, true)
+  const name = field.label.startsWith(c.piece) || /^(radiator|water|face|filter)/.test(field.label) ? field.label : `${c.piece} ${field.label}`
+  const from = text(c.from).replace(/ .*$/, '')
+  const to = text(c.to).replace(/ (?=\S+$)/, '\u00a0')
+  return `${name.charAt(0).toUpperCase()}${name.slice(1)} ${from} → ${to}`
+}
+
+async function tryIt(c: ChangeView): Promise<void> {
+  const line = words(c)
+  await build.addOption(line.charAt(0).toLowerCase() + line.slice(1), c.edits, `option from ${build.letter}: ${line}`)
+  await router.push({ name: 'endurance' })
+}
+</script>
+
+<template>
+  <aside class="verdict" aria-label="Verdict">
+    <template v-if="build.answer?.fault">
+      <h1 class="worse">No answer for this.</h1>
+      <p class="lead" role="alert">{{ build.answer.fault.sentence }}</p>
+    </template>
+    <template v-else-if="verdict">
+      <h1>{{ headline(verdict, build.document!, settings.units) }}</h1>
+      <p class="lead">{{ particulars(verdict, build.document!, settings.units) }}</p>
+      <section v-if="parts.length">
+        <h2>What limits it at the worst moment, {{ clock(verdict.worstTime_s) }}</h2>
+        <div class="bar" role="img" :aria-label="parts.map((p) => `${p.name} ${p.percent.toFixed(0)} %`).join(', ')">
+          <span v-for="p in parts" :key="p.name" :class="p.tone" :style="{ flexGrow: p.percent }">
+            <template v-if="p.percent >= 17">{{ p.name }} {{ p.percent.toFixed(0) }} %</template>
+          </span>
+        </div>
+        <p class="why">{{ reason(verdict.atWorst!, cooledBy) }}</p>
+      </section>
+      <section v-if="changes.length || looking">
+        <h2>Changes worth trying <span v-if="looking" class="quiet">looking</span></h2>
+        <table v-if="changes.length">
+          <thead class="hidden-words">
+            <tr><th>Change</th><th>Worst intake</th><th>Loss</th><th>Try</th></tr>
+          </thead>
+          <tbody>
+            <tr v-for="c in changes" :key="c.piece + c.part + c.key">
+              <td>{{ words(c) }}</td>
+              <td class="num" :class="c.worst_K < 0 ? 'better' : 'worse'">{{ change(c.worst_K, 'K', settings.units) || '0' }} {{ settings.units === 'us' ? '°F' : '°C' }}</td>
+              <td class="num" :class="{ better: change(c.loss_kPa, 'kPa', settings.units).startsWith('−'), worse: change(c.loss_kPa, 'kPa', settings.units).startsWith('+') }">
+                {{ change(c.loss_kPa, 'kPa', settings.units) || '0' }} {{ settings.units === 'us' ? 'psi' : 'kPa' }}
+              </td>
+              <td class="num"><button type="button" class="act" :aria-label="`Try: ${words(c)}`" @click="tryIt(c)">Try</button></td>
+            </tr>
+          </tbody>
+        </table>
+        <p v-if="changes.length" class="fine">Each is run through the whole duty by itself. Core sizes at the same face air: a deeper core lets less through, so measure.</p>
+      </section>
+    </template>
+    <section v-if="notes.length">
+      <h2>Worth knowing</h2>
+      <ul>
+        <li v-for="(n, i) in notes" :key="i">{{ noteLine(n, build.answer!.steady!, settings.units) }}</li>
+      </ul>
+    </section>
+  </aside>
+</template>
+
+<style scoped>
+.verdict {
+  padding: 18px 22px 28px;
+  overflow-y: auto;
+  background: var(--bench);
+}
+h1 {
+  font-size: var(--s5);
+  line-height: 1.15;
+  font-weight: 700;
+  font-stretch: 84%;
+  letter-spacing: -0.005em;
+  text-wrap: balance;
+}
+.lead {
+  margin-top: 8px;
+  color: var(--ink-2);
+}
+section {
+  margin-top: 18px;
+}
+.bar {
+  display: flex;
+  height: 24px;
+  margin-top: 6px;
+}
+.bar span {
+  flex: 1 1 0;
+  min-width: 3px;
+  padding: 0 7px;
+  overflow: hidden;
+  font-size: var(--s1);
+  font-weight: 600;
+  line-height: 24px;
+  white-space: nowrap;
+  color: #fff;
+}
+.bar span:not(:has(*)):empty {
+  padding: 0;
+}
+.heat {
+  background: #b04a25;
+}
+.wall {
+  background: #7f8e96;
+}
+.bar .wall {
+  padding: 0;
+}
+.cool {
+  background: #1b7573;
+}
+.cooler {
+  background: #27596b;
+}
+.why {
+  margin-top: 8px;
+}
+table {
+  width: 100%;
+  margin-top: 6px;
+  border-collapse: collapse;
+  border-top: 1px solid var(--rule);
+}
+td {
+  padding: 8px 0 8px 10px;
+  border-bottom: 1px solid var(--rule);
+  vertical-align: baseline;
+}
+td:first-child {
+  padding-left: 0;
+}
+.num {
+  text-align: right;
+  white-space: nowrap;
+  font-weight: 600;
+}
+.fine,
+.quiet {
+  margin-top: 6px;
+  font-size: var(--s1);
+  font-weight: 400;
+  color: var(--ink-2);
+}
+ul {
+  margin: 4px 0 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  padding: 5px 0;
+  border-bottom: 1px solid var(--rule);
+}
+li::first-letter {
+  text-transform: uppercase;
+}
+</style>

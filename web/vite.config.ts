@@ -1,0 +1,9 @@
+import vue from '@vitejs/plugin-vue'
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  plugins: [vue()],
+  build: { outDir: 'dist', emptyOutDir: true, chunkSizeWarningLimit: 700 },
+  server: { proxy: { '/api': 'http://127.0.0.1:8420' } },
+  test: { environment: 'jsdom', include: ['src/**/*.test.ts'] },
+})
