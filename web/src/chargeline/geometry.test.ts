@@ -1,0 +1,50 @@
+import { describe, expect, it } from 'vitest'
+import { steadyView } from '../testing/steady'
+import { profile, ridge, spans } from './geometry'
+
+const frame = { width: 1280, left: 62, right: 1236, top: 12, bottom: 154, thickest: 32 }
+
+describe('the charge line', () => {
+  it('fills the width without gaps', () => {
+    const places = spans(['filter', 'blower', 'pipe', 'core', 'pipe', 'plenum'], 62, 1236)
+    expect(places[0]![0]).toBe(62)
+    expect(places.at(-1)![1]).toBeCloseTo(1236, 6)
+    places.slice(1).forEach((p, i) => expect(p[0]).toBeCloseTo(places[i]![1], 9))
+  })
+
+  it.each(['filter', 'blower', 'pipe', 'core'])('leads a %s from its inlet to its outlet temperature', (kind) => {
+    expect(profile(kind, 180, 50, 0)).toBeCloseTo(180, 9)
+    expect(profile(kind, 180, 50, 1)).toBeCloseTo(50, 9)
+    for (let s = 0.1; s <= 1; s += 0.1) expect(profile(kind, 180, 50, s)).toBeLessThanOrEqual(profile(kind, 180, 50, s - 0.1))
+  })
+
+  it('draws hot air higher than cold and stays inside its frame', () => {
+    const shape = ridge(steadyView([34, 38, 187, 187, 49, 49, 49]), frame)
+    expect(shape.y(187)).toBeLessThan(shape.y(49))
+    for (const piece of shape.pieces) {
+      for (const share of [0, 0.5, 1]) {
+        expect(piece.middle(share) - piece.half(share)).toBeGreaterThanOrEqual(frame.top - 8)
+        expect(piece.middle(share) + piece.half(share)).toBeLessThanOrEqual(frame.bottom + 8)
+      }
+    }
+  })
+
+  it('is thick where the bore is wide', () => {
+    const shape = ridge(steadyView([34, 38, 187, 187, 49, 49, 49], [70, 70, 51, 51, 57, 63, 60]), frame)
+    expect(shape.pieces[2]!.half(0.5)).toBeLessThan(shape.pieces[4]!.half(0.5))
+  })
+
+  it('puts numbers at the ends and at every turn, apart from each other', () => {
+    const shape = ridge(steadyView([34, 38, 187, 187, 49, 49, 49]), frame)
+    expect(shape.plumbs.map((p) => p.index)).toEqual([0, 2, 3, 4, 6])
+    shape.plumbs.slice(1).forEach((p, i) => expect(p.x - shape.plumbs[i]!.x).toBeGreaterThan(80))
+  })
+
+  it('has a ghost only for the same pieces', () => {
+    const now = steadyView([34, 38, 187, 187, 49, 49, 49])
+    const was = steadyView([34, 38, 188, 188, 82, 82, 82])
+    expect(ridge(now, frame, was).ghost).not.toBe('')
+    expect(ridge(now, frame, was).ghostEnd).toBe(82)
+    expect(ridge(now, frame, { ...was, pieces: was.pieces.slice(1) }).ghost).toBe('')
+  })
+})

@@ -1,0 +1,70 @@
+import { mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import PrimeVue from 'primevue/config'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { useBuild } from '../build/store'
+import type { BuildDocument } from '../document/types'
+import { Catalogue } from '../quantity/catalogue'
+import { useSettings } from '../settings/store'
+import { catalogueView } from '../testing/catalogue'
+import NumberField from './NumberField.vue'
+
+describe('a number field', () => {
+  beforeEach(() => {
+    localStorage.clear()
+    setActivePinia(createPinia())
+    const build = useBuild()
+    build.catalogue = new Catalogue(catalogueView)
+    build.document = { options: [{ path: [{ bore_mm: 57 }] }] } as unknown as BuildDocument
+  })
+
+  function field() {
+    return mount(NumberField, {
+      props: { part: 'pipe', name: 'bore_mm', pointer: '/options/0/path/0/bore_mm', of: 'hot pipe' },
+      global: { plugins: [PrimeVue] },
+    })
+  }
+
+  async function type(text: string) {
+    const edit = vi.spyOn(useBuild(), 'edit').mockResolvedValue({ done: true })
+    const wrapper = field()
+    await wrapper.find('input').setValue(text)
+    await wrapper.find('input').trigger('keydown', { key: 'Enter' })
+    await new Promise((done) => setTimeout(done))
+    return { wrapper, edit }
+  }
+
+  it('shows the value in the units of the reader', async () => {
+    const wrapper = field()
+    expect(wrapper.find('input').element.value).toBe('57 mm')
+    useSettings().switchUnits()
+    await wrapper.vm.$nextTick()
+    expect(wrapper.find('input').element.value).toBe('2.244 in')
+  })
+
+  it('takes any unit and says what changed', async () => {
+    const { edit } = await type('2 1/2 in')
+    expect(edit).toHaveBeenCalledWith([{ pointer: '/options/0/path/0/bore_mm', value: 63.5 }], 'hot pipe bore 57 mm → 63.5 mm')
+  })
+
+  it.each([
+    ['12 psi', '"psi" does not measure bore. Use mm, cm, m, in, ft.'],
+    ['', 'Bore is empty. Give a value from 10 mm to 400 mm.'],
+    ['big', '"big" is not a number. Write 63 mm or 2 1/2 mm.'],
+    ['-5', 'Bore is −5 mm; it must lie between 10 mm and 400 mm.'],
+    ['9000', 'Bore is 9000 mm; it must lie between 10 mm and 400 mm.'],
+  ])('refuses "%s" plainly and keeps what was typed', async (text, words) => {
+    const { wrapper, edit } = await type(text)
+    expect(edit).not.toHaveBeenCalled()
+    expect(wrapper.find('[role=alert]').text()).toBe(words)
+    expect(wrapper.find('input').element.value).toBe(text)
+    expect(wrapper.find('input').attributes('aria-invalid')).toBe('true')
+  })
+
+  it('goes back on Escape', async () => {
+    const wrapper = field()
+    await wrapper.find('input').setValue('70')
+    await wrapper.find('input').trigger('keydown', { key: 'Escape' })
+    expect(wrapper.find('input').element.value).toBe('57 mm')
+  })
+})
