@@ -111,14 +111,6 @@ class StartTest {
     }
 
     @Test
-    void buildsAlreadyOpenElsewhere() {
-        try (RunningServer first = new RunningServer(data, false)) {
-            assertThat(refused("serve", "--data", data.toString(), "--port", "0")).contains("open in another running Enthalpa");
-            assertThat(first.get("/api/builds").status()).isEqualTo(200);
-        }
-    }
-
-    @Test
     void wordsThatAreNotUnderstood() {
         assertThat(refused("fly")).contains("\"fly\" is not a command");
         assertThat(refused("serve", "--data")).contains("--data wants a value");

@@ -209,13 +209,24 @@ public final class ChargePathSolver {
         }
         residual = Math.abs(flow / demand(pressure[n]) - 1);
         limited = true;
-        if (pressure[n] > target * (1 + 1e-6)) {
+        boolean strangled = pressure[n] < pressure[0] && target >= pressure[0];
+        if (pressure[n] > target * (1 + 1e-6) || strangled) {
+            chokedAt = narrowest();
             throw noSolution();
         }
     }
 
+    /** @return index of the piece that loses most */
+    private int narrowest() {
+        int worst = 0;
+        for (int i = 1; i < n; i++) {
+            worst = pressure[i] - pressure[i + 1] > pressure[worst] - pressure[worst + 1] ? i : worst;
+        }
+        return worst;
+    }
+
     private EnthalpaFault noSolution() {
-        String where = chokedAt >= 0 ? "the air chokes in the " + path.elements().get(chokedAt).name() : "the path passes no air";
+        String where = chokedAt >= 0 ? "the air does not get through the " + path.elements().get(chokedAt).name() : "the path passes no air";
         flow = 0;
         return EnthalpaFault.of(FaultKind.NO_SOLUTION, "/boost_kPa", "boost", "%.0f kPa".formatted(point.boost() / 1000), where,
                 "Give that piece a larger bore, or ask for less boost or engine speed.");

@@ -4,6 +4,7 @@ import io.enthalpa.core.fault.EnthalpaFault;
 import java.net.URI;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.converter.HttpMessageNotReadableException;
@@ -40,6 +41,11 @@ class ProblemAdvice {
     @ExceptionHandler
     ProblemDetail unreadable(HttpMessageNotReadableException unreadable) {
         return problem(HttpStatus.BAD_REQUEST, "unreadable", "Not readable", "The request is not the JSON it should be.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail mistyped(TypeMismatchException mistyped) {
+        return problem(HttpStatus.BAD_REQUEST, "unreadable", "Not readable", "\"" + mistyped.getValue() + "\" is not what belongs in this address.");
     }
 
     @ExceptionHandler

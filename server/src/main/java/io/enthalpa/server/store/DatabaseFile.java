@@ -8,9 +8,11 @@ import java.sql.DriverManager;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
+import java.util.Arrays;
 import org.flywaydb.core.Flyway;
 import org.flywaydb.core.api.FlywayException;
-import org.flywaydb.core.api.exception.FlywayValidateException;
+import org.flywaydb.core.api.MigrationInfo;
+import org.flywaydb.core.api.MigrationState;
 
 /** The database file of a data folder, and the plain words for what can be wrong with it. Nothing here changes a file it does not own. */
 final class DatabaseFile {
@@ -66,12 +68,10 @@ final class DatabaseFile {
     }
 
     void migrate(Flyway flyway) {
-        try {
-            flyway.validate();
-        } catch (FlywayValidateException pendingOrLater) {
-            if (pendingOrLater.getMessage().contains("not resolved locally")) {
-                throw new StartFault("the builds in " + folder + " were written by a later Enthalpa; they were left as they are. Update this one.");
-            }
+        boolean later = Arrays.stream(flyway.info().all()).map(MigrationInfo::getState)
+                .anyMatch(state -> state == MigrationState.FUTURE_SUCCESS || state == MigrationState.FUTURE_FAILED);
+        if (later) {
+            throw new StartFault("the builds in " + folder + " were written by a later Enthalpa; they were left as they are. Update this one.");
         }
         try {
             flyway.migrate();
