@@ -154,10 +154,5 @@ td {
 .ways button {
   padding: 7px 0 7px 14px;
   font-weight: 500;
-  opacity: 0.75;
-}
-.ways button:hover,
-.ways button:focus-visible {
-  opacity: 1;
 }
 </style>

@@ -49,12 +49,15 @@ export const useBuild = defineStore('build', () => {
   const failure = ref('')
   const notice = ref('')
   const saving = ref(false)
+  const working = ref(0)
   const unsaved = shallowRef<Unsaved>()
   let asked = 0
   let lastGood: BuildDocument | undefined
   let retry: ReturnType<typeof setTimeout> | undefined
   let savingNow: Promise<void> = Promise.resolve()
 
+  /** Nothing is being computed and nothing is waiting to be saved. */
+  const settled = computed(() => working.value === 0 && !saving.value && !unsaved.value)
   const option = computed(() => document.value?.options.find((o) => o.letter === letter.value))
   const optionIndex = computed(() => document.value?.options.findIndex((o) => o.letter === letter.value) ?? -1)
   const answer = computed(() => answers.value[letter.value])
@@ -133,6 +136,15 @@ export const useBuild = defineStore('build', () => {
   }
 
   async function replace(next: BuildDocument, change: string, letters?: string[]): Promise<Outcome> {
+    working.value++
+    try {
+      return await exchange(next, change, letters)
+    } finally {
+      working.value--
+    }
+  }
+
+  async function exchange(next: BuildDocument, change: string, letters?: string[]): Promise<Outcome> {
     const were = answers.value
     document.value = next
     failure.value = ''
@@ -228,6 +240,15 @@ export const useBuild = defineStore('build', () => {
   }
 
   async function travel(way: 'undo' | 'redo'): Promise<void> {
+    working.value++
+    try {
+      await step(way)
+    } finally {
+      working.value--
+    }
+  }
+
+  async function step(way: 'undo' | 'redo'): Promise<void> {
     await savingNow
     if (!state.value || !state.value[way]) return
     const what = state.value[way]
@@ -278,6 +299,6 @@ export const useBuild = defineStore('build', () => {
 
   return {
     catalogue, state, document, answers, answer, option, optionIndex, letter, against, ghost, ghostMode, before, conflict, offline,
-    failure, notice, saving, unsaved, ready, open, edit, replace, travel, choose, addOption, removeOption, keepMine, takeTheirs,
+    failure, notice, saving, settled, unsaved, ready, open, edit, replace, travel, choose, addOption, removeOption, keepMine, takeTheirs,
   }
 })

@@ -90,7 +90,7 @@ onKeyStroke((event) => {
     <p>{{ broken }}</p>
     <p><RouterLink to="/">Back to all builds</RouterLink></p>
   </div>
-  <div v-else-if="build.document && build.option && build.catalogue" class="build">
+  <div v-else-if="build.document && build.option && build.catalogue" class="build" :data-settled="build.settled">
     <TopBar @shortcuts="shortcuts = true" />
     <div class="spine">
       <ChargeLine

@@ -131,7 +131,9 @@ const items = computed<MenuItem[]>(() => [
   color: var(--ink-2);
 }
 .tools button {
+  min-width: 28px;
   padding: 0 8px;
+  text-align: center;
   white-space: nowrap;
 }
 .tools button:hover:not(:disabled) {

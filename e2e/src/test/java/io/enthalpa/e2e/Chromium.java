@@ -1,0 +1,27 @@
+package io.enthalpa.e2e;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+
+/** Debian's Chromium, headless. */
+final class Chromium implements AutoCloseable {
+    private final Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final Browser browser = playwright.chromium().launch(new BrowserType.LaunchOptions()
+            .setExecutablePath(Path.of("/usr/bin/chromium"))
+            .setArgs(List.of("--no-sandbox", "--disable-dev-shm-usage", "--disable-quic", "--no-first-run", "--disable-background-networking",
+                    "--disable-component-update", "--disable-sync")));
+
+    Browser browser() {
+        return browser;
+    }
+
+    @Override
+    public void close() {
+        browser.close();
+        playwright.close();
+    }
+}

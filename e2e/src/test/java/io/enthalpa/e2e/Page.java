@@ -1,0 +1,139 @@
+package io.enthalpa.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Browser;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.regex.Pattern;
+
+/** A window on the program that remembers every console error and every request that leaves the program. */
+final class Page {
+    private final com.microsoft.playwright.Page page;
+    private final String address;
+    private final List<String> wrong = new CopyOnWriteArrayList<>();
+    private boolean serverMayBeAway;
+
+    private Page(com.microsoft.playwright.Page page, String address) {
+        this.page = page;
+        this.address = address;
+        page.onConsoleMessage(message -> {
+            boolean expected = message.text().contains("409") || message.text().contains("422") || serverMayBeAway && message.text().contains("ERR_");
+            if (message.type().equals("error") && !expected) {
+                wrong.add("console: " + message.text());
+            }
+        });
+        page.onPageError(error -> wrong.add("error: " + error));
+        page.onRequest(request -> {
+            if (!request.url().startsWith(address) && !request.url().startsWith("data:")) {
+                wrong.add("outside request: " + request.url());
+            }
+        });
+    }
+
+    static Page in(BrowserContext context, String address) {
+        return new Page(context.newPage(), address);
+    }
+
+    static Page alone(Browser browser, String address, int width, int height) {
+        return in(browser.newContext(new Browser.NewContextOptions().setViewportSize(width, height)), address);
+    }
+
+    com.microsoft.playwright.Page raw() {
+        return page;
+    }
+
+    Page open(String path) {
+        page.navigate(address + path);
+        return this;
+    }
+
+    /** Opens a fresh copy of a demo build, so that tests do not meet in one. */
+    Page openBuild(String name) {
+        open("/");
+        PlaywrightAssertions.assertThat(page.getByText("Builds").first()).isVisible();
+        Object id = page.evaluate("""
+                async name => {
+                  const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]
+                  const all = await (await fetch('/api/builds')).json()
+                  const original = all.filter(b => b.document.name === name).sort((a, b) => a.id - b.id)[0]
+                  const made = await fetch('/api/builds', { method: 'POST', body: JSON.stringify(original.document),
+                    headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token } })
+                  return (await made.json()).id
+                }""", name);
+        return openBuild(((Number) id).longValue());
+    }
+
+    Page openBuild(long id) {
+        open("/build/" + id + "/endurance");
+        PlaywrightAssertions.assertThat(page.locator("[data-station]").first()).isVisible();
+        return this;
+    }
+
+    Page surface(String name) {
+        Locator link = page.getByRole(AriaRole.NAVIGATION, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Surfaces"))
+                .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name));
+        link.click();
+        PlaywrightAssertions.assertThat(link).hasAttribute("aria-current", "page");
+        return this;
+    }
+
+    /** The headline of the verdict. */
+    Locator verdict() {
+        return page.locator("aside h1");
+    }
+
+    Page option(String letter) {
+        page.getByRole(AriaRole.NAVIGATION, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Options"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + letter))).click();
+        return this;
+    }
+
+    Locator field(String name) {
+        return page.getByLabel(name, new com.microsoft.playwright.Page.GetByLabelOptions().setExact(true));
+    }
+
+    Page type(String field, String text) {
+        field(field).fill(text);
+        field(field).press("Enter");
+        return this;
+    }
+
+    /** The text under the plumb line of a station: figure, change, name, pressure. */
+    Locator station(int index) {
+        return page.locator("[data-station='" + index + "']");
+    }
+
+    Locator button(String name) {
+        return page.getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    /** Waits until everything is computed and kept by the server. */
+    Page saved() {
+        PlaywrightAssertions.assertThat(page.locator("[data-settled='true']")).isVisible();
+        return this;
+    }
+
+    Page letServerBeAway() {
+        serverMayBeAway = true;
+        return this;
+    }
+
+    /** The build number in the address. */
+    long build() {
+        return Long.parseLong(page.url().replaceAll(".*/build/(\\d+)/.*", "$1"));
+    }
+
+    /** The build file that the page would save. */
+    String file() {
+        return page.request().get(address + "/api/builds/" + build() + "/file").text();
+    }
+
+    void assertNothingWrong() {
+        assertThat(wrong).isEmpty();
+    }
+}

@@ -1,0 +1,303 @@
+package io.enthalpa.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** The screen in a real browser, its numbers against the core's own answer for the file that the screen saves. */
+class ScreenIT {
+    @TempDir
+    static Path folder;
+    private static Chromium chromium;
+    private static RunningProgram program;
+    private Page page;
+
+    @BeforeAll
+    static void launch() throws IOException {
+        chromium = new Chromium();
+        program = RunningProgram.demo(Files.createTempDirectory(folder, "store"), 0);
+    }
+
+    @AfterAll
+    static void quit() {
+        chromium.close();
+        program.close();
+    }
+
+    @BeforeEach
+    void open() {
+        page = Page.alone(chromium.browser(), program.address(), 1280, 800);
+    }
+
+    @AfterEach
+    void close() {
+        page.raw().context().close();
+    }
+
+    @Test
+    void typedBoreChangesTheLineItsGhostAndTheChange() {
+        page.openBuild("Pass Van").surface("Pipes");
+        Expected before = Expected.of(page.file(), "C");
+        assertThat(page.station(2)).containsText(before.figure(2));
+        page.type("hot pipe bore", "2 1/2 in").saved();
+        Expected after = Expected.of(page.file(), "C");
+        assertThat(page.field("hot pipe bore")).hasValue("63.5 mm");
+        assertThat(page.station(2)).containsText(after.figure(2));
+        assertThat(page.station(2)).containsText(Expected.change(after.celsius(2) - before.celsius(2)));
+        assertThat(page.station(2)).containsText(after.pressure(2));
+        assertThat(page.raw().getByText("before: hot pipe bore 51 mm → 63.5 mm")).isVisible();
+        assertThat(page.raw().locator("path.ghost")).isVisible();
+        assertThat(after.loss(2)).isLessThan(before.loss(2));
+        page.assertNothingWrong();
+    }
+
+    @Test
+    void boostChangesPressureTemperatureAndTime() {
+        page.openBuild("Pass Van").surface("Brief");
+        double before = Expected.of(page.file(), "C").worst();
+        page.type("boost", "1.7 bar").saved();
+        Expected after = Expected.of(page.file(), "C");
+        assertThat(page.field("boost")).hasValue("170 kPa");
+        assertThat(page.station(6)).containsText(after.pressure(6));
+        assertThat(page.station(2)).containsText(after.figure(2));
+        assertThat(after.worst()).isGreaterThan(before);
+        assertThat(page.verdict()).containsText(String.format("%.0f °C", after.worst()));
+        page.assertNothingWrong();
+    }
+
+    @Test
+    void coreSizeChangesTheAnswerOfAWaterCooledBuildToo() {
+        page.openBuild("Juniper").surface("Core");
+        double before = Expected.of(page.file(), "B").celsius(4);
+        page.type("core depth", "5 1/4\"").saved();
+        Expected after = Expected.of(page.file(), "B");
+        assertThat(page.field("core depth")).hasValue("133.35 mm");
+        assertThat(page.station(4)).containsText(after.figure(4));
+        assertThat(page.station(4)).containsText(Expected.change(after.celsius(4) - before));
+        page.assertNothingWrong();
+    }
+
+    @Test
+    void staleEditFromASecondWindowIsNotLost() {
+        page.openBuild("Pass Van").surface("Pipes");
+        Page second = Page.in(page.raw().context(), program.address()).open(page.raw().url().replace(program.address(), ""));
+        assertThat(second.field("cold pipe bore")).hasValue("57 mm");
+        page.type("cold pipe bore", "63").saved();
+        second.type("hot pipe bore", "57 mm");
+        assertThat(second.raw().getByText("This build was changed in another window")).isVisible();
+        assertThat(second.raw().getByText("cold pipe bore 57 mm → 63 mm").first()).isVisible();
+        second.button("Go on with mine").click();
+        second.saved();
+        assertThat(second.field("hot pipe bore")).hasValue("57 mm");
+        second.button("Undo").click();
+        assertThat(second.field("cold pipe bore")).hasValue("63 mm");
+        assertThat(second.field("hot pipe bore")).hasValue("51 mm");
+        String history = page.raw().request().get(program.address() + "/api/builds/" + page.build() + "/revisions").text();
+        assertThat(history).contains("cold pipe bore 57 mm → 63 mm").contains("hot pipe bore 51 mm → 57 mm");
+        page.assertNothingWrong();
+        second.assertNothingWrong();
+    }
+
+    @Test
+    void theirsCanBeTakenAndMineBroughtBack() {
+        page.openBuild("Pass Van").surface("Pipes");
+        Page second = Page.in(page.raw().context(), program.address()).open(page.raw().url().replace(program.address(), ""));
+        assertThat(second.field("cold pipe bore")).hasValue("57 mm");
+        page.type("cold pipe bore", "63").saved();
+        second.type("cold pipe bore", "70");
+        second.button("Go on with theirs").click();
+        assertThat(second.field("cold pipe bore")).hasValue("63 mm");
+        second.button("Redo").click();
+        assertThat(second.field("cold pipe bore")).hasValue("70 mm");
+        second.assertNothingWrong();
+    }
+
+    @ParameterizedTest
+    @CsvSource(delimiter = '|', value = {
+        "12 psi | \"psi\" does not measure bore. Use mm, cm, m, in, ft.",
+        "'' | Bore is empty. Give a value from 10 mm to 400 mm.",
+        "-63 | Bore is −63 mm; it must lie between 10 mm and 400 mm.",
+        "1e30 | it must lie between 10 mm and 400 mm.",
+        "wide | \"wide\" is not a number.",
+        "130 | at least 0.7 times the bore"})
+    void badNumberIsRefusedWhereItStandsAndNothingIsHarmed(String text, String words) {
+        page.openBuild("Pass Van").surface("Pipes");
+        String before = page.file();
+        String line = page.station(2).textContent();
+        page.type("cold pipe bore", text);
+        assertThat(page.raw().getByRole(AriaRole.ALERT).first()).containsText(words);
+        assertThat(page.field("cold pipe bore")).hasValue(text);
+        assertThat(page.station(2)).hasText(line);
+        assertThat(page.file()).isEqualTo(before);
+        page.field("cold pipe bore").press("Escape");
+        assertThat(page.field("cold pipe bore")).hasValue("57 mm");
+        page.assertNothingWrong();
+    }
+
+    @Test
+    void strangledPathSaysSoAndTheLastGoodAnswerStaysMarkedAsOld() {
+        page.openBuild("Juniper").surface("Pipes");
+        page.button("Take out bend 1 of transfer pipe").click();
+        assertThat(page.raw().getByText("no bends")).isVisible();
+        page.type("transfer pipe bore", "10 mm");
+        assertThat(page.raw().getByText("No answer for this.")).isVisible();
+        assertThat(page.raw().getByRole(AriaRole.ALERT).first()).containsText("transfer pipe");
+        assertThat(page.raw().getByText("last good answer")).isVisible();
+        page.button("Undo").click();
+        assertThat(page.raw().getByText("last good answer")).not().isVisible();
+        page.assertNothingWrong();
+    }
+
+    @Test
+    void optionsStandSideBySideOnTheSameDuty() {
+        page.openBuild("Pass Van");
+        page.raw().getByRole(AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Side by side")).click();
+        Locator worst = page.raw().getByRole(AriaRole.ROW, new com.microsoft.playwright.Page.GetByRoleOptions().setName(Pattern.compile("worst intake")));
+        for (String option : new String[] {"A", "B", "C"}) {
+            assertThat(worst).containsText(Expected.decimal(Expected.of(page.file(), option).worst()));
+        }
+        page.option("A");
+        assertThat(page.verdict()).containsText("The ECU pulls timing");
+        assertThat(page.station(6)).containsText(Expected.of(page.file(), "A").figure(6));
+        page.assertNothingWrong();
+    }
+
+    @Test
+    void tryMakesAnOptionThatKeepsItsPromise() {
+        page.openBuild("Pass Van");
+        double before = Expected.of(page.file(), "C").worst();
+        Locator first = page.raw().locator("aside tbody tr").first();
+        assertThat(first).isVisible();
+        String promise = first.locator("td").nth(1).textContent().replace('−', '-').replaceAll("[^0-9.+-]", "");
+        first.getByRole(AriaRole.BUTTON).click();
+        assertThat(page.raw().getByRole(AriaRole.NAVIGATION, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Options"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^D")))).isVisible();
+        page.saved();
+        assertThat(Expected.decimal(Expected.of(page.file(), "D").worst() - before)).isEqualTo(promise);
+        page.assertNothingWrong();
+    }
+
+    @Test
+    void unitsAndThemeSwitchAtOnceAndStay() {
+        page.openBuild("Pass Van").surface("Pipes");
+        page.raw().keyboard().press("u");
+        assertThat(page.field("cold pipe bore")).hasValue("2.244 in");
+        assertThat(page.station(2)).containsText(Expected.of(page.file(), "C").fahrenheit(2));
+        page.type("cold pipe bore", "2.5").saved();
+        assertThat(page.file()).contains("\"bore_mm\" : 63.5");
+        page.raw().keyboard().press("Escape");
+        page.raw().locator("body").press("d");
+        assertThat(page.raw().locator("html")).hasAttribute("data-theme", "dark");
+        page.raw().reload();
+        assertThat(page.field("cold pipe bore")).hasValue("2.5 in");
+        assertThat(page.raw().locator("html")).hasAttribute("data-theme", "dark");
+        page.assertNothingWrong();
+    }
+
+    @Test
+    void everythingIsReachedByKeyboard() {
+        page.openBuild("Pass Van");
+        page.raw().keyboard().press("2");
+        assertThat(page.field("core width")).isVisible();
+        page.raw().keyboard().press("1");
+        assertThat(page.field("displacement")).isVisible();
+        page.raw().locator("[data-piece='0']").focus();
+        for (int i = 0; i < 4; i++) {
+            page.raw().keyboard().press("ArrowRight");
+        }
+        page.raw().keyboard().press("Enter");
+        assertThat(page.field("cold pipe bore")).isVisible();
+        page.raw().locator("body").press("?");
+        assertThat(page.raw().getByRole(AriaRole.DIALOG)).containsText("undo, also from earlier days");
+        page.raw().keyboard().press("Escape");
+        page.raw().locator("body").press("4");
+        Locator cursor = page.raw().getByRole(AriaRole.SLIDER);
+        String at = cursor.getAttribute("aria-valuenow");
+        cursor.press("ArrowRight");
+        assertThat(cursor).not().hasAttribute("aria-valuenow", at);
+        page.raw().locator("body").press("Shift+A");
+        assertThat(page.raw()).hasURL(Pattern.compile("option=A"));
+        page.assertNothingWrong();
+    }
+
+    @Test
+    void dutyIsEditedAsATable() {
+        page.openBuild("Pass Van").surface("Brief");
+        page.type("duty row 3 boost", "20 psi").saved();
+        assertThat(page.file()).contains("\"boost_kPa\" : 137.895");
+        page.type("duty row 3 time", "300 s");
+        assertThat(page.raw().getByRole(AriaRole.ALERT).first()).containsText("later than the row above");
+        page.field("duty row 3 time").press("Escape");
+        page.button("Add a row after row 1").click();
+        assertThat(page.field("duty row 2 time")).hasValue("3 s");
+        page.button("Take out row 2").click();
+        assertThat(page.field("duty row 2 time")).hasValue("6 s");
+        page.assertNothingWrong();
+    }
+
+    @Test
+    void buildFileGoesOutAndComesIn() throws IOException {
+        page.openBuild("Juniper");
+        Path file = Files.writeString(folder.resolve("juniper-copy.json"), page.file().replace("\"Juniper\"", "\"Juniper copy\""));
+        page.open("/");
+        page.raw().setInputFiles("input[type=file]", file);
+        assertThat(page.raw().getByText("Juniper copy", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true)).first()).isVisible();
+        page.open("/");
+        page.raw().setInputFiles("input[type=file]", Files.writeString(folder.resolve("cut.json"), Files.readString(file).substring(0, 400)));
+        assertThat(page.raw().getByRole(AriaRole.ALERT)).containsText("it ends in the middle");
+        page.button("New build").click();
+        assertThat(page.field("displacement")).hasValue("2 L");
+        page.assertNothingWrong();
+    }
+
+    @Test
+    void commandLineAnswersTheFileAsTheScreenDoes() throws Exception {
+        page.openBuild("Pass Van").surface("Core").type("face air share", "30").saved();
+        Path file = Files.writeString(folder.resolve("van.json"), page.file());
+        RunningProgram.Outcome solved = RunningProgram.run("solve", file.toString(), "--option", "C", "--table");
+        assertThat(solved.status()).isZero();
+        String figure = page.station(6).locator(".big").textContent().replace("°", "");
+        assertThat(solved.printed()).containsPattern("plenum\\s+" + figure.replace(".", "\\."));
+        RunningProgram.Outcome soaked = RunningProgram.run("soak", file.toString(), "--option", "C", "--table");
+        assertThat(soaked.printed()).contains(Expected.decimal(Expected.of(page.file(), "C").worst()));
+        RunningProgram.Outcome second = RunningProgram.run("serve", "--data", folder.resolve("none").toString(),
+                "--port", String.valueOf(program.port()));
+        assertThat(second.status()).isEqualTo(2);
+        assertThat(second.printed()).contains("port " + program.port() + " is taken");
+    }
+
+    @ParameterizedTest
+    @CsvSource({"light,1280,800", "dark,1024,768"})
+    void viewsHaveNoAccessibilityFaultAndNoSidewaysScroll(String theme, int width, int height) throws IOException {
+        page = Page.alone(chromium.browser(), program.address(), width, height);
+        page.raw().addInitScript("localStorage.setItem('enthalpa.theme', '" + theme + "')");
+        String axe = Files.readString(Path.of("../web/node_modules/axe-core/axe.min.js"));
+        page.openBuild("Juniper");
+        String base = page.raw().url().replace(program.address(), "").replaceAll("/endurance.*", "");
+        for (String view : new String[] {"/", base + "/brief", base + "/core", base + "/pipes", base + "/endurance"}) {
+            page.open(view);
+            assertThat(page.raw().locator(view.equals("/") ? ".says i" : "aside h1").first()).isVisible();
+            page.raw().evaluate("script => { const tag = (0, eval)(script); return tag === undefined }", axe);
+            Object faults = page.raw().evaluate("""
+                    async () => (await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag22aa'] })).violations
+                      .map(v => v.id + ': ' + v.nodes.map(n => n.target + ' ' + n.failureSummary).slice(0, 3).join(' | '))""");
+            assertThat((java.util.List<?>) faults).as(view).isEmpty();
+            Object sideways = page.raw().evaluate("() => document.documentElement.scrollWidth - document.documentElement.clientWidth");
+            assertThat(sideways).as(view).isEqualTo(0);
+        }
+    }
+}
