@@ -62,6 +62,26 @@ describe('the build on screen', () => {
     expect(api.preview).toHaveBeenLastCalledWith(expect.anything(), ['B'])
   })
 
+  it('keeps the order of edits whichever answer comes back first', async () => {
+    const saved: number[] = []
+    vi.spyOn(api, 'save').mockImplementation(async (_, revision, doc, change) => {
+      saved.push(doc.options[1]!.boost_kPa)
+      return state(revision + 1, doc, change)
+    })
+    const build = await opened()
+    vi.mocked(api.preview).mockImplementationOnce(async (doc, letters) => {
+      await new Promise((done) => setTimeout(done, 30))
+      return answersFor(doc, letters)
+    })
+    const slow = build.edit([{ pointer: '/options/1/boost_kPa', value: 100 }], 'to 100')
+    const quick = build.edit([{ pointer: '/options/1/boost_kPa', value: 120 }], 'to 120')
+    await Promise.all([slow, quick])
+    await settle()
+    expect(saved.at(-1)).toBe(120)
+    expect(build.answer?.steady?.stations[2]!.temperature_C).toBe(120)
+    expect(build.state?.document.options[1]!.boost_kPa).toBe(120)
+  })
+
   it('leaves everything as it was when an edit is refused', async () => {
     const save = vi.spyOn(api, 'save')
     const build = await opened()

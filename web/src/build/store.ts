@@ -51,7 +51,7 @@ export const useBuild = defineStore('build', () => {
   const saving = ref(false)
   const working = ref(0)
   const unsaved = shallowRef<Unsaved>()
-  let asked = 0
+  let turn: Promise<unknown> = Promise.resolve()
   let lastGood: BuildDocument | undefined
   let retry: ReturnType<typeof setTimeout> | undefined
   let savingNow: Promise<void> = Promise.resolve()
@@ -69,6 +69,19 @@ export const useBuild = defineStore('build', () => {
     const other = against.value && against.value !== letter.value ? answers.value[against.value] : undefined
     return other?.steady ? { answer: other, label: other.option } : undefined
   })
+
+  /**
+   * One thing after the other: an edit starts from what the edit before it left, and is saved after it, however quickly they
+   * are typed and whichever answer comes back first.
+   */
+  function inTurn<A extends unknown[], R>(act: (...args: A) => Promise<R>): (...args: A) => Promise<R> {
+    return (...args) => {
+      working.value++
+      const mine = turn.then(() => act(...args)).finally(() => working.value--)
+      turn = mine.catch(() => undefined)
+      return mine
+    }
+  }
 
   async function ready(): Promise<void> {
     if (!catalogue.value) catalogue.value = new Catalogue(await api.fields())
@@ -118,9 +131,7 @@ export const useBuild = defineStore('build', () => {
   }
 
   async function answerAll(doc: BuildDocument, letters?: string[]): Promise<void> {
-    const ticket = ++asked
     const result = await api.preview(doc, letters)
-    if (ticket !== asked) return
     const fresh: Answers = letters ? { ...answers.value } : {}
     for (const a of result.answers) fresh[a.option] = a
     answers.value = fresh
@@ -136,15 +147,6 @@ export const useBuild = defineStore('build', () => {
   }
 
   async function replace(next: BuildDocument, change: string, letters?: string[]): Promise<Outcome> {
-    working.value++
-    try {
-      return await exchange(next, change, letters)
-    } finally {
-      working.value--
-    }
-  }
-
-  async function exchange(next: BuildDocument, change: string, letters?: string[]): Promise<Outcome> {
     const were = answers.value
     document.value = next
     failure.value = ''
@@ -201,7 +203,7 @@ export const useBuild = defineStore('build', () => {
   async function again(): Promise<void> {
     save()
     await savingNow
-    if (!offline.value && document.value) await answerAll(document.value).catch(() => undefined)
+    if (!offline.value && document.value) await inTurn(answerAll)(document.value).catch(() => undefined)
   }
 
   /** Lays my document over theirs: theirs stays in the history. */
@@ -240,15 +242,6 @@ export const useBuild = defineStore('build', () => {
   }
 
   async function travel(way: 'undo' | 'redo'): Promise<void> {
-    working.value++
-    try {
-      await step(way)
-    } finally {
-      working.value--
-    }
-  }
-
-  async function step(way: 'undo' | 'redo'): Promise<void> {
     await savingNow
     if (!state.value || !state.value[way]) return
     const what = state.value[way]
@@ -299,6 +292,13 @@ export const useBuild = defineStore('build', () => {
 
   return {
     catalogue, state, document, answers, answer, option, optionIndex, letter, against, ghost, ghostMode, before, conflict, offline,
-    failure, notice, saving, settled, unsaved, ready, open, edit, replace, travel, choose, addOption, removeOption, keepMine, takeTheirs,
+    failure, notice, saving, settled, unsaved, ready, choose,
+    open: inTurn(open),
+    edit: inTurn(edit),
+    travel: inTurn(travel),
+    addOption: inTurn(addOption),
+    removeOption: inTurn(removeOption),
+    keepMine: inTurn(keepMine),
+    takeTheirs: inTurn(takeTheirs),
   }
 })

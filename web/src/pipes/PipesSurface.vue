@@ -162,6 +162,10 @@ td {
 .num {
   text-align: right;
   padding: 4px;
+  white-space: nowrap;
+}
+th {
+  white-space: nowrap;
 }
 .none {
   padding: 8px 4px;
