@@ -1,0 +1,59 @@
+package io.enthalpa.e2e;
+
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.function.Consumer;
+
+/**
+ * Takes the pictures of docs/screenshots from the demo builds, by hand after a view has changed:
+ * {@code mvn -P screenshots -DskipTests verify}.
+ */
+public final class Screenshots {
+    private final Chromium chromium;
+    private final RunningProgram program;
+    private final Path folder;
+
+    private Screenshots(Chromium chromium, RunningProgram program, Path folder) {
+        this.chromium = chromium;
+        this.program = program;
+        this.folder = folder;
+    }
+
+    /** @param args the folder to write to */
+    public static void main(String[] args) throws IOException {
+        try (Chromium chromium = new Chromium(); RunningProgram program = RunningProgram.demo(Files.createTempDirectory("shots"), 0)) {
+            new Screenshots(chromium, program, Path.of(args[0])).takeAll();
+        }
+    }
+
+    private void takeAll() {
+        long van = 2;
+        long juniper = 1;
+        take("home", 1280, 800, "light", page -> page.open("/"));
+        take("endurance", 1280, 800, "light", page -> page.openBuild(van));
+        take("endurance-water", 1280, 800, "light", page -> page.openBuild(juniper));
+        take("core", 1280, 800, "light", page -> page.openBuild(van).surface("Core"));
+        take("core-dark", 1280, 800, "dark", page -> page.openBuild(juniper).surface("Core"));
+        take("brief", 1280, 800, "light", page -> page.openBuild(van).surface("Brief"));
+        take("side-by-side", 1280, 800, "dark", page -> {
+            page.openBuild(van);
+            page.raw().getByRole(AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Side by side")).click();
+            page.raw().keyboard().press("u");
+        });
+        take("workshop-1024", 1024, 768, "dark", page -> page.openBuild(van));
+        // Last, for it changes the build.
+        take("pipes", 1280, 800, "light", page -> page.openBuild(van).surface("Pipes").type("hot pipe bore", "2 1/2 in").saved());
+    }
+
+    private void take(String name, int width, int height, String theme, Consumer<Page> steps) {
+        Page page = Page.alone(chromium.browser(), program.address(), width, height);
+        page.raw().addInitScript("localStorage.setItem('enthalpa.theme', '" + theme + "')");
+        steps.accept(page);
+        // The changes worth trying come last.
+        page.raw().waitForTimeout(4000);
+        page.raw().screenshot(new com.microsoft.playwright.Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+        page.raw().context().close();
+    }
+}
