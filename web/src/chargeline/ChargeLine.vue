@@ -5,7 +5,7 @@ import type { SteadyView } from '../api/client'
 import type { BuildOption, CorePiece } from '../document/types'
 import { change, figure, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
-import { ridge, type PieceShape } from './geometry'
+import { ridge, sameStation, type PieceShape } from './geometry'
 import WaterRidge from './WaterRidge.vue'
 
 const props = defineProps<{
@@ -14,6 +14,8 @@ const props = defineProps<{
   ghost?: SteadyView
   ghostLabel?: string
   chosen?: number
+  /** The operating point that the line is drawn for, in two short lines. */
+  point: [string, string]
 }>()
 const emit = defineEmits<{ pick: [piece: number] }>()
 
@@ -26,14 +28,14 @@ const water = computed(() => props.steady.core?.cooledBy === 'water')
 const ground = 158
 const height = computed(() => (water.value ? 280 : 212))
 const shape = computed(() =>
-  ridge(props.steady, { width: wide.value, left: 62, right: wide.value - 44, top: 12, bottom: ground - 4, thickest: 32, system: settings.units }, props.ghost),
+  ridge(props.steady, props.option.path, { width: wide.value, left: 62, right: wide.value - 44, top: 12, bottom: ground - 4, thickest: 32, system: settings.units }, props.ghost),
 )
 const hovered = ref<number>()
 
 const stations = computed(() =>
   shape.value.plumbs.map((plumb, k) => {
     const s = props.steady.stations[plumb.index]!
-    const was = props.ghost?.stations[plumb.index]
+    const was = sameStation(props.steady, plumb.index, props.ghost)
     const t = figure(s.temperature_C, 'C', settings.units)
     const delta = was ? s.temperature_C - was.temperature_C : 0
     const pressure = was ? s.totalPressure_kPa - was.totalPressure_kPa : 0
@@ -53,10 +55,18 @@ const stations = computed(() =>
   }),
 )
 
+/** Width of a caption at its size and stretch, near enough to tell whether it fits. */
+const PX_PER_LETTER = 6.1
+
+/** A caption that does not fit over its piece gives up its price first, then itself. */
 const captions = computed(() =>
-  shape.value.pieces
-    .map((piece) => ({ piece, ...caption(piece) }))
-    .filter((c) => c.title && c.piece.x1 - c.piece.x0 > 120),
+  shape.value.pieces.flatMap((piece) => {
+    const c = caption(piece)
+    const room = piece.x1 - piece.x0 - 10
+    if (!c.title || (piece.kind !== 'core' && c.title.length * PX_PER_LETTER > room)) return []
+    const price = piece.kind === 'core' || (c.title.length + c.price.length + 1) * PX_PER_LETTER <= room ? c.price : ''
+    return [{ piece, ...c, price }]
+  }),
 )
 
 function caption(piece: PieceShape): { title: string; price: string; x: number; y: number } {
@@ -149,6 +159,8 @@ const tip = computed(() => {
           <text x="50" :y="t.y + 4" text-anchor="end">{{ figure(t.value, 'C', settings.units, 0).figure }}°</text>
         </template>
       </g>
+      <text class="point" x="62" y="17">{{ point[0] }}</text>
+      <text class="point" x="62" y="32">{{ point[1] }}</text>
       <line class="ground" :x1="56" :x2="wide - 40" :y1="ground" :y2="ground" />
       <g v-for="s in stations" :key="s.index">
         <line class="plumb" :x1="s.x" :x2="s.x" :y1="s.y" :y2="ground + 3" />
@@ -217,6 +229,10 @@ svg {
 .grid text {
   font-size: var(--s1);
   fill: var(--ink-3);
+}
+.point {
+  font-size: var(--s1);
+  fill: var(--ink-2);
 }
 .ground {
   stroke: var(--ink);

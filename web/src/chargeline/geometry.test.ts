@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { steadyView } from '../testing/steady'
-import { profile, ridge, spans } from './geometry'
+import type { Piece } from '../document/types'
+import { profile, ridge, sameStation, spans, weightOf } from './geometry'
 
+const path = ['filter', 'blower', 'pipe', 'core', 'pipe', 'plenum'].map((kind) => ({ kind, name: kind, length_mm: 1000 })) as unknown as Piece[]
 const frame = { width: 1280, left: 62, right: 1236, top: 12, bottom: 154, thickest: 32 }
 
 describe('the charge line', () => {
   it('fills the width without gaps', () => {
-    const places = spans(['filter', 'blower', 'pipe', 'core', 'pipe', 'plenum'], 62, 1236)
+    const places = spans(path.map(weightOf), 62, 1236)
     expect(places[0]![0]).toBe(62)
     expect(places.at(-1)![1]).toBeCloseTo(1236, 6)
     places.slice(1).forEach((p, i) => expect(p[0]).toBeCloseTo(places[i]![1], 9))
@@ -19,7 +21,7 @@ describe('the charge line', () => {
   })
 
   it('draws hot air higher than cold and stays inside its frame', () => {
-    const shape = ridge(steadyView([34, 38, 187, 187, 49, 49, 49]), frame)
+    const shape = ridge(steadyView([34, 38, 187, 187, 49, 49, 49]), path, frame)
     expect(shape.y(187)).toBeLessThan(shape.y(49))
     for (const piece of shape.pieces) {
       for (const share of [0, 0.5, 1]) {
@@ -30,21 +32,34 @@ describe('the charge line', () => {
   })
 
   it('is thick where the bore is wide', () => {
-    const shape = ridge(steadyView([34, 38, 187, 187, 49, 49, 49], [70, 70, 51, 51, 57, 63, 60]), frame)
+    const shape = ridge(steadyView([34, 38, 187, 187, 49, 49, 49], [70, 70, 51, 51, 57, 63, 60]), path, frame)
     expect(shape.pieces[2]!.half(0.5)).toBeLessThan(shape.pieces[4]!.half(0.5))
   })
 
   it('puts numbers at the ends and at every turn, apart from each other', () => {
-    const shape = ridge(steadyView([34, 38, 187, 187, 49, 49, 49]), frame)
+    const shape = ridge(steadyView([34, 38, 187, 187, 49, 49, 49]), path, frame)
     expect(shape.plumbs.map((p) => p.index)).toEqual([0, 2, 3, 4, 6])
     shape.plumbs.slice(1).forEach((p, i) => expect(p.x - shape.plumbs[i]!.x).toBeGreaterThan(80))
+  })
+
+  it('finds the same place in another answer by its name', () => {
+    const now = steadyView([34, 38, 187, 187, 49, 49, 49])
+    const bare = { ...now, stations: now.stations.filter((s) => s.name !== 'core out') }
+    expect(sameStation(now, 4, bare)).toBeUndefined()
+    expect(sameStation(now, 6, bare)?.name).toBe('plenum out')
+    expect(sameStation(now, 2, bare)?.name).toBe('turbo out')
+  })
+
+  it('gives a short pipe less room than a long one', () => {
+    const short = { ...path[2], length_mm: 80 } as Piece
+    expect(weightOf(short)).toBeLessThan(weightOf(path[2]!) / 2)
   })
 
   it('has a ghost only for the same pieces', () => {
     const now = steadyView([34, 38, 187, 187, 49, 49, 49])
     const was = steadyView([34, 38, 188, 188, 82, 82, 82])
-    expect(ridge(now, frame, was).ghost).not.toBe('')
-    expect(ridge(now, frame, was).ghostEnd).toBe(82)
-    expect(ridge(now, frame, { ...was, pieces: was.pieces.slice(1) }).ghost).toBe('')
+    expect(ridge(now, path, frame, was).ghost).not.toBe('')
+    expect(ridge(now, path, frame, was).ghostEnd).toBe(82)
+    expect(ridge(now, path, frame, { ...was, pieces: was.pieces.slice(1) }).ghost).toBe('')
   })
 })

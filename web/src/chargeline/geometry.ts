@@ -1,7 +1,8 @@
 import { extent, max } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import { area, line } from 'd3-shape'
-import type { SteadyView } from '../api/client'
+import type { SteadyView, StationView } from '../api/client'
+import type { Piece } from '../document/types'
 import { temperatureTicks, type UnitSystem } from '../quantity/catalogue'
 import { temperatureColour } from './colour'
 
@@ -59,8 +60,22 @@ export interface Ridge {
 }
 
 const SAMPLES = 24
-/** How much of the width a piece of each kind asks for. */
-const WEIGHT: Record<string, number> = { filter: 1, blower: 0.66, pipe: 3.2, core: 2, plenum: 1.1 }
+
+/** How much of the width a piece asks for: pipes by their length, the rest by kind. */
+export function weightOf(piece: Piece): number {
+  switch (piece.kind) {
+    case 'filter':
+      return 1
+    case 'blower':
+      return 0.66
+    case 'pipe':
+      return 0.9 + 2.4 * Math.min(piece.length_mm / 1000, 1)
+    case 'core':
+      return 2.2
+    case 'plenum':
+      return 1.1
+  }
+}
 
 /** @returns station temperatures between two ends of a piece: a rise in the blower, an approach in the core, straight elsewhere */
 export function profile(kind: string, from: number, to: number, share: number): number {
@@ -73,8 +88,7 @@ export function profile(kind: string, from: number, to: number, share: number): 
 }
 
 /** Places for the pieces across the frame, by weight. */
-export function spans(kinds: string[], left: number, right: number): [number, number][] {
-  const weights = kinds.map((k) => WEIGHT[k] ?? 1)
+export function spans(weights: number[], left: number, right: number): [number, number][] {
   const unit = (right - left) / weights.reduce((a, b) => a + b, 0)
   let x = left
   return weights.map((w) => {
@@ -85,9 +99,10 @@ export function spans(kinds: string[], left: number, right: number): [number, nu
 }
 
 /** The charge line as shapes: across the way of the air, up its temperature, thick its bore. */
-export function ridge(steady: SteadyView, frame: Frame, ghost?: SteadyView): Ridge {
+export function ridge(steady: SteadyView, path: Piece[], frame: Frame, ghost?: SteadyView): Ridge {
   const temperatures = steady.stations.map((s) => s.temperature_C)
-  const others = ghost?.stations.map((s) => s.temperature_C) ?? []
+  const alike = ghost && ghost.pieces.length === steady.pieces.length && ghost.pieces.every((p, i) => p.kind === steady.pieces[i]!.kind)
+  const others = alike ? ghost.stations.map((s) => s.temperature_C) : []
   const [low = 0, high = 100] = extent([...temperatures, ...others])
   const widest = max(steady.stations, (s) => s.bore_mm) ?? 60
   const px = frame.thickest / Math.max(widest, 60)
@@ -95,7 +110,7 @@ export function ridge(steady: SteadyView, frame: Frame, ghost?: SteadyView): Rid
     .domain([low - 4, Math.max(high, low + 30) + 4])
     .range([frame.bottom - frame.thickest / 2 - 2, frame.top + frame.thickest / 2])
   const kinds = steady.pieces.map((p) => p.kind)
-  const places = spans(kinds, frame.left, frame.right)
+  const places = spans(steady.pieces.map((_, i) => (path[i] ? weightOf(path[i]!) : 1)), frame.left, frame.right)
   const pieces = steady.pieces.map((piece, i): PieceShape => {
     const [x0, x1] = places[i]!
     const from = temperatures[i]!
@@ -129,9 +144,16 @@ export function ridge(steady: SteadyView, frame: Frame, ghost?: SteadyView): Rid
       const to = others[i + 1]
       return from === undefined || to === undefined ? undefined : y(profile(kinds[i]!, from, to, share))
     },
-    ghost: ghost ? ghostLine(ghost, kinds, places, y) : '',
+    ghost: alike ? ghostLine(ghost, places, y) : '',
     ghostEnd: others.at(-1),
   }
+}
+
+/** @returns the station of another answer that stands for the same place: by name, the last for the last */
+export function sameStation(steady: SteadyView, index: number, other?: SteadyView): StationView | undefined {
+  if (!other) return undefined
+  if (index === steady.stations.length - 1) return other.stations.at(-1)
+  return other.stations.find((s) => s.name === steady.stations[index]!.name)
 }
 
 /** Bore in px along a piece: pipes keep theirs, filter, blower and core lead from one bore to the next. */
@@ -178,8 +200,7 @@ function plumbs(steady: SteadyView, places: [number, number][], temperatures: nu
   return kept.map((i) => ({ index: i, x: at(i), y: y(temperatures[i]!) }))
 }
 
-function ghostLine(ghost: SteadyView, kinds: string[], places: [number, number][], y: (c: number) => number): string {
-  if (ghost.pieces.length !== kinds.length || ghost.pieces.some((p, i) => p.kind !== kinds[i])) return ''
+function ghostLine(ghost: SteadyView, places: [number, number][], y: (c: number) => number): string {
   const points: [number, number][] = []
   ghost.pieces.forEach((piece, i) => {
     const from = ghost.stations[i]!.temperature_C

@@ -19,19 +19,21 @@ const ghostName = computed(() => {
   return option ? `${option.letter} ${option.name}` : 'before the change'
 })
 
-/** The cursor starts at the worst moment and stays where the reader puts it. */
-const placed = ref(false)
+/** The cursor stands at the worst moment until the reader moves it. */
+const moved = ref(false)
 watch(
   soak,
   (s) => {
-    if (s && !placed.value) {
-      cursor.value = s.verdict.worstTime_s
-      placed.value = true
-    }
-    if (s) cursor.value = Math.min(cursor.value, s.length_s)
+    if (s) cursor.value = moved.value ? Math.min(cursor.value, s.length_s) : s.verdict.worstTime_s
   },
   { immediate: true },
 )
+
+function move(to: number): void {
+  moved.value = true
+  cursor.value = to
+}
+
 const views = [
   { key: 'trace', name: 'Trace' },
   { key: 'compare', name: 'Side by side' },
@@ -50,7 +52,7 @@ const views = [
     <template v-if="soak">
       <template v-if="view === 'trace'">
         <TraceChart
-          v-model:cursor="cursor"
+          :cursor="cursor"
           :soak="soak"
           :label="build.letter"
           :ghost="ghost"
@@ -58,6 +60,7 @@ const views = [
           :target="build.document!.targets.intake_C"
           :timing="build.document!.targets.timingPull_C"
           :show-core-in="showCoreIn"
+          @update:cursor="move"
         />
         <MetalField :soak="soak" :cursor="cursor" :cooled-by="build.answer?.steady?.core?.cooledBy ?? 'air'" />
       </template>

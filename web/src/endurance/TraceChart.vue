@@ -73,14 +73,14 @@ const moment = computed(() => {
     : 'engine off'
 })
 
-/** Labels of the two lines stand where the lines are furthest apart in the last two thirds. */
+/** Labels of the two lines stand where the lines are furthest apart in the last two thirds, clear of the cursor. */
 const labels = computed(() => {
   const t = trace.value
   const n = t.time_s.length
   let best = Math.floor(n * 0.6)
   let gap = -1
   for (let i = Math.floor(n * 0.35); i < n * 0.8; i++) {
-    if (!t.running[i]) continue
+    if (!t.running[i] || Math.abs(axis.value.x(t.time_s[i]!) - cursorX.value) < 74) continue
     const there = props.ghost ? valueAt(props.ghost, t.time_s[i]!) : t.intake_C[i]! + 10
     if (Math.abs(there - t.intake_C[i]!) > gap) {
       gap = Math.abs(there - t.intake_C[i]!)

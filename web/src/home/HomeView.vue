@@ -89,7 +89,7 @@ function day(when: string): string {
               <span>{{ b.document.summary }}</span>
               <small>{{ day(b.changedAt) }}, {{ b.change }}</small>
             </span>
-            <SmallRidge v-if="shown(b.id)?.steady" :steady="shown(b.id)!.steady!" class="ridge" />
+            <SmallRidge v-if="shown(b.id)?.steady" :steady="shown(b.id)!.steady!" :path="b.document.options.at(-1)!.path" class="ridge" />
             <span v-else class="ridge"></span>
             <span class="says">
               <span v-for="a in answers[b.id] ?? []" :key="a.option" class="one">

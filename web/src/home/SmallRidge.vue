@@ -3,13 +3,14 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref, useId } from 'vue'
 import type { SteadyView } from '../api/client'
 import { ridge } from '../chargeline/geometry'
+import type { Piece } from '../document/types'
 
-const props = defineProps<{ steady: SteadyView }>()
+const props = defineProps<{ steady: SteadyView; path: Piece[] }>()
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box)
 const id = useId()
 const HEIGHT = 96
-const shape = computed(() => ridge(props.steady, { width: width.value, left: 2, right: Math.max(width.value - 2, 120), top: 4, bottom: HEIGHT - 6, thickest: 18 }))
+const shape = computed(() => ridge(props.steady, props.path, { width: width.value, left: 2, right: Math.max(width.value - 2, 120), top: 4, bottom: HEIGHT - 6, thickest: 18 }))
 </script>
 
 <template>

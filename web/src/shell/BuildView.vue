@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { Offline } from '../api/client'
 import { useBuild } from '../build/store'
 import ChargeLine from '../chargeline/ChargeLine.vue'
+import { spoken } from '../quantity/catalogue'
 import { surfaces } from '../router'
 import { useSettings } from '../settings/store'
 import VerdictColumn from '../verdict/VerdictColumn.vue'
@@ -23,6 +24,10 @@ const shortcuts = ref(false)
 const chosen = ref<number>()
 
 const shown = computed(() => build.answer?.steady)
+const point = computed<[string, string]>(() => {
+  const load = build.document!.fullLoad
+  return ['held at full load', `${load.engineSpeed_rpm.toFixed(0)} rpm, ${spoken(load.roadSpeed_km_h, 'km_h', settings.units)}`]
+})
 /** The last answer stays in sight, marked as old, while the present one cannot be had. */
 const lastSteady = ref(shown.value)
 watch(shown, (s) => {
@@ -100,14 +105,14 @@ onKeyStroke((event) => {
         :ghost="build.ghost?.answer.steady"
         :ghost-label="build.ghost?.label"
         :chosen="chosen"
+        :point="point"
         :class="{ old: !shown }"
         @pick="pick"
       />
       <div v-else class="waiting">Solving the charge line</div>
-      <GhostChoice />
       <p v-if="lastSteady && !shown" class="old-mark">last good answer</p>
     </div>
-    <RuleNav />
+    <RuleNav><GhostChoice /></RuleNav>
     <main class="work">
       <RouterView />
       <VerdictColumn />

@@ -44,12 +44,11 @@ function option(letter: string): void {
 <style scoped>
 .ghost-choice {
   position: absolute;
-  right: 40px;
-  top: 6px;
+  right: 22px;
+  top: 7px;
   display: flex;
   align-items: center;
   gap: 4px;
-  font-size: var(--s1);
   color: var(--ink-2);
 }
 .dash {
@@ -57,7 +56,7 @@ function option(letter: string): void {
   border-top: 1.4px dashed var(--ink-2);
 }
 button {
-  padding: 1px 6px;
+  padding: 4px 7px;
   color: var(--blue);
   max-width: 340px;
   overflow: hidden;

@@ -33,6 +33,7 @@ const half = (i: number) => i % 5 === 0
     >
       {{ s.name }}<kbd>{{ i + 1 }}</kbd>
     </RouterLink>
+    <slot />
   </nav>
 </template>
 

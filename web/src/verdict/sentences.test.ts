@@ -20,12 +20,13 @@ describe('verdicts', () => {
     expect(headline(verdict({ outcome: 'PULLS_TIMING', worst_C: 82, firstOverTiming_s: 31 }), document, 'metric')).toBe(
       'The ECU pulls timing after 0:31; it reaches 82 °C.',
     )
+    expect(headline(verdict({ limitedFrom_s: 12 }), document, 'metric')).toBe('Holds 52 °C to the end, but the blower falls short of the boost.')
     expect(headline(verdict({ outcome: 'NEVER_RUNS', worst_C: undefined }), document, 'metric')).toContain('never runs')
   })
 
   it('give the figures behind it', () => {
     expect(particulars(verdict({ overTarget_s: 90, limitedFrom_s: 12 }), document, 'metric')).toBe(
-      'Target 55 °C: 90 s above it; the timing line at 70 °C is never reached. Mean 47.0 °C. From 0:12 on the blower cannot make the boost asked for at times.',
+      'Target 55 °C: 90 s above it; the timing line at 70 °C is never reached. Mean 47.0 °C. From 0:12 on the blower gives less than asked for at times.',
     )
   })
 

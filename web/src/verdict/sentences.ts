@@ -5,6 +5,11 @@ import { clock, span } from '../quantity/time'
 
 /** What a run says, as a fabricator would. */
 export function headline(v: VerdictView, document: BuildDocument, system: UnitSystem): string {
+  const says = ending(v, document, system)
+  return v.limitedFrom_s == null ? says : `${says.slice(0, -1)}, but the blower falls short of the boost.`
+}
+
+function ending(v: VerdictView, document: BuildDocument, system: UnitSystem): string {
   if (v.outcome === 'NEVER_RUNS') return 'The engine never runs in this duty.'
   const worst = spoken(v.worst_C!, 'C', system, 0)
   const climbing = v.stillClimbing ? ', still climbing' : ''
@@ -20,7 +25,7 @@ export function particulars(v: VerdictView, document: BuildDocument, system: Uni
   const line = spoken(document.targets.timingPull_C, 'C', system, 0)
   const over = v.overTarget_s > 0 ? `${span(v.overTarget_s)} above it` : 'never passed'
   const timing = v.overTiming_s > 0 ? `${span(v.overTiming_s)} above the timing line at ${line}` : `the timing line at ${line} is never reached`
-  const limited = v.limitedFrom_s == null ? '' : ` From ${clock(v.limitedFrom_s)} on the blower cannot make the boost asked for at times.`
+  const limited = v.limitedFrom_s == null ? '' : ` From ${clock(v.limitedFrom_s)} on the blower gives less than asked for at times.`
   return `Target ${target}: ${over}; ${timing}. Mean ${spoken(v.mean_C!, 'C', system)}.${limited}`
 }
 
@@ -77,7 +82,7 @@ export function noteLine(note: NoteView, steady: SteadyView, system: UnitSystem)
     case 'MACH_BEYOND_FORMULAS':
       return `${piece}: Mach ${note.value.toFixed(2)}; above 0.40 the loss formulas no longer hold. Take a larger bore.`
     case 'AREA_STEP':
-      return `${piece}: the bore's area steps ${note.value > 0 ? 'up' : 'down'} by ${Math.abs(100 * note.value).toFixed(0)} % at its inlet. Over 15 % wants a cone; the step's own loss is not counted.`
+      return `${piece}: the bore's area steps ${note.value > 0 ? 'up' : 'down'} by ${Math.abs(100 * note.value).toFixed(0)} % at its inlet. Over 15\u00a0% wants a cone; the step's own loss is not counted.`
     case 'CHARGE_FLOW_BEYOND_CARD':
       return `${piece}: the charge flow is ${times(note.value)} that of the rating card; trusted from 0.3 to 1.8.`
     case 'COLD_FLOW_BEYOND_CARD':
