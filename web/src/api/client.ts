@@ -63,8 +63,8 @@ export const api = {
     call<BuildState>('PUT', `/builds/${id}`, { document, change }, revision),
   undo: (id: number, revision: number) => call<BuildState>('POST', `/builds/${id}/undo`, undefined, revision),
   redo: (id: number, revision: number) => call<BuildState>('POST', `/builds/${id}/redo`, undefined, revision),
-  preview: (document: BuildDocument, options?: string[]) =>
-    call<{ answers: OptionAnswer[] }>('POST', '/preview', { document, options }),
+  preview: (document: BuildDocument, options?: string[], part?: 'LINE' | 'DUTY') =>
+    call<{ answers: OptionAnswer[] }>('POST', '/preview', { document, options, part }),
   changes: (document: BuildDocument, option: string) =>
     call<{ changes: ChangeView[] }>('POST', '/preview/changes', { document, option }),
 }

@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { api, Offline, Problem, type BuildState, type OptionAnswer } from '../api/client'
+import { api, Offline, Problem, type BuildState, type OptionAnswer, type SoakView } from '../api/client'
 import type { BuildDocument } from '../document/types'
 import { catalogueView } from '../testing/catalogue'
 import { steadyView } from '../testing/steady'
@@ -18,9 +18,12 @@ function state(revision: number, doc: BuildDocument = document, change = 'x'): B
   return { id: 7, revision, change, changedAt: '2026-11-25T10:00:00Z', undo: revision > 1 ? change : undefined, document: doc }
 }
 
-function answersFor(doc: BuildDocument, letters?: string[]): { answers: OptionAnswer[] } {
+function answersFor(doc: BuildDocument, letters?: string[], part?: string): { answers: OptionAnswer[] } {
+  const options = doc.options.filter((o) => !letters || letters.includes(o.letter))
   return {
-    answers: doc.options.filter((o) => !letters || letters.includes(o.letter)).map((o) => ({ option: o.letter, steady: steadyView([20, 21, o.boost_kPa, 40, 40, 40, 40]) })),
+    answers: options.map((o) =>
+      part === 'DUTY' ? { option: o.letter, soak: { length_s: o.boost_kPa } as SoakView } : { option: o.letter, steady: steadyView([20, 21, o.boost_kPa, 40, 40, 40, 40]) },
+    ),
   }
 }
 
@@ -33,7 +36,7 @@ describe('the build on screen', () => {
     vi.restoreAllMocks()
     vi.spyOn(api, 'fields').mockResolvedValue(catalogueView)
     vi.spyOn(api, 'build').mockResolvedValue(state(1))
-    vi.spyOn(api, 'preview').mockImplementation(async (doc, letters) => answersFor(doc, letters))
+    vi.spyOn(api, 'preview').mockImplementation(async (doc, letters, part) => answersFor(doc, letters, part))
   })
 
   async function opened() {
@@ -54,12 +57,13 @@ describe('the build on screen', () => {
     const build = await opened()
     await build.edit([{ pointer: '/options/1/boost_kPa', value: 110 }], 'boost 80 → 110 kPa')
     expect(build.answer?.steady?.stations[2]!.temperature_C).toBe(110)
+    expect(build.answer?.soak?.length_s).toBe(110)
     expect(build.ghost).toMatchObject({ label: 'before', answer: { steady: { stations: { 2: { temperature_C: 80 } } } } })
     await settle()
     expect(save).toHaveBeenCalledWith(7, 1, expect.objectContaining({ name: 'Bench' }), 'boost 80 → 110 kPa')
     expect(build.state?.revision).toBe(2)
     expect(localStorage.getItem('enthalpa.unsaved.7')).toBeNull()
-    expect(api.preview).toHaveBeenLastCalledWith(expect.anything(), ['B'])
+    expect(api.preview).toHaveBeenLastCalledWith(expect.anything(), ['B'], 'DUTY')
   })
 
   it('keeps the order of edits whichever answer comes back first', async () => {
@@ -69,9 +73,9 @@ describe('the build on screen', () => {
       return state(revision + 1, doc, change)
     })
     const build = await opened()
-    vi.mocked(api.preview).mockImplementationOnce(async (doc, letters) => {
+    vi.mocked(api.preview).mockImplementationOnce(async (doc, letters, part) => {
       await new Promise((done) => setTimeout(done, 30))
-      return answersFor(doc, letters)
+      return answersFor(doc, letters, part)
     })
     const slow = build.edit([{ pointer: '/options/1/boost_kPa', value: 100 }], 'to 100')
     const quick = build.edit([{ pointer: '/options/1/boost_kPa', value: 120 }], 'to 120')

@@ -130,12 +130,20 @@ export const useBuild = defineStore('build', () => {
     localStorage.removeItem(shelf(id))
   }
 
+  /** The charge line first, which is quick; the duty right behind it. */
   async function answerAll(doc: BuildDocument, letters?: string[]): Promise<void> {
-    const result = await api.preview(doc, letters)
-    const fresh: Answers = letters ? { ...answers.value } : {}
-    for (const a of result.answers) fresh[a.option] = a
+    const were = answers.value
+    const lines = await api.preview(doc, letters, 'LINE')
+    const fresh: Answers = letters ? { ...were } : {}
+    for (const a of lines.answers) fresh[a.option] = a.fault ? a : { ...a, soak: were[a.option]?.soak }
     answers.value = fresh
     offline.value = false
+    const solved = lines.answers.filter((a) => !a.fault).map((a) => a.option)
+    if (solved.length === 0) return
+    const duties = await api.preview(doc, solved, 'DUTY')
+    const whole: Answers = { ...answers.value }
+    for (const a of duties.answers) whole[a.option] = a.fault ? a : { ...whole[a.option]!, soak: a.soak }
+    answers.value = whole
   }
 
   /** Makes edits: the answers follow at once, the server keeps them behind. A refused edit changes nothing. */

@@ -67,6 +67,7 @@ const views = [
       <CompareTable v-else-if="view === 'compare'" />
       <FigureTable v-else :soak="soak" />
     </template>
+    <p v-else-if="!build.answer?.fault" class="none">Running the duty</p>
     <p v-else class="none">No trace: the charge line has no answer for this option. The reason stands on the right.</p>
   </div>
 </template>

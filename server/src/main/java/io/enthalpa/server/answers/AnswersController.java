@@ -21,9 +21,13 @@ class AnswersController {
     /**
      * @param document a whole build file
      * @param options  letters to answer for; null for all
+     * @param part     which half of the answer; null for both
      */
-    record PreviewRequest(JsonNode document, @Nullable List<String> options) {
+    record PreviewRequest(JsonNode document, @Nullable List<String> options, @Nullable Part part) {
     }
+
+    /** The charge line takes a millisecond, the duty some tens: the screen asks for one after the other. */
+    enum Part { LINE, DUTY }
 
     /** An option's two answers, or why there are none. */
     record OptionAnswer(String option, @Nullable SteadyView steady, @Nullable SoakView soak, @Nullable FaultView fault) {
@@ -44,12 +48,13 @@ class AnswersController {
     PreviewAnswer preview(@RequestBody PreviewRequest request) {
         Build build = BuildFile.read(request.document());
         List<String> letters = request.options() != null ? request.options() : build.options().stream().map(BuildOption::letter).toList();
-        return new PreviewAnswer(letters.parallelStream().map(letter -> answer(build, letter)).toList());
+        return new PreviewAnswer(letters.parallelStream().map(letter -> answer(build, letter, request.part())).toList());
     }
 
-    private static OptionAnswer answer(Build build, String letter) {
+    private static OptionAnswer answer(Build build, String letter, @Nullable Part part) {
         try {
-            return new OptionAnswer(letter, Answers.steady(build, letter), Answers.soak(build, letter), null);
+            return new OptionAnswer(letter, part == Part.DUTY ? null : Answers.steady(build, letter),
+                    part == Part.LINE ? null : Answers.soak(build, letter), null);
         } catch (EnthalpaFault fault) {
             return new OptionAnswer(letter, null, null, FaultView.of(fault));
         }
