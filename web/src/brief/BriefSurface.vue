@@ -21,7 +21,7 @@ const blowers = [
 </script>
 
 <template>
-  <div class="surface">
+  <div class="paper">
     <div class="columns">
       <section>
         <h2>Engine</h2>
@@ -74,11 +74,6 @@ const blowers = [
 </template>
 
 <style scoped>
-.surface {
-  padding: 18px 28px 60px;
-  overflow-y: auto;
-  background: var(--sheet);
-}
 .columns {
   columns: 3 220px;
   column-gap: 34px;
@@ -86,9 +81,5 @@ const blowers = [
 section {
   break-inside: avoid;
   padding-bottom: 20px;
-}
-h2 {
-  padding-bottom: 3px;
-  border-bottom: 1px solid var(--ink);
 }
 </style>

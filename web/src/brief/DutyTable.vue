@@ -93,10 +93,6 @@ function follow(event: Event): void {
 </template>
 
 <style scoped>
-.duty h2 {
-  padding-bottom: 3px;
-  border-bottom: 1px solid var(--ink);
-}
 .heads {
   display: grid;
   grid-template-columns: repeat(auto-fit, minmax(210px, 1fr));

@@ -314,12 +314,6 @@ svg {
   font-weight: 700;
   font-stretch: 105%;
 }
-.delta.better {
-  fill: var(--cool-text);
-}
-.delta.worse {
-  fill: var(--heat-text);
-}
 .name {
   font-size: var(--s1);
   fill: var(--ink-2);

@@ -104,12 +104,6 @@ const figures = computed(() => {
   font-size: var(--s1);
   font-weight: 700;
 }
-.delta.better {
-  fill: var(--cool-text);
-}
-.delta.worse {
-  fill: var(--heat-text);
-}
 .name {
   font-size: var(--s1);
   fill: var(--ink-2);

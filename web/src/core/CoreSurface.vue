@@ -57,7 +57,7 @@ const trust = computed(() => {
 </script>
 
 <template>
-  <div class="surface">
+  <div class="paper">
     <p v-if="!core">This option has no core.</p>
     <template v-else>
       <div class="top">
@@ -129,19 +129,12 @@ const trust = computed(() => {
 </template>
 
 <style scoped>
-.surface {
-  padding: 18px 28px 60px;
-  overflow-y: auto;
-  background: var(--sheet);
-}
 .top {
   display: grid;
   grid-template-columns: 214px minmax(240px, 1fr) 232px;
   gap: 24px;
 }
 h2 {
-  padding-bottom: 3px;
-  border-bottom: 1px solid var(--ink);
   white-space: nowrap;
   overflow: hidden;
   text-overflow: ellipsis;

@@ -53,7 +53,7 @@ function removeBend(pipe: PipePiece, i: number, k: number): void {
 </script>
 
 <template>
-  <div class="surface">
+  <div class="paper">
     <section v-for="{ piece, i } in pipes" :key="i" :class="{ chosen: route.query.piece === String(i) }">
       <header>
         <h2>{{ piece.name }}, option {{ build.letter }}</h2>
@@ -93,11 +93,6 @@ function removeBend(pipe: PipePiece, i: number, k: number): void {
 </template>
 
 <style scoped>
-.surface {
-  padding: 18px 28px 60px;
-  overflow-y: auto;
-  background: var(--sheet);
-}
 section {
   padding: 0 0 26px;
 }

@@ -1,0 +1,82 @@
+package io.enthalpa.core.waterloop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
+
+import io.enthalpa.core.Cases;
+import io.enthalpa.core.Systems;
+import io.enthalpa.core.chargepath.OperatingPoint;
+import io.enthalpa.core.coolingair.FaceAirSpec;
+import io.enthalpa.core.endurance.CoreResult;
+import io.enthalpa.core.exchanger.CoreSize;
+import io.enthalpa.core.fluid.HumidAir;
+import io.enthalpa.core.fluid.Water;
+import java.util.stream.LongStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class WaterLoopTest {
+    private static final OperatingPoint POINT = Systems.point(5000, 110, 25);
+
+    static LongStream seeds() {
+        return Cases.seeds();
+    }
+
+    private static CoreResult core(double flow) {
+        Systems s = Systems.water();
+        s.cooling = Systems.waterLoop(flow / 60e3, 6e-3);
+        return s.system().steady(POINT).core();
+    }
+
+    @Test
+    void radiatorReproducesItsCard() {
+        RadiatorSpec spec = new RadiatorSpec(new CoreSize(0.4, 0.25, 0.032), 12e3, 20e-3 / 60, 333.15, 5, 298.15, new FaceAirSpec(0.25, 0.5));
+        double water = 20e-3 / 60 * Water.density(333.15);
+        double air = 5 * 0.4 * 0.25 * HumidAir.DRY.density(101325, 298.15);
+        double perKelvin = spec.exchanger().transfer(water, water * Water.heatCapacity(333.15), air, air * HumidAir.DRY.heatCapacity(298.15)).conductancePerKelvin();
+        assertThat(perKelvin * (333.15 - 298.15)).isCloseTo(12e3, withinPercentage(0.01));
+    }
+
+    /** What the core gives the water is what the radiator gives the air: both sides of the loop solved separately agree. */
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void loopCarriesTheSameHeatOnBothSides(long seed) {
+        Cases cases = Cases.of(seed);
+        double flow = cases.between(5.0, 40.0);
+        CoreResult core = core(flow);
+        double rate = flow / 60e3 * Water.density(core.coldIn()) * Water.heatCapacity(core.coldIn());
+        assertThat(rate * (core.coldOut() - core.coldIn())).isCloseTo(core.heat(), withinPercentage(0.1));
+        assertThat(core.coldIn()).as("water is never colder than the air that cools it").isGreaterThan(300);
+        assertThat(core.coldOut()).isGreaterThan(core.coldIn());
+    }
+
+    /** TF-05, common practice, no source: a strangled loop is helped more by flow than a well-fed one. */
+    @Test
+    void moreWaterHelpsAndHelpsLessEachTime() {
+        double thin = core(6).recovered();
+        double fair = core(14).recovered();
+        double rich = core(30).recovered();
+        assertThat(fair).isGreaterThan(thin);
+        assertThat(rich).isGreaterThan(fair);
+        assertThat((fair - thin) / 8).isGreaterThan((rich - fair) / 16);
+        assertThat(core(6).shares().coldFlow()).isGreaterThan(core(30).shares().coldFlow());
+    }
+
+    /** TF-03, common practice, no source: a low-temperature loop works at 30 to 60 °C against 20 to 30 °C air. */
+    @Test
+    void loopWorksAtTheUsualTemperatures() {
+        CoreResult core = core(20);
+        assertThat(core.coldIn() - 273.15).isBetween(30.0, 60.0);
+        assertThat(core.coldOut() - 273.15).isBetween(30.0, 70.0);
+    }
+
+    @Test
+    void faceAirIsTheLargerOfRoadAndStanding() {
+        FaceAirSpec face = new FaceAirSpec(0.25, 0.8);
+        assertThat(face.faceSpeed(0)).isEqualTo(0.8);
+        assertThat(face.faceSpeed(20)).isEqualTo(5);
+        assertThat(face.flow(20, 0.1, HumidAir.DRY, 101325, 300)).isCloseTo(5 * 0.1 * 1.1766, within(1e-3));
+    }
+}
