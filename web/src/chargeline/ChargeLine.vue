@@ -285,6 +285,7 @@ svg {
   fill: var(--ink-2);
 }
 .caption text,
+.point,
 .ghost-label {
   paint-order: stroke;
   stroke: var(--sheet);

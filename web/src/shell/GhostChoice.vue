@@ -13,7 +13,7 @@ function option(letter: string): void {
 </script>
 
 <template>
-  <div class="ghost-choice" role="group" aria-label="Compare with">
+  <div v-if="others.length || build.before" class="ghost-choice" role="group" aria-label="Compare with">
     <span class="dash" aria-hidden="true"></span>
     <span>against</span>
     <button
@@ -37,7 +37,6 @@ function option(letter: string): void {
     >
       {{ o.letter }}
     </button>
-    <span v-if="!others.length && !build.before" class="none">nothing yet</span>
   </div>
 </template>
 

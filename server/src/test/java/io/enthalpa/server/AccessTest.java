@@ -54,6 +54,16 @@ class AccessTest {
     }
 
     @Test
+    void bodyLargerThanAnyBuildFileIsRefusedUnread() {
+        Reply reply = server.post("/api/builds", " ".repeat(9_100_000));
+        assertThat(reply.status()).isEqualTo(413);
+        assertThat(reply.json().get("detail").asString()).contains("at most 4");
+        HttpRequest.BodyPublisher untold = HttpRequest.BodyPublishers.ofInputStream(() -> new java.io.ByteArrayInputStream(new byte[10]));
+        assertThat(server.send(server.request("/api/builds").POST(untold)).status()).isEqualTo(411);
+        assertThat(server.post("/api/builds", " ".repeat(4_100_000)).json().get("detail").asString()).contains("at most 4000000");
+    }
+
+    @Test
     void pageIsServedForItsOwnAddressesOnly() {
         assertThat(server.get("/build/3/core").raw().body()).contains("<div id=\"app\">");
         assertThat(server.get("/assets/none.js").status()).isEqualTo(404);

@@ -1,0 +1,37 @@
+package io.enthalpa.server.access;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
+import org.springframework.http.MediaType;
+import org.springframework.stereotype.Component;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/** Refuses a body that is larger than any build file, before reading it. */
+@Component
+@Order(Ordered.HIGHEST_PRECEDENCE + 1)
+class BodySizeFilter extends OncePerRequestFilter {
+    /** Bytes; a build file has at most 4 million characters, and a change carries one with a label. */
+    static final long LARGEST = 9_000_000;
+    private static final String TOO_LARGE = """
+            {"type":"urn:enthalpa:too-large","title":"Too large","status":413,\
+            "detail":"The request has more than 9 MB; a build file has at most 4. Choose a file saved from a build's page."}""";
+
+    @Override
+    protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws ServletException, IOException {
+        boolean untold = request.getHeader("Transfer-Encoding") != null;
+        if (request.getContentLengthLong() > LARGEST || untold) {
+            response.setStatus(untold ? HttpServletResponse.SC_LENGTH_REQUIRED : HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
+            response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+            response.getOutputStream().write(TOO_LARGE.getBytes(StandardCharsets.UTF_8));
+        } else {
+            chain.doFilter(request, response);
+        }
+    }
+}
