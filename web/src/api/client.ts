@@ -5,8 +5,6 @@ type Schemas = components['schemas']
 export type SteadyView = Schemas['SteadyView']
 export type SoakView = Schemas['SoakView']
 export type StationView = Schemas['StationView']
-export type PieceView = Schemas['PieceView']
-export type CoreView = Schemas['CoreView']
 export type SharesView = Schemas['SharesView']
 export type NoteView = Schemas['NoteView']
 export type VerdictView = Schemas['VerdictView']
@@ -14,7 +12,6 @@ export type FaultView = Schemas['FaultView']
 export type OptionAnswer = Schemas['OptionAnswer']
 export type ChangeView = Schemas['ChangeView']
 export type FieldCatalogue = Schemas['FieldCatalogue']
-export type RevisionView = Schemas['RevisionView']
 export type BuildState = Omit<Schemas['BuildState'], 'document'> & { document: BuildDocument }
 
 /** The server answered, but not with what was asked for. */
@@ -56,7 +53,6 @@ export const api = {
   fields: () => call<FieldCatalogue>('GET', '/fields'),
   builds: () => call<BuildState[]>('GET', '/builds'),
   build: (id: number) => call<BuildState>('GET', `/builds/${id}`),
-  history: (id: number) => call<RevisionView[]>('GET', `/builds/${id}/revisions`),
   create: (file: string) => call<BuildState>('POST', '/builds', file),
   starter: () => call<BuildState>('POST', '/builds/starter'),
   save: (id: number, revision: number, document: BuildDocument, change: string) =>

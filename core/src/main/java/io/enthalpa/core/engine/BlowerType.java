@@ -2,23 +2,17 @@ package io.enthalpa.core.engine;
 
 /** Kinds of blower, with the span of efficiency that a well-matched one shows: common practice, no source. */
 public enum BlowerType {
-    ROOTS("roots-type", 0.50, 0.60),
-    SCREW("screw", 0.65, 0.75),
-    CENTRIFUGAL("centrifugal", 0.68, 0.78),
-    TURBO("turbo", 0.65, 0.78);
+    ROOTS(0.50, 0.60),
+    SCREW(0.65, 0.75),
+    CENTRIFUGAL(0.68, 0.78),
+    TURBO(0.65, 0.78);
 
-    private final String label;
     private final double usualLow;
     private final double usualHigh;
 
-    BlowerType(String label, double usualLow, double usualHigh) {
-        this.label = label;
+    BlowerType(double usualLow, double usualHigh) {
         this.usualLow = usualLow;
         this.usualHigh = usualHigh;
-    }
-
-    public String label() {
-        return label;
     }
 
     /** @return lower end of the usual isentropic efficiency */

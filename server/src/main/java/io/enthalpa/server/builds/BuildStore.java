@@ -20,8 +20,6 @@ interface BuildStore {
 
     Optional<Revision> head(long build);
 
-    Optional<Revision> revision(long build, int number);
-
     /** @return every revision, newest first */
     List<Revision> history(long build);
 

@@ -50,12 +50,6 @@ final class JdbcBuildStore implements BuildStore {
     }
 
     @Override
-    public Optional<Revision> revision(long build, int number) {
-        return sql.sql("select %s from revision r where build_id = :build and number = :number".formatted(COLUMNS))
-                .param("build", build).param("number", number).query(JdbcBuildStore::revision).optional();
-    }
-
-    @Override
     public List<Revision> history(long build) {
         return sql.sql("select %s from revision r where build_id = :build order by number desc".formatted(COLUMNS))
                 .param("build", build).query(JdbcBuildStore::revision).list();
