@@ -26,22 +26,26 @@ public final class ReferenceTable {
         }
     }
 
-    public record Row(Map<String, Double> values) {
+    public record Row(Map<String, String> cells) {
         static Row of(String[] columns, String[] cells) {
-            Map<String, Double> values = new HashMap<>();
+            Map<String, String> row = new HashMap<>();
             for (int i = 0; i < columns.length; i++) {
-                values.put(columns[i], Double.parseDouble(cells[i]));
+                row.put(columns[i], cells[i]);
             }
-            return new Row(values);
+            return new Row(row);
         }
 
         public double get(String column) {
-            return values.get(column);
+            return Double.parseDouble(cells.get(column));
+        }
+
+        public String text(String column) {
+            return cells.get(column);
         }
 
         @Override
         public String toString() {
-            return values.toString();
+            return cells.toString();
         }
     }
 }

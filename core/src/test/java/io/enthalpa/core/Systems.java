@@ -10,9 +10,14 @@ import io.enthalpa.core.endurance.ChargeSystem;
 import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.BlowerType;
 import io.enthalpa.core.engine.EngineSpec;
-import io.enthalpa.core.exchanger.ChargeCard;
+import io.enthalpa.core.exchanger.Coolant;
+import io.enthalpa.core.exchanger.CoreBasis;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.CoreSpec;
+import io.enthalpa.core.exchanger.Effectiveness;
+import io.enthalpa.core.exchanger.EndTankSpec;
+import io.enthalpa.core.exchanger.PortSide;
+import io.enthalpa.core.exchanger.RatingCard;
 import io.enthalpa.core.loss.PipeMaterial;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.waterloop.RadiatorSpec;
@@ -29,6 +34,9 @@ public final class Systems {
     public double efficiency = 0.70;
     public double maxRatio = 4;
     public double bore = 0.057;
+    public double outletBore = 0.051;
+    public double portBore = 0.057;
+    public double plenumBore = 0.06;
     public double filterLoss = 1500;
     public double filterHeat = 2;
     public double ambientT = 300;
@@ -37,6 +45,9 @@ public final class Systems {
     public CoreSize size = SIZE;
     public CoolingSide cooling = new CoolingSide.Air(new FaceAirSpec(0.3, 0.5));
     public boolean core = true;
+    /** Instead of the rating card; null for the card. */
+    public CoreBasis basis;
+    public Effectiveness arrangement = Effectiveness.CROSSFLOW_UNMIXED;
     public BlowerType type = BlowerType.TURBO;
 
     public static Systems standard() {
@@ -55,16 +66,22 @@ public final class Systems {
         return new CoolingSide.Water(new WaterLoopSpec(flow, volume, radiator));
     }
 
+    /** One bore from blower to plenum, so that no step is counted. */
+    public Systems evenBore(double all) {
+        bore = outletBore = portBore = plenumBore = all;
+        return this;
+    }
+
     public ChargePath path() {
         List<PathElement> pieces = new ArrayList<>();
-        pieces.add(new PathElement.Filter("filter", 0.07, filterLoss, 0.15, filterHeat));
-        pieces.add(new PathElement.Blower("blower", new BlowerSpec(type, efficiency, maxRatio, 0.051)));
+        pieces.add(new PathElement.Filter("filter", 0.07, filterLoss, 0.15, filterHeat, 2 * filterLoss, 0));
+        pieces.add(new PathElement.Blower("blower", new BlowerSpec(type, efficiency, maxRatio, outletBore)));
         pieces.add(new PathElement.Pipe("hot pipe", pipe(1.2, 3)));
         if (core) {
-            pieces.add(new PathElement.Core("core", new CoreSpec("bar-and-plate", size, 0.057, card()), cooling));
+            pieces.add(new PathElement.Core("core", core(), cooling));
         }
         pieces.add(new PathElement.Pipe("cold pipe", pipe(0.9, 3)));
-        pieces.add(new PathElement.Plenum("plenum", 0.06));
+        pieces.add(new PathElement.Plenum("plenum", plenumBore, 0.003));
         return new ChargePath(Ambient.of(ambientT, ambientP, humidity),
                 new EngineSpec(displacement, 4, 0.92, 7000 * RPM), pieces);
     }
@@ -74,10 +91,14 @@ public final class Systems {
                 java.util.Collections.nCopies(bends, new PipeSpec.Bend(Math.PI / 2, 1.5 * bore)));
     }
 
-    private ChargeCard card() {
+    public CoreSpec core() {
+        return new CoreSpec("bar-and-plate", size, basis == null ? card() : basis, arrangement, EndTankSpec.usual(portBore), PortSide.RIGHT);
+    }
+
+    private RatingCard card() {
         return cooling instanceof CoolingSide.Air
-                ? new ChargeCard(SIZE, 6, 0.2, 220e3, 413.15, 320.15, 3500, ChargeCard.Coolant.AIR, 8, 0, 298.15, 0.35, 0.03)
-                : new ChargeCard(SIZE, 4, 0.2, 220e3, 413.15, 318.15, 3500, ChargeCard.Coolant.WATER, 0, 20e-3 / 60, 298.15, 0.75, 0.03);
+                ? new RatingCard(SIZE, 6, Coolant.AIR, List.of(new RatingCard.Point(0.2, 220e3, 413.15, 320.15, 3500, 8, 0, 298.15)), 0.35, 0.03)
+                : new RatingCard(SIZE, 4, Coolant.WATER, List.of(new RatingCard.Point(0.2, 220e3, 413.15, 318.15, 3500, 0, 20e-3 / 60, 298.15)), 0.75, 0.03);
     }
 
     public ChargeSystem system() {

@@ -30,7 +30,16 @@ public final class Answer {
 
     /** @return the full-load point held until nothing changes any more */
     public SteadyResult steady() {
-        return system.steady(new OperatingPoint(build.fullLoad().speed(), option.boost(), build.fullLoad().roadSpeed()));
+        return system.steady(point());
+    }
+
+    /** @return as {@link #steady}, with what every piece costs */
+    public SteadyResult priced() {
+        return system.steady(point(), true);
+    }
+
+    private OperatingPoint point() {
+        return new OperatingPoint(build.fullLoad().speed(), option.boost(), build.fullLoad().roadSpeed());
     }
 
     /** @return the option through the build's duty */

@@ -2,22 +2,27 @@ package io.enthalpa.core.chargepath;
 
 import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.EngineSpec;
+import io.enthalpa.core.engine.InjectionSpec;
 import io.enthalpa.core.exchanger.ChargeCooler;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import java.util.ArrayList;
 import java.util.List;
 
 /**
- * The chain from filter to plenum together with the air it stands in and the engine that draws on it.
- * Immutable. The blower stands once, the core at most once, the plenum last.
+ * The chain from filter to plenum together with the air it stands in and the engine that draws on it. Immutable.
+ * Every way of the air passes exactly one blower, no core before it, and ends in a plenum.
  */
 public final class ChargePath {
+    private static final String PIECES = "/path";
+    /** Two blowers, two cores and two banks each as a pair, and one to spare. */
+    private static final int MOST_PAIRS = 4;
     private final Ambient ambient;
     private final EngineSpec engine;
     private final List<PathElement> elements;
-    private final int blowerIndex;
-    private final int coreIndex;
-    private final ChargeCooler cooler;
+    private final List<CoreSlot> cores = new ArrayList<>();
+    private final List<PathElement.Blower> blowers = new ArrayList<>();
+    private final List<InjectionSpec> sprays = new ArrayList<>();
 
     /**
      * @throws EnthalpaFault {@link FaultKind#CONTRADICTION} when the pieces do not make a path
@@ -27,34 +32,67 @@ public final class ChargePath {
         this.engine = engine;
         this.elements = List.copyOf(elements);
         require(!elements.isEmpty(), "pieces", 0, "at least a blower and a plenum");
-        require(count(elements, PathElement.Blower.class) == 1, "blowers", count(elements, PathElement.Blower.class), "exactly 1");
-        require(count(elements, PathElement.Core.class) <= 1, "cores", count(elements, PathElement.Core.class), "none or 1");
-        require(count(elements, PathElement.Plenum.class) == 1, "plenums", count(elements, PathElement.Plenum.class), "exactly 1");
-        require(elements.get(elements.size() - 1) instanceof PathElement.Plenum, "last piece of the path",
-                elements.get(elements.size() - 1).name(), "the plenum");
-        blowerIndex = indexOf(elements, PathElement.Blower.class);
-        coreIndex = indexOf(elements, PathElement.Core.class);
-        require(coreIndex < 0 || coreIndex > blowerIndex, "place of the core", "before the blower", "behind the blower");
-        cooler = coreIndex < 0 ? null : new ChargeCooler(core().spec());
+        require(count(elements, PathElement.Parallel.class) <= MOST_PAIRS, "pairs of pipes side by side", count(elements, PathElement.Parallel.class), "at most " + MOST_PAIRS);
+        PathElement last = elements.get(elements.size() - 1);
+        boolean banks = last instanceof PathElement.Parallel parallel && parallel.endsInBanks();
+        require(banks || last instanceof PathElement.Plenum, "last piece of the path", last.name(), "the plenum");
+        require(count(elements, PathElement.Plenum.class) == (banks ? 0 : 1), "plenums", count(elements, PathElement.Plenum.class), banks ? "only those of the two legs" : "exactly 1");
+        walk(elements, PIECES, false);
+        require(!blowers.isEmpty(), "blowers", 0, "exactly 1 on every way of the air");
+    }
+
+    /** @param blown whether a blower stands before these pieces @return whether one stands before what follows them */
+    private boolean walk(List<PathElement> pieces, String pointer, boolean blown) {
+        boolean now = blown;
+        for (int i = 0; i < pieces.size(); i++) {
+            PathElement piece = pieces.get(i);
+            if (piece instanceof PathElement.Blower blower) {
+                require(!now, "blowers", 2, "exactly 1 on every way of the air");
+                blowers.add(blower);
+                now = true;
+            } else if (piece instanceof PathElement.Core core) {
+                require(now, "place of the core", "before the blower", "behind the blower");
+                cores.add(new CoreSlot(pointer + "/" + i, core, cooler(core, pointer + "/" + i)));
+            } else if (piece instanceof PathElement.Injection injection) {
+                sprays.add(injection.spec());
+            } else if (piece instanceof PathElement.Parallel parallel) {
+                now = walkLegs(parallel, pointer + "/" + i, now, i == pieces.size() - 1);
+            }
+        }
+        return now;
+    }
+
+    private boolean walkLegs(PathElement.Parallel parallel, String pointer, boolean blown, boolean last) {
+        require(parallel.legs().size() == 2, "pipes side by side in " + parallel.name(), parallel.legs().size(), "exactly 2");
+        boolean[] after = new boolean[2];
+        for (int k = 0; k < 2; k++) {
+            PathElement.Leg leg = parallel.legs().get(k);
+            require(!leg.path().isEmpty(), "pieces in leg " + leg.name(), 0, "at least one");
+            require(count(leg.path(), PathElement.Parallel.class) == 0, "pairs of pipes inside leg " + leg.name(), "one", "none: legs do not part again");
+            after[k] = walk(leg.path(), pointer + "/legs/" + k + "/path", blown);
+            require(count(leg.path(), PathElement.Plenum.class) == (last && parallel.endsInBanks() ? 1 : 0), "plenums in leg " + leg.name(),
+                    count(leg.path(), PathElement.Plenum.class), "one at the end of each leg of the last pair, or none");
+        }
+        require(after[0] == after[1], "blowers in the two legs", "one and none", "one in each, or none");
+        return after[0];
+    }
+
+    private static ChargeCooler cooler(PathElement.Core core, String pointer) {
+        try {
+            return new ChargeCooler(core.spec());
+        } catch (EnthalpaFault fault) {
+            throw fault.at(pointer + "/" + fault.field(), core.name() + ", " + fault.label());
+        }
     }
 
     private static void require(boolean holds, String what, Object found, String wanted) {
         if (!holds) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "path", what, String.valueOf(found), wanted, "");
+            throw EnthalpaFault.of(FaultKind.CONTRADICTION, PIECES, what, String.valueOf(found), wanted, "");
         }
     }
 
     private static long count(List<PathElement> elements, Class<? extends PathElement> kind) {
         return elements.stream().filter(kind::isInstance).count();
-    }
-
-    private static int indexOf(List<PathElement> elements, Class<? extends PathElement> kind) {
-        for (int i = 0; i < elements.size(); i++) {
-            if (kind.isInstance(elements.get(i))) {
-                return i;
-            }
-        }
-        return -1;
     }
 
     public Ambient ambient() {
@@ -69,31 +107,22 @@ public final class ChargePath {
         return elements;
     }
 
-    /** @return index of the blower in the elements; also of the station in front of it */
-    public int blowerIndex() {
-        return blowerIndex;
+    /** @return one, or one for each of two legs */
+    public List<BlowerSpec> blowers() {
+        return blowers.stream().map(PathElement.Blower::spec).toList();
     }
 
-    public BlowerSpec blower() {
-        return ((PathElement.Blower) elements.get(blowerIndex)).spec();
+    /** @return in the order of the path, the first leg's before the second's */
+    public List<CoreSlot> cores() {
+        return cores;
+    }
+
+    /** @return every injection point */
+    public List<InjectionSpec> sprays() {
+        return sprays;
     }
 
     public boolean hasCore() {
-        return coreIndex >= 0;
-    }
-
-    /** @return index of the core, -1 without one; also of the station in front of it */
-    public int coreIndex() {
-        return coreIndex;
-    }
-
-    /** @return the core; only where {@link #hasCore} */
-    public PathElement.Core core() {
-        return (PathElement.Core) elements.get(coreIndex);
-    }
-
-    /** @return the core ready to compute with; only where {@link #hasCore} */
-    public ChargeCooler cooler() {
-        return cooler;
+        return !cores.isEmpty();
     }
 }

@@ -1,16 +1,22 @@
 package io.enthalpa.core.chargepath;
 
+import io.enthalpa.core.engine.BlowerSpec;
+import io.enthalpa.core.engine.InjectionSpec;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.fluid.HumidAir;
-import io.enthalpa.core.loss.PipeSpec;
+import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
+import io.enthalpa.core.source.ValidityRange;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import org.hipparchus.analysis.solvers.BrentSolver;
 
 /**
  * Finds the flow and the blower's pressure ratio that leave the asked pressure in the manifold: the path's own loss raises
- * the ratio, the ratio heats the air, warm air thins the flow, and so on. Newton's method on ln(flow) and ln(ratio).
+ * the ratio, the ratio heats the air, warm air thins the flow, and so on. Newton's method on ln(flow) and ln(ratio); where the
+ * path parts in two, the share of each leg is found inside every step.
  *
  * <p>Below a ratio of one the blower is left at one and a throttle takes the rest. Above the blower's limit the
  * limit is kept and the manifold pressure follows ({@link PathResult#blowerLimited}).
@@ -19,22 +25,25 @@ import org.hipparchus.analysis.solvers.BrentSolver;
  * in small steps cheap.
  */
 public final class ChargePathSolver {
+    public static final Method METHOD = Method.of("path", "Charge path",
+                    "Total pressure and temperature are carried from piece to piece. Newton's method finds the flow and the pressure ratio that leave the "
+                            + "asked pressure in the manifold, to 1e-8; two pipes side by side share the flow so that the same pressure stands behind both. More "
+                            + "than the blower can make is answered with what it gives; less than free flow is left to a throttle. Steps of bore between pieces "
+                            + "are counted as sudden changes.")
+            .formula("p_plenum(m, PR) = p_outside + boost; m = demand(p_plenum, T_plenum)")
+            .range(new ValidityRange("Mach number", 0, 0.4, ""))
+            .source(Citation.published("Heywood", 1988, "Internal Combustion Engine Fundamentals, one-dimensional steady flow"))
+            .leavesOut("Pulses of the cylinders; heat through pipe walls.");
     private static final double TOLERANCE = 1e-8;
     private static final double DIFFERENCE = 1e-5;
     private static final int MOST_ITERATIONS = 30;
-
     private final ChargePath path;
     private final HumidAir air;
-    private final int n;
-    private final double[] pressure;
-    private final double[] temperature;
-    private final PipeSpec.Loss[] pipeLoss;
-    private final FlowState state = new FlowState();
-    private int chokedAt;
-
+    private final March march;
+    private final Chain chain;
+    private final List<InjectionSpec> sprays;
+    private final BlowerSpec lastBlower;
     private OperatingPoint point;
-    private ChargeCooling cooling = ChargeCooling.NONE;
-    private double target;
     private double flow;
     private double ratio;
     private double throttleLoss;
@@ -51,18 +60,16 @@ public final class ChargePathSolver {
     public ChargePathSolver(ChargePath path) {
         this.path = path;
         this.air = path.ambient().air();
-        this.n = path.elements().size();
-        this.pressure = new double[n + 1];
-        this.temperature = new double[n + 1];
-        this.pipeLoss = path.elements().stream()
-                .map(e -> e instanceof PathElement.Pipe pipe ? pipe.spec().loss() : null).toArray(PipeSpec.Loss[]::new);
-        pressure[0] = path.ambient().pressure();
-        temperature[0] = path.ambient().temperature();
+        this.march = new March(path.ambient());
+        this.chain = new Chain(path.elements(), march, path.cores(), 0, Double.NaN);
+        this.sprays = path.sprays();
+        this.lastBlower = path.blowers().get(path.blowers().size() - 1);
+        chain.start(path.ambient().pressure(), path.ambient().temperature(), 0);
     }
 
     /**
      * @param point   engine speed above 0, boost above minus ambient
-     * @param cooling what cools the charge in the core
+     * @param cooling what cools the charge in the cores
      * @return the solved path
      * @throws EnthalpaFault {@link FaultKind#NO_SOLUTION} when no flow passes the path
      */
@@ -71,18 +78,65 @@ public final class ChargePathSolver {
         return result();
     }
 
-    /** Solves without building the answer; read it through {@link #flow()}, {@link #temperatureAt} and their like. */
+    /** Solves without building the answer; read it through {@link #flow()}, {@link #intakeTemperature} and their like. */
     public void advance(OperatingPoint point, ChargeCooling cooling) {
         this.point = point;
-        this.cooling = cooling;
-        this.target = path.ambient().pressure() + point.boost();
+        march.cooling = cooling;
+        march.target = path.ambient().pressure() + point.boost();
+        march.atLimit = false;
         this.throttleLoss = 0;
         this.limited = false;
         boolean found = newton();
-        if (!found || ratio > path.blower().maxPressureRatio()) {
+        if (!found || ratio > march.mostRatio * (1 + 1e-9)) {
             solveAtLimit();
         } else if (ratio < 1) {
             solveThrottled();
+        }
+    }
+
+    /** The point solved last, to compare with: K, W, Pa. */
+    private record Held(double intake, double shaft, double manifold, double ratio, boolean limited) {
+    }
+
+    /** @return what every piece costs at the point solved last, legs' pieces after the pair they belong to */
+    public List<Price> prices() {
+        PathResult now = result();
+        Held held = new Held(now.intakeTemperature(), now.shaftPower(), now.manifoldPressure(), ratio, limited);
+        List<Price> prices = new ArrayList<>();
+        price(now.pieces(), false, 1, held, prices);
+        advance(point, march.cooling);
+        return prices;
+    }
+
+    /** @param share of the whole flow that passes these pieces */
+    private void price(List<PieceResult> pieces, boolean blown, double share, Held held, List<Price> into) {
+        boolean behind = blown;
+        for (PieceResult piece : pieces) {
+            if (piece.element() instanceof PathElement.Blower) {
+                behind = true;
+                into.add(new Price(piece.element(), piece.loss(), 0, 0, 0));
+                continue;
+            }
+            double loss = piece.lossWithoutBlower();
+            double air = share * loss * (behind ? 1 : held.ratio()) / held.manifold();
+            into.add(held.limited() || !piece.legs().isEmpty() ? new Price(piece.element(), loss, 0, 0, air) : without(piece.element(), loss, air, held));
+            for (LegResult leg : piece.legs()) {
+                price(leg.pieces(), behind, share * leg.share(), held, into);
+            }
+            behind |= piece.legs().stream().anyMatch(leg -> leg.pieces().stream().anyMatch(p -> p.element() instanceof PathElement.Blower));
+        }
+    }
+
+    /** The same boost again with the piece free of loss; kelvin and power stay untold where that has no operating point. */
+    private Price without(PathElement element, double loss, double air, Held held) {
+        march.free = element;
+        try {
+            advance(point, march.cooling);
+            return new Price(element, loss, held.intake() - intakeTemperature(), held.shaft() - result().shaftPower(), air);
+        } catch (EnthalpaFault noPoint) {
+            return new Price(element, loss, Double.NaN, Double.NaN, air);
+        } finally {
+            march.free = null;
         }
     }
 
@@ -94,32 +148,52 @@ public final class ChargePathSolver {
         return ratio;
     }
 
+    /** @return kg/s through the blower, corrected to its map's inlet where it has one; of the second of two */
+    public double blowerFlow() {
+        return lastBlower.map().map(m -> m.corrected(march.blowerFlow, march.blowerTemperature, march.blowerPressure)).orElse(march.blowerFlow);
+    }
+
+    /** @return outlet over inlet pressure of that blower */
+    public double blowerRatio() {
+        return march.blowerRatio;
+    }
+
     public boolean blowerLimited() {
         return limited;
     }
 
-    /** @param station 0 for the air in, i + 1 behind element i @return K, total */
-    public double temperatureAt(int station) {
-        return temperature[station];
+    /** @return K at the plenum, total */
+    public double intakeTemperature() {
+        return chain.temperatureOut();
     }
 
-    /** @param station as in {@link #temperatureAt} @return Pa absolute, total */
-    public double pressureAt(int station) {
-        return pressure[station];
+    /** @return m3/s of injection liquid that all nozzles spray at the point solved last */
+    public double sprayFlow() {
+        return sprays.isEmpty() ? 0 : sprays.stream().mapToDouble(spec -> spec.flow(manifoldPressure() - path.ambient().pressure())).sum();
     }
 
     /** @return Pa absolute */
     public double manifoldPressure() {
-        return pressure[n] - throttleLoss;
+        return chain.pressureOut() - throttleLoss;
     }
 
+    /** Where the pieces end in two banks each has half of the cylinders, at its own pressure. */
     private double demand(double manifold) {
-        return path.engine().airDemand(air, manifold, temperature[n], point.speed());
+        Legs last = chain.legs[chain.size() - 1];
+        if (last == null || !last.endsInBanks()) {
+            return path.engine().airDemand(air, manifold, chain.temperatureOut(), point.speed()) * (1 - chain.displaced[chain.size()]);
+        }
+        double sum = 0;
+        for (Chain bank : last.chain) {
+            sum += path.engine().airDemand(air, manifold * bank.pressureOut() / chain.pressureOut(), bank.temperatureOut(), point.speed()) / 2
+                    * (1 - bank.displaced[bank.size()]);
+        }
+        return sum;
     }
 
     private boolean newton() {
         double x = flow > 0 ? Math.log(flow) : startFlow();
-        double y = ratio > 0 ? Math.log(ratio) : Math.log(Math.max(target / pressure[0], 1)) + 0.03;
+        double y = ratio > 0 ? Math.log(ratio) : Math.log(Math.max(march.target / chain.pressure[0], 1)) + 0.03;
         double before = Double.POSITIVE_INFINITY;
         for (iterations = 1; iterations <= MOST_ITERATIONS; iterations++) {
             if (!march(Math.exp(x), Math.exp(y))) {
@@ -146,16 +220,15 @@ public final class ChargePathSolver {
     }
 
     private double startFlow() {
-        temperature[n] = temperature[0] + 30;
-        return Math.log(demand(target));
+        return Math.log(path.engine().airDemand(air, march.target, chain.temperature[0] + 30, point.speed()));
     }
 
     private double pressureError() {
-        return Math.log(pressure[n] / target);
+        return Math.log(chain.pressureOut() / march.target);
     }
 
     private double flowError(double x) {
-        return x - Math.log(demand(target));
+        return x - Math.log(demand(march.target));
     }
 
     /** Slopes of both errors by differences; kept for the next steps and the next duty point while they serve. */
@@ -181,52 +254,50 @@ public final class ChargePathSolver {
         ratio = 1;
         for (iterations = 1; iterations <= 200; iterations++) {
             march(flow, 1);
-            double next = demand(target);
+            double next = demand(march.target);
             residual = Math.abs(next / flow - 1);
             flow = next;
             if (residual < TOLERANCE) {
                 break;
             }
         }
-        throttleLoss = Math.max(pressure[n] - target, 0);
+        throttleLoss = Math.max(chain.pressureOut() - march.target, 0);
     }
 
     /** At the blower's limit the manifold pressure follows: one unknown, the flow, by Brent's method. */
     private void solveAtLimit() {
-        double most = path.blower().maxPressureRatio();
-        temperature[n] = temperature[0];
-        double upper = 2 * demand(pressure[0] * most);
+        march.atLimit = true;
+        double most = path.blowers().stream().mapToDouble(b -> b.map().map(m -> Math.min(m.highestRatio(), b.maxPressureRatio())).orElse(b.maxPressureRatio()))
+                .max().orElseThrow();
+        double upper = 2 * path.engine().airDemand(air, chain.pressure[0] * most, chain.temperature[0], point.speed());
         BrentSolver brent = new BrentSolver(1e-12, 1e-14 * upper, 1e-15);
         try {
-            flow = brent.solve(200, m -> march(m, most) ? m - demand(pressure[n]) : m, 1e-6 * upper, upper);
+            flow = brent.solve(300, m -> march(m, 1) ? m - demand(chain.pressureOut()) : m, 1e-6 * upper, upper);
         } catch (RuntimeException notBracketed) {
             throw noSolution();
         }
         iterations = brent.getEvaluations();
-        ratio = most;
-        if (!march(flow, most)) {
+        if (!march(flow, 1)) {
             throw noSolution();
         }
-        residual = Math.abs(flow / demand(pressure[n]) - 1);
+        ratio = march.mostRatio;
+        residual = Math.abs(flow / demand(chain.pressureOut()) - 1);
         limited = true;
-        boolean strangled = pressure[n] < pressure[0] && target >= pressure[0];
-        if (pressure[n] > target * (1 + 1e-6) || strangled) {
-            chokedAt = narrowest();
+        double reached = chain.pressureOut();
+        boolean strangled = reached < chain.pressure[0] && march.target >= chain.pressure[0];
+        if (reached > march.target * (1 + 1e-6) || strangled) {
+            march.chokedAt = narrowest();
             throw noSolution();
         }
     }
 
-    /** @return index of the piece that loses most */
-    private int narrowest() {
-        int worst = 0;
-        for (int i = 1; i < n; i++) {
-            worst = pressure[i] - pressure[i + 1] > pressure[worst] - pressure[worst + 1] ? i : worst;
-        }
-        return worst;
+    /** @return the piece that the air is fastest in */
+    private PathElement narrowest() {
+        return result().pieces().stream().max(Comparator.comparingDouble(PieceResult::mach)).orElseThrow().element();
     }
 
     private EnthalpaFault noSolution() {
-        String where = chokedAt >= 0 ? "the air does not get through the " + path.elements().get(chokedAt).name() : "the path passes no air";
+        String where = march.chokedAt != null ? "the air does not get through the " + march.chokedAt.name() : "the path passes no air";
         flow = 0;
         return EnthalpaFault.of(FaultKind.NO_SOLUTION, "/boost_kPa", "boost", "%.0f kPa".formatted(point.boost() / 1000), where,
                 "Give that piece a larger bore, or ask for less boost or engine speed.");
@@ -234,98 +305,16 @@ public final class ChargePathSolver {
 
     /** Carries the air through every piece; false when it chokes on the way. */
     private boolean march(double m, double pressureRatio) {
-        chokedAt = -1;
-        for (int i = 0; i < n; i++) {
-            if (!pass(path.elements().get(i), i, m, pressureRatio) || !(pressure[i + 1] > 0)) {
-                chokedAt = i;
-                return false;
-            }
-        }
-        return true;
-    }
-
-    private boolean pass(PathElement element, int i, double m, double pressureRatio) {
-        double p = pressure[i];
-        double t = temperature[i];
-        if (element instanceof PathElement.Filter filter) {
-            double share = m / filter.flow();
-            temperature[i + 1] = t + filter.heatGain();
-            pressure[i + 1] = p - filter.loss() * share * share * PathElement.Filter.REFERENCE_DENSITY / air.density(p, t);
-        } else if (element instanceof PathElement.Blower blower) {
-            temperature[i + 1] = blower.spec().outletTemperature(air, t, pressureRatio);
-            pressure[i + 1] = p * pressureRatio;
-        } else if (element instanceof PathElement.Pipe) {
-            return passPipe(pipeLoss[i], i, m);
-        } else if (element instanceof PathElement.Core) {
-            temperature[i + 1] = cooling.outletTemperature(air, m, t);
-            double density = air.density(p, (t + temperature[i + 1]) / 2);
-            pressure[i + 1] = p - path.cooler().loss(m, density);
-        } else if (element instanceof PathElement.Plenum plenum) {
-            if (!state.set(air, p, t, m, area(plenum.bore()))) {
-                return false;
-            }
-            temperature[i + 1] = t;
-            pressure[i + 1] = p - state.density * state.velocity * state.velocity / 2;
-        }
-        return true;
-    }
-
-    /** Loss on the velocity head at the middle of the run: one correction of the inlet estimate. */
-    private boolean passPipe(PipeSpec.Loss pipe, int i, double m) {
-        double p = pressure[i];
-        double t = temperature[i];
-        temperature[i + 1] = t;
-        if (!state.set(air, p, t, m, pipe.area())) {
-            return false;
-        }
-        double reynolds = 4 * m / (Math.PI * pipe.bore() * air.viscosity(state.temperature));
-        double k = pipe.coefficient(reynolds);
-        double loss = k * state.density * state.velocity * state.velocity / 2;
-        if (loss > 0.5 * p || !state.set(air, p - loss / 2, t, m, pipe.area())) {
-            return false;
-        }
-        pressure[i + 1] = p - k * state.density * state.velocity * state.velocity / 2;
-        return true;
-    }
-
-    private static double area(double bore) {
-        return Math.PI / 4 * bore * bore;
+        march.chokedAt = null;
+        march.ratio = pressureRatio;
+        march.mostRatio = Double.POSITIVE_INFINITY;
+        return chain.pass(m);
     }
 
     private PathResult result() {
-        List<PathElement> elements = path.elements();
-        List<Station> stations = new ArrayList<>(n + 1);
-        List<PieceResult> pieces = new ArrayList<>(n);
-        stations.add(station("air in", 0, elements.get(0).bore()));
-        for (int i = 0; i < n; i++) {
-            PathElement element = elements.get(i);
-            boolean last = i == n - 1;
-            boolean beforeCore = !last && elements.get(i + 1) instanceof PathElement.Core;
-            String name = beforeCore ? elements.get(i + 1).name() + " in" : element.name() + " out";
-            Station station = last ? plenum(element) : station(name, i + 1, element.bore());
-            stations.add(station);
-            double loss = pressure[i] - pressure[i + 1];
-            Station fastest = last ? stations.get(i) : station;
-            pieces.add(new PieceResult(element, loss, temperature[i + 1] - temperature[i],
-                    flow * (air.enthalpy(temperature[i + 1]) - air.enthalpy(temperature[i])),
-                    fastest.velocity(), fastest.mach()));
-        }
-        int blower = path.blowerIndex();
-        double power = flow * (air.enthalpy(temperature[blower + 1]) - air.enthalpy(temperature[blower]));
-        return new PathResult(stations, pieces, flow, ratio, power, manifoldPressure(), target, throttleLoss, limited,
-                residual, iterations);
-    }
-
-    private Station station(String name, int i, double bore) {
-        state.set(air, pressure[i], temperature[i], flow, area(bore));
-        return new Station(name, pressure[i], state.pressure, temperature[i], state.temperature, state.density,
-                state.velocity, state.mach, bore);
-    }
-
-    /** In the plenum the air stands. */
-    private Station plenum(PathElement element) {
-        double p = manifoldPressure();
-        double t = temperature[n];
-        return new Station(element.name(), p, p, t, t, air.density(p, t), 0, 0, element.bore());
+        PathAnswer answer = new PathAnswer(march);
+        PathAnswer.Row row = answer.row(chain, flow, throttleLoss, "air in", false);
+        return new PathResult(row.stations(), row.pieces(), flow, ratio, answer.shaftPower(), manifoldPressure(), march.target, throttleLoss,
+                limited, answer.filling(flow), residual, iterations);
     }
 }

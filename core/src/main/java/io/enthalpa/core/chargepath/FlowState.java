@@ -58,4 +58,9 @@ final class FlowState {
         }
         return 1 - e * x * (1 - (e - 1) / 2 * x * (1 - (e - 2) / 3 * x * (1 - (e - 3) / 4 * x)));
     }
+
+    /** @return velocity head, Pa */
+    double head() {
+        return density * velocity * velocity / 2;
+    }
 }

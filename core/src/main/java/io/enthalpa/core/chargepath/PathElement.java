@@ -1,33 +1,72 @@
 package io.enthalpa.core.chargepath;
 
 import io.enthalpa.core.engine.BlowerSpec;
+import io.enthalpa.core.engine.InjectionSpec;
 import io.enthalpa.core.exchanger.CoreSpec;
 import io.enthalpa.core.loss.PipeSpec;
+import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
+import java.util.List;
+import java.util.Optional;
 
 /** One piece of the air's way from filter to plenum. */
 public sealed interface PathElement {
+    Method FILTER_METHOD = Method.of("filter", "Filter and intake",
+                    "One reading of its loss, carried to other flows and air; dirt moves it from the clean reading towards the one at which it is due for "
+                            + "change. The warm-up of the intake is the user's.")
+            .formula("loss = reading (m/m_reading)^2 1.2/rho")
+            .source(Citation.commonPractice("box and paper lose with the square of the flow; due for change at about twice the clean loss"))
+            .leavesOut("The paper's own laminar share, which makes a clean filter a little better at low flow.");
+    Method PLENUM_METHOD = Method.of("plenum", "Plenum",
+                    "The jet from the last pipe is lost; what is left is the manifold state.")
+            .formula("loss = rho v^2 / 2 at its inlet")
+            .source(Citation.fromMemory("Borda & Carnot", 1766, "sudden enlargement into a large space"))
+            .leavesOut("Runners and ports: they belong to the volumetric efficiency.");
+
     /** @return as the user calls it */
     String name();
 
     /** @return m, the bore at its outlet, where its station is */
     double bore();
 
+    /** @return m, the bore that the piece before it should have; NaN where any will do */
+    default double inletBore() {
+        return bore();
+    }
+
     /**
      * Filter with its intake. Loss grows as flow squared over density.
      *
-     * @param loss     Pa at the flow it was read at, in air of 1.2 kg/m3
-     * @param flow     kg/s at which the loss was read
-     * @param heatGain K that the air takes up in the bay before the blower
+     * @param loss      Pa clean, at the flow it was read at, in air of 1.2 kg/m3
+     * @param flow      kg/s at which the loss was read
+     * @param heatGain  K that the air takes up in the bay before the blower
+     * @param dirtyLoss Pa at the same flow when it is due for change
+     * @param soiling   0 clean to 1 due for change
      */
-    record Filter(String name, double bore, double loss, double flow, double heatGain) implements PathElement {
+    record Filter(String name, double bore, double loss, double flow, double heatGain, double dirtyLoss, double soiling) implements PathElement {
         static final double REFERENCE_DENSITY = 1.2;
+
+        /** @return Pa at the reading's flow, as dirty as it is */
+        public double lossNow() {
+            return loss + soiling * (dirtyLoss - loss);
+        }
+
+        @Override
+        public double inletBore() {
+            return Double.NaN;
+        }
     }
 
-    /** The blower; exactly one in a path. */
+    /** The blower; one in a path, or one in each of two legs. */
     record Blower(String name, BlowerSpec spec) implements PathElement {
         @Override
         public double bore() {
             return spec.outletBore();
+        }
+
+        @Override
+        public double inletBore() {
+            return Double.NaN;
         }
     }
 
@@ -38,7 +77,36 @@ public sealed interface PathElement {
         }
     }
 
-    /** The charge cooler; at most one in a path. */
+    /**
+     * A cone, or a step when its length is 0.
+     *
+     * @param inletBore m
+     * @param bore      m at its outlet
+     * @param length    m
+     */
+    record Reducer(String name, double inletBore, double bore, double length) implements PathElement {
+    }
+
+    /**
+     * A coupler between two pipe ends.
+     *
+     * @param bore     m of the pipes
+     * @param hoseBore m inside the hose or its hump
+     * @param gap      m between the pipe ends
+     */
+    record Joint(String name, double bore, double hoseBore, double gap) implements PathElement {
+    }
+
+    /**
+     * A wide open butterfly. In front of the blower the engine is drawn through, behind it blown through.
+     *
+     * @param bore  m
+     * @param shaft m, thickness of shaft and plate across the bore
+     */
+    record Throttle(String name, double bore, double shaft) implements PathElement {
+    }
+
+    /** A charge cooler. */
     record Core(String name, CoreSpec spec, CoolingSide cooling) implements PathElement {
         @Override
         public double bore() {
@@ -47,10 +115,85 @@ public sealed interface PathElement {
     }
 
     /**
+     * Where water and alcohol are sprayed in.
+     *
+     * @param bore m of the pipe there
+     */
+    record Injection(String name, double bore, InjectionSpec spec) implements PathElement {
+    }
+
+    /**
      * Plenum: the jet from the last pipe is lost (one velocity head, Borda), what is left is the manifold state.
      *
-     * @param bore m of its inlet
+     * @param bore   m of its inlet
+     * @param volume m3
      */
-    record Plenum(String name, double bore) implements PathElement {
+    record Plenum(String name, double bore, double volume) implements PathElement {
+    }
+
+    /**
+     * Two ways side by side. First in a path each leg draws its own outside air; last in a path each leg fills its own plenum for
+     * its own bank of cylinders.
+     *
+     * @param splitAngle rad between a leg and the common pipe where they part
+     * @param legs       exactly two
+     * @param mergeAngle rad between a leg and the common pipe where they meet
+     * @param mergedBore m behind the merge; ignored when the legs end in plenums
+     * @param balance    a tube between the two plenums; empty without
+     */
+    record Parallel(String name, double splitAngle, List<Leg> legs, double mergeAngle, double mergedBore, Optional<Balance> balance)
+            implements PathElement {
+        public Parallel {
+            legs = List.copyOf(legs);
+        }
+
+        /** @return true when each leg fills its own plenum */
+        public boolean endsInBanks() {
+            return legs.stream().allMatch(leg -> leg.path().get(leg.path().size() - 1) instanceof Plenum);
+        }
+
+        @Override
+        public double bore() {
+            return endsInBanks() ? legs.get(0).path().get(legs.get(0).path().size() - 1).bore() : mergedBore;
+        }
+
+        @Override
+        public double inletBore() {
+            return Double.NaN;
+        }
+    }
+
+    /** One of two ways side by side. */
+    record Leg(String name, List<PathElement> path) {
+        public Leg {
+            path = List.copyOf(path);
+        }
+
+        /** @return m, bore of its first piece that has one */
+        double inletBore() {
+            double bore = path.get(0).inletBore();
+            return Double.isNaN(bore) ? path.get(0).bore() : bore;
+        }
+
+        /** @return m, bore of its last piece */
+        double outletBore() {
+            return path.get(path.size() - 1).bore();
+        }
+    }
+
+    /**
+     * A tube between two plenums.
+     *
+     * @param bore   m
+     * @param length m
+     */
+    record Balance(double bore, double length) {
+        /**
+         * Velocity heads: sharp entrance 0.5, exit 1, friction of a smooth pipe at 0.02; Idelchik, Handbook of Hydraulic Resistance, from
+         * memory. What crosses is not mixed into the other plenum's temperature.
+         */
+        double coefficient() {
+            return 1.5 + 0.02 * length / bore;
+        }
     }
 }

@@ -5,20 +5,22 @@ import io.enthalpa.core.exchanger.HeatTransfer;
 import io.enthalpa.core.fluid.HumidAir;
 
 /** A core held at one point until nothing changes any more, against a cold stream of constant flow and inlet temperature. */
-public final class SteadyCooling implements ChargeCooling {
+public final class SteadyCooling {
     private final ChargeCooler core;
     private final ColdStream cold;
+    /** How far down the charge came last, of the way to the sink: the start for the next search. */
+    private double reached = 0.7;
 
     public SteadyCooling(ChargeCooler core, ColdStream cold) {
         this.core = core;
         this.cold = cold;
     }
 
-    @Override
+    /** @param flow kg/s of charge @param inlet K @return K of the charge behind the core */
     public double outletTemperature(HumidAir air, double flow, double inlet) {
         double span = inlet - cold.sinkTemperature();
         double h1 = air.enthalpy(inlet);
-        double outlet = inlet - 0.7 * span;
+        double outlet = inlet - reached * span;
         for (int i = 0; i < 8; i++) {
             double before = outlet;
             double perKelvin = transfer(air, flow, inlet, outlet).conductancePerKelvin();
@@ -28,13 +30,18 @@ public final class SteadyCooling implements ChargeCooling {
                 break;
             }
         }
+        if (span > 1) {
+            reached = (inlet - outlet) / span;
+        }
         return outlet;
     }
 
     /** @return the core's transfer when the charge goes from inlet to outlet, K both */
     public HeatTransfer transfer(HumidAir air, double flow, double inlet, double outlet) {
         double cp = air.heatCapacity((inlet + outlet) / 2);
-        return core.exchanger().transfer(flow, flow * cp, cold.flow(), cold.capacityRate());
+        double rate = flow * cp;
+        double coldMean = cold.inletAt(rate * (inlet - outlet)) + rate * (inlet - outlet) / cold.capacityRate() / 2;
+        return core.transfer(flow, rate, (inlet + outlet) / 2, cold.flow(), cold.capacityRate(), coldMean);
     }
 
     /**
@@ -47,5 +54,9 @@ public final class SteadyCooling implements ChargeCooling {
      *                         {@code 1/G - 1/C} for a loop with a radiator that moves G for each kelvin between its inlets
      */
     public record ColdStream(double flow, double capacityRate, double sinkTemperature, double resistanceToSink) {
+        /** @param heat W taken from the charge @return K of the stream where it enters the core */
+        public double inletAt(double heat) {
+            return sinkTemperature + heat * resistanceToSink;
+        }
     }
 }

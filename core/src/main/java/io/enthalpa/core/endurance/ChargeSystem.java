@@ -1,127 +1,89 @@
 package io.enthalpa.core.endurance;
 
-import io.enthalpa.core.chargepath.Ambient;
-import io.enthalpa.core.chargepath.ChargeCooling;
 import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.ChargePathSolver;
-import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.chargepath.PathResult;
+import io.enthalpa.core.chargepath.Price;
 import io.enthalpa.core.chargepath.SteadyCooling;
 import io.enthalpa.core.chargepath.SteadyCooling.ColdStream;
-import io.enthalpa.core.exchanger.HeatTransfer;
-import io.enthalpa.core.exchanger.RatedExchanger;
-import io.enthalpa.core.fluid.Water;
-import io.enthalpa.core.waterloop.WaterLoopSpec;
+import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
+import java.util.ArrayList;
+import java.util.List;
 
-/** A charge path with what cools it: the thing that is solved steadily or run through a duty. */
+/** A charge path with what cools its cores: the thing that is solved steadily or run through a duty. */
 public final class ChargeSystem {
+    public static final Method LOOP_METHOD = Method.of("loop-steady", "Cooling air and water loop, first form",
+                    "The air at a face is a measured share of road speed, or what still moves when standing. A water loop has the flow that really "
+                            + "circulates, one mixed volume and a radiator by its card; held steady it is a resistance between the core's water and the outside air.")
+            .formula("R = 1/G - 1/C, G what the radiator moves for each kelvin between its inlets, C the water's capacity rate")
+            .source(Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., liquid-coupled exchangers"))
+            .leavesOut("Pumps, hoses and their losses, stacks, ducts and fans, glycol; two cores on one loop: each has its own.");
+    private static final int MOST_ROUNDS = 40;
     private final ChargePath path;
-    private final RatedExchanger radiator;
+    private final List<CooledCore> cores;
 
     public ChargeSystem(ChargePath path) {
         this.path = path;
-        this.radiator = path.hasCore() && path.core().cooling() instanceof CoolingSide.Water water
-                ? water.loop().radiator().exchanger() : null;
+        this.cores = path.cores().stream().map(slot -> new CooledCore(slot, path.ambient())).toList();
     }
 
     public ChargePath path() {
         return path;
     }
 
-    /** @return water to air; null when air cools the core itself, or there is no core */
-    RatedExchanger radiator() {
-        return radiator;
+    List<CooledCore> cores() {
+        return cores;
     }
 
-    boolean hasLoop() {
-        return radiator != null;
-    }
-
-    WaterLoopSpec loop() {
-        return ((CoolingSide.Water) path.core().cooling()).loop();
+    /** What a core last saw while the path was solved. */
+    private static final class Seen {
+        private double flow;
+        private double in;
+        private double out;
     }
 
     /** @return the operating point held until nothing changes any more */
     public SteadyResult steady(OperatingPoint point) {
+        return steady(point, false);
+    }
+
+    /** @param withPrices whether each piece's price is looked for too, which takes as many solutions as there are pieces */
+    public SteadyResult steady(OperatingPoint point, boolean withPrices) {
         ChargePathSolver solver = new ChargePathSolver(path);
-        if (!path.hasCore()) {
-            return new SteadyResult(solver.solve(point, ChargeCooling.NONE), null);
+        Seen[] seen = new Seen[cores.size()];
+        double[] waterIn = new double[cores.size()];
+        for (int k = 0; k < seen.length; k++) {
+            seen[k] = new Seen();
+            waterIn[k] = path.ambient().temperature() + 10;
         }
-        double waterIn = path.ambient().temperature() + 10;
-        for (int i = 0; ; i++) {
-            ColdStream cold = coldStream(point.roadSpeed(), waterIn);
-            SteadyCooling cooling = new SteadyCooling(path.cooler(), cold);
-            PathResult result = solver.solve(point, cooling);
-            CoreResult core = coreResult(result, cooling, cold, point.roadSpeed());
-            if (!hasLoop() || Math.abs(core.coldIn() - waterIn) < 1e-4 || i > 20) {
-                return new SteadyResult(result, core);
+        for (int round = 0; ; round++) {
+            List<ColdStream> cold = new ArrayList<>();
+            List<SteadyCooling> cooling = new ArrayList<>();
+            for (int k = 0; k < seen.length; k++) {
+                cold.add(cores.get(k).coldStream(point.roadSpeed(), waterIn[k]));
+                cooling.add(new SteadyCooling(cores.get(k).cooler(), cold.get(k)));
             }
-            waterIn = core.coldIn();
+            PathResult result = solver.solve(point, (core, air, flow, inlet) -> {
+                seen[core].flow = flow;
+                seen[core].in = inlet;
+                seen[core].out = cooling.get(core).outletTemperature(air, flow, inlet);
+                return seen[core].out;
+            });
+            List<CoreResult> results = new ArrayList<>();
+            double moved = 0;
+            for (int k = 0; k < seen.length; k++) {
+                CooledCore core = cores.get(k);
+                CoreResult r = core.result(seen[k].flow, seen[k].in, seen[k].out, result.manifoldPressure(), cold.get(k), point.roadSpeed());
+                results.add(r);
+                moved = core.hasLoop() ? Math.max(moved, Math.abs(r.coldIn() - waterIn[k])) : moved;
+                waterIn[k] = r.coldIn();
+            }
+            if (moved < 1e-4 || round > MOST_ROUNDS) {
+                List<Price> prices = withPrices ? solver.prices() : List.of();
+                return new SteadyResult(result, results, prices);
+            }
         }
-    }
-
-    /**
-     * @param roadSpeed m/s
-     * @param waterIn   K of the water at the core, for its density and heat capacity; ignored without a loop
-     */
-    ColdStream coldStream(double roadSpeed, double waterIn) {
-        Ambient ambient = path.ambient();
-        double sink = ambient.temperature();
-        if (!hasLoop()) {
-            double flow = faceFlow(roadSpeed);
-            return new ColdStream(flow, flow * ambient.air().heatCapacity(sink), sink, 0);
-        }
-        double flow = loop().flow() * Water.density(waterIn);
-        double rate = flow * Water.heatCapacity(waterIn);
-        return new ColdStream(flow, rate, sink, 1 / radiatorConductance(flow, rate, roadSpeed) - 1 / rate);
-    }
-
-    /** @return W the radiator moves for each kelvin between its water and its air inlet */
-    private double radiatorConductance(double waterFlow, double waterRate, double roadSpeed) {
-        Ambient ambient = path.ambient();
-        double air = loop().radiator().air().flow(roadSpeed, radiator.size().face(), ambient.air(), ambient.pressure(), ambient.temperature());
-        return radiator.transfer(waterFlow, waterRate, air, air * ambient.air().heatCapacity(ambient.temperature())).conductancePerKelvin();
-    }
-
-    /** @return kg/s of cooling air through the core's face */
-    private double faceFlow(double roadSpeed) {
-        Ambient ambient = path.ambient();
-        return ((CoolingSide.Air) path.core().cooling()).face()
-                .flow(roadSpeed, path.core().spec().size().face(), ambient.air(), ambient.pressure(), ambient.temperature());
-    }
-
-    /** @return m/s at the face that meets outside air: the core's, or the radiator's */
-    double faceSpeed(double roadSpeed) {
-        return path.core().cooling() instanceof CoolingSide.Air air ? air.face().faceSpeed(roadSpeed)
-                : loop().radiator().air().faceSpeed(roadSpeed);
-    }
-
-    private CoreResult coreResult(PathResult result, SteadyCooling cooling, ColdStream cold, double roadSpeed) {
-        int core = path.coreIndex();
-        double in = result.stations().get(core).temperature();
-        double out = result.stations().get(core + 1).temperature();
-        double heat = -result.pieces().get(core).heat();
-        HeatTransfer transfer = cooling.transfer(path.ambient().air(), result.flow(), in, out);
-        double coldIn = cold.sinkTemperature() + heat * cold.resistanceToSink();
-        double chargeRate = heat / Math.max(in - out, 1e-9);
-        return new CoreResult(transfer, heat, coldIn, coldIn + heat / cold.capacityRate(), faceSpeed(roadSpeed),
-                (in - out) / (in - cold.sinkTemperature()),
-                path.cooler().exchanger().hotFlowRatio(result.flow()),
-                path.cooler().exchanger().coldFlowRatio(cold.flow()),
-                ResistanceShares.of(transfer, chargeRate, cold));
-    }
-
-    /**
-     * What limits the core at a moment of a run.
-     *
-     * @param flow kg/s of charge
-     * @param in   K of charge
-     * @param out  K of charge
-     */
-    ResistanceShares sharesAt(double flow, double in, double out, double roadSpeed, double coldIn) {
-        ColdStream cold = coldStream(roadSpeed, coldIn);
-        HeatTransfer transfer = new SteadyCooling(path.cooler(), cold).transfer(path.ambient().air(), flow, in, out);
-        return ResistanceShares.of(transfer, flow * path.ambient().air().heatCapacity((in + out) / 2), cold);
     }
 }

@@ -8,7 +8,15 @@ import java.util.Arrays;
  * every cell relaxes exactly towards the state its two inlets ask for, and hands on the mean of the step, so that heat given
  * and taken balance to the last digit for any step length.
  */
-final class CoreField {
+final class CoreField implements MetalField {
+    /** Cells along the charge and along the cold stream; finer changes the outlet by less than 0.1 K. */
+    static final int ALONG = 16;
+    static final int ACROSS = 8;
+
+    /** Which stream mixes across its way. */
+    enum Mixed { NONE, HOT, COLD }
+
+    private final Mixed mixed;
     private final int nx;
     private final int ny;
     private final double[] metal;
@@ -17,7 +25,6 @@ final class CoreField {
     private final double heatCapacity;
     private double hotOut;
     private double coldOut;
-    private double heatIn;
     private double heatOut;
 
     /**
@@ -26,7 +33,8 @@ final class CoreField {
      * @param heatCapacity J/K of all the metal
      * @param temperature  K at the start
      */
-    CoreField(int nx, int ny, double heatCapacity, double temperature) {
+    CoreField(int nx, int ny, Mixed mixed, double heatCapacity, double temperature) {
+        this.mixed = mixed;
         this.nx = nx;
         this.ny = ny;
         this.heatCapacity = heatCapacity;
@@ -38,16 +46,12 @@ final class CoreField {
         coldOut = temperature;
     }
 
-    /**
-     * @param dt        s
-     * @param hotRate   W/K, capacity rate of the charge; 0 when it stands
-     * @param hotInlet  K
-     * @param hotToMetal W/K
-     * @param coldRate  W/K, above 0
-     * @param coldInlet K
-     * @param metalToCold W/K
-     */
-    void step(double dt, double hotRate, double hotInlet, double hotToMetal, double coldRate, double coldInlet, double metalToCold) {
+    CoreField(Mixed mixed, double heatCapacity, double temperature) {
+        this(ALONG, ACROSS, mixed, heatCapacity, temperature);
+    }
+
+    @Override
+    public void step(double dt, double hotRate, double hotInlet, double hotToMetal, double coldRate, double coldInlet, double metalToCold) {
         double hotReach = hotRate > 0 ? -Math.expm1(-hotToMetal / (nx * hotRate)) : 0;
         double coldReach = -Math.expm1(-metalToCold / (ny * coldRate));
         double g = hotRate / ny * hotReach;
@@ -59,21 +63,41 @@ final class CoreField {
         double hotWeight = g / (g + c);
         Arrays.fill(hot, hotInlet);
         Arrays.fill(cold, coldInlet);
-        for (int x = 0; x < nx; x++) {
+        if (mixed == Mixed.COLD) {
             for (int y = 0; y < ny; y++) {
-                int i = x * ny + y;
-                double limit = cold[x] + hotWeight * (hot[y] - cold[x]);
-                double away = metal[i] - limit;
-                double average = limit + away * mean;
-                metal[i] = limit + away * left;
-                hot[y] += hotReach * (average - hot[y]);
-                cold[x] += coldReach * (average - cold[x]);
+                for (int x = 0; x < nx; x++) {
+                    pass(x, y, hotWeight, left, mean, hotReach, coldReach);
+                }
+                Arrays.fill(cold, average(cold));
+            }
+        } else {
+            for (int x = 0; x < nx; x++) {
+                for (int y = 0; y < ny; y++) {
+                    pass(x, y, hotWeight, left, mean, hotReach, coldReach);
+                }
+                if (mixed == Mixed.HOT) {
+                    Arrays.fill(hot, average(hot));
+                }
             }
         }
         hotOut = average(hot);
         coldOut = average(cold);
-        heatIn = hotRate * (hotInlet - hotOut) * dt;
         heatOut = coldRate * (coldOut - coldInlet) * dt;
+    }
+
+    private void pass(int x, int y, double hotWeight, double left, double mean, double hotReach, double coldReach) {
+        int i = x * ny + y;
+        double limit = cold[x] + hotWeight * (hot[y] - cold[x]);
+        double away = metal[i] - limit;
+        double average = limit + away * mean;
+        metal[i] = limit + away * left;
+        hot[y] += hotReach * (average - hot[y]);
+        cold[x] += coldReach * (average - cold[x]);
+    }
+
+    /** Puts the metal back to a state kept earlier by {@link #snapshot}. */
+    void restore(double[] cells) {
+        System.arraycopy(cells, 0, metal, 0, metal.length);
     }
 
     private static double average(double[] values) {
@@ -84,8 +108,8 @@ final class CoreField {
         return sum / values.length;
     }
 
-    /** @return K of the charge behind the core, mean of the last step */
-    double hotOut() {
+    @Override
+    public double hotOut() {
         return hotOut;
     }
 
@@ -94,18 +118,13 @@ final class CoreField {
         return coldOut;
     }
 
-    /** @return J taken from the charge in the last step */
-    double heatIn() {
-        return heatIn;
-    }
-
-    /** @return J given to the cold stream in the last step */
-    double heatOut() {
+    @Override
+    public double heatOut() {
         return heatOut;
     }
 
-    /** @return J in the metal above 0 K */
-    double stored() {
+    @Override
+    public double stored() {
         double sum = 0;
         for (double t : metal) {
             sum += t;
@@ -113,8 +132,18 @@ final class CoreField {
         return sum * heatCapacity / metal.length;
     }
 
-    /** @return K by cell, x outer and y inner */
-    double[] snapshot() {
+    @Override
+    public double[] snapshot() {
         return metal.clone();
+    }
+
+    @Override
+    public int along() {
+        return nx;
+    }
+
+    @Override
+    public int across() {
+        return ny;
     }
 }

@@ -3,6 +3,8 @@ package io.enthalpa.core.endurance;
 import io.enthalpa.core.chargepath.SteadyCooling.ColdStream;
 import io.enthalpa.core.exchanger.Conductances;
 import io.enthalpa.core.exchanger.HeatTransfer;
+import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
 
 /**
  * Where the resistance between charge and outside air is, in shares that add up to one.
@@ -18,6 +20,14 @@ import io.enthalpa.core.exchanger.HeatTransfer;
  * @param radiator from the water to the outside air; 0 without a loop
  */
 public record ResistanceShares(double charge, double wall, double coldFilm, double coldFlow, double radiator) {
+    public static final Method METHOD = Method.of("what-limits", "What limits a core",
+                    "The resistance from charge to outside air in shares. Films and wall count with their own resistance; what the core falls short because its "
+                            + "cold stream warms up counts as too little of that stream; the way from the water to the outside air as the radiator. The charge's own "
+                            + "capacity is left out, because the charge flow is given.")
+            .formula("share = R / sum R; cold stream: (1/Q - 1/UA) (1/Cc)/(1/Cc + 1/Ch), Q the heat for each kelvin between the inlets")
+            .source(Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., resistances in series"))
+            .leavesOut("Fouling counts with the wall.");
+
 
     static ResistanceShares of(HeatTransfer transfer, double chargeRate, ColdStream cold) {
         Conductances c = transfer.conductances();

@@ -77,8 +77,11 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
     }
 
     private static ResistanceShares shares(ChargeSystem system, Trace trace, int i) {
-        return system.path().hasCore()
-                ? system.sharesAt(trace.flow()[i], trace.coreIn()[i], trace.intake()[i], trace.roadSpeed()[i], trace.coldIn()[i])
-                : null;
+        CoreTrace core = trace.core();
+        if (core == null) {
+            return null;
+        }
+        CooledCore cooled = system.cores().get(system.cores().size() - 1);
+        return cooled.sharesAt(core.flow()[i], core.in()[i], core.out()[i], trace.roadSpeed()[i], core.coldIn()[i]);
     }
 }

@@ -1,16 +1,23 @@
 package io.enthalpa.core.exchanger;
 
 /**
- * A charge cooler as chosen: a make known by its card, in a size.
+ * A charge cooler as chosen.
  *
  * @param construction as the maker calls it, "bar-and-plate"
  * @param size         of the finned block
- * @param portBore     m
- * @param card         measured on this make
+ * @param basis        how it is known: rating card or geometry
+ * @param arrangement  how charge and coolant meet
+ * @param tanks        at both ends
+ * @param inletTowards how the core is turned; changes nothing but the drawing and where water and air bubbles go
  */
-public record CoreSpec(String construction, CoreSize size, double portBore, ChargeCard card) {
-    /** @return kg of metal that heats up, by volume from the card */
-    public double metalMass() {
-        return card.metalMass() * size.volume() / card.size().volume();
+public record CoreSpec(String construction, CoreSize size, CoreBasis basis, Effectiveness arrangement, EndTankSpec tanks,
+                       PortSide inletTowards) {
+    /** @return m */
+    public double portBore() {
+        return tanks.portBore();
+    }
+
+    public Coolant coolant() {
+        return basis.coolant();
     }
 }

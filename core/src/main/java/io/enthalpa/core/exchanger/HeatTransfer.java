@@ -9,4 +9,11 @@ package io.enthalpa.core.exchanger;
  * @param conductancePerKelvin W moved for each kelvin between the two inlets
  */
 public record HeatTransfer(Conductances conductances, double ntu, double effectiveness, double conductancePerKelvin) {
+    /** @param hotRate W/K @param coldRate W/K */
+    static HeatTransfer of(Conductances conductances, Effectiveness arrangement, double hotRate, double coldRate) {
+        double overall = conductances.overall();
+        double least = Math.min(hotRate, coldRate);
+        double effectiveness = arrangement.between(overall, hotRate, coldRate);
+        return new HeatTransfer(conductances, overall / least, effectiveness, effectiveness * least);
+    }
 }

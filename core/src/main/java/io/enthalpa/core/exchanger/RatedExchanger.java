@@ -1,31 +1,29 @@
 package io.enthalpa.core.exchanger;
 
+import java.util.List;
+
 /**
- * An exchanger known by a rating card: the conductance of the measured point is split into three resistances in series,
- * each carried to other flows by a power law, and to another size of the same make by similarity (equal fins,
- * conductance with volume at equal passage speed, loss with the length of the passage).
+ * An exchanger known by measured points: see {@link CardFit} for how they become three resistances in series, each carried
+ * to other flows by a power law, and to another size of the same make by similarity (equal fins, conductance with volume at equal
+ * passage speed, loss with the length of the passage).
  */
 public final class RatedExchanger {
     private final ReferencePoint reference;
     private final ScalingLaw law;
     private final CoreSize size;
     private final Effectiveness arrangement;
-    private final double hotReference;
-    private final double wallReference;
-    private final double coldReference;
+    private final CardFit fit;
+    private final double volumeRatio;
 
-    public RatedExchanger(ReferencePoint reference, ScalingLaw law, CoreSize size, Effectiveness arrangement) {
-        this.reference = reference;
+    /** @param points measured on one piece, at least one */
+    public RatedExchanger(List<ReferencePoint> points, ScalingLaw law, CoreSize size, Effectiveness arrangement) {
+        this.reference = points.get(0);
         this.law = law;
         this.size = size;
         this.arrangement = arrangement;
-        double least = Math.min(reference.hotCapacityRate(), reference.coldCapacityRate());
-        double most = Math.max(reference.hotCapacityRate(), reference.coldCapacityRate());
-        double overall = least * arrangement.ntuFor(reference.effectiveness(), least / most);
-        double volume = size.volume() / reference.size().volume();
-        hotReference = volume * overall / law.hotShare();
-        wallReference = volume * overall / law.wallShare();
-        coldReference = volume * overall / (1 - law.hotShare() - law.wallShare());
+        double[] overall = points.stream().mapToDouble(point -> point.conductance(arrangement)).toArray();
+        fit = CardFit.of(points, overall, law);
+        volumeRatio = size.volume() / reference.size().volume();
     }
 
     public CoreSize size() {
@@ -34,15 +32,20 @@ public final class RatedExchanger {
 
     /** @return volume over that of the measured piece */
     public double volumeRatio() {
-        return size.volume() / reference.size().volume();
+        return volumeRatio;
     }
 
-    /** @param hotFlow kg/s @return passage flow over that of the card */
+    /** @return how the points became resistances */
+    CardFit fit() {
+        return fit;
+    }
+
+    /** @param hotFlow kg/s @return passage flow over that of the card's first point */
     public double hotFlowRatio(double hotFlow) {
         return hotFlow / reference.hotFlow() * reference.size().chargeSection() / size.chargeSection();
     }
 
-    /** @param coldFlow kg/s @return passage flow over that of the card */
+    /** @param coldFlow kg/s @return passage flow over that of the card's first point */
     public double coldFlowRatio(double coldFlow) {
         return coldFlow / reference.coldFlow() * reference.size().face() / size.face();
     }
@@ -53,9 +56,9 @@ public final class RatedExchanger {
      */
     public Conductances conductances(double hotFlow, double coldFlow) {
         return new Conductances(
-                hotReference * Math.pow(hotFlowRatio(hotFlow), law.hotExponent()),
-                wallReference,
-                coldReference * Math.pow(coldFlowRatio(coldFlow), law.coldExponent()));
+                volumeRatio / fit.hot() * Math.pow(hotFlowRatio(hotFlow), law.hotExponent()),
+                volumeRatio / fit.wall(),
+                volumeRatio / fit.cold() * Math.pow(coldFlowRatio(coldFlow), law.coldExponent()));
     }
 
     /**
@@ -66,26 +69,6 @@ public final class RatedExchanger {
      * @return effectiveness, and the heat moved for each kelvin between the inlets
      */
     public HeatTransfer transfer(double hotFlow, double hotCapacityRate, double coldFlow, double coldCapacityRate) {
-        Conductances conductances = conductances(hotFlow, coldFlow);
-        double least = Math.min(hotCapacityRate, coldCapacityRate);
-        double most = Math.max(hotCapacityRate, coldCapacityRate);
-        double ntu = conductances.overall() / least;
-        double effectiveness = arrangement.of(ntu, least / most);
-        return new HeatTransfer(conductances, ntu, effectiveness, effectiveness * least);
-    }
-
-    /**
-     * Loss of total pressure on the hot side: that of the card, times passage flow to the {@link ScalingLaw#lossExponent},
-     * over density, times passage length.
-     *
-     * @param hotFlow          kg/s
-     * @param density          kg/m3, mean of inlet and outlet
-     * @param referenceLoss    Pa, on the card
-     * @param referenceDensity kg/m3, on the card
-     * @return Pa
-     */
-    public double loss(double hotFlow, double density, double referenceLoss, double referenceDensity) {
-        return referenceLoss * Math.pow(hotFlowRatio(hotFlow), law.lossExponent())
-                * referenceDensity / density * size.width() / reference.size().width();
+        return HeatTransfer.of(conductances(hotFlow, coldFlow), arrangement, hotCapacityRate, coldCapacityRate);
     }
 }

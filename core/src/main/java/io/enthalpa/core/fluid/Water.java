@@ -1,6 +1,8 @@
 package io.enthalpa.core.fluid;
 
 import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
+import io.enthalpa.core.source.ValidityRange;
 
 /** Liquid water at about atmospheric pressure, 0 to 100 °C. Temperatures in K. */
 public final class Water {
@@ -10,6 +12,12 @@ public final class Water {
             "Simple formulas for thermophysical properties of liquid water, Heat Transfer Eng. 19");
     public static final Citation TRANSPORT = Citation.fromMemory("Pátek et al.", 2009,
             "Reference correlations for thermophysical properties of liquid water at 0.1 MPa, J. Phys. Chem. Ref. Data 38");
+
+    public static final Method METHOD = Method.of("water", "Liquid water",
+                    "Density, heat capacity, viscosity and conductivity of pure water by temperature.")
+            .range(new ValidityRange("temperature", 0, 100, "°C"))
+            .source(DENSITY, HEAT_CAPACITY, TRANSPORT)
+            .leavesOut("Glycol.");
 
     private Water() {
     }

@@ -1,6 +1,8 @@
 package io.enthalpa.core.loss;
 
 import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
+import io.enthalpa.core.source.ValidityRange;
 
 /** Darcy friction factor of a round pipe. */
 public final class FrictionFactor {
@@ -10,6 +12,14 @@ public final class FrictionFactor {
     static final double LAMINAR_LIMIT = 2040;
     /** From here on the flow is taken as fully turbulent; between the two the factor is interpolated. */
     static final double TURBULENT_FROM = 4000;
+
+    public static final Method METHOD = Method.of("friction", "Straight pipe",
+                    "Colebrook's equation solved by iteration from Haaland's explicit form, to 1e-8; laminar below Reynolds 2040, straight "
+                            + "between there and 4000. Roughness: drawn aluminium and stainless 1.5 µm, steel 45 µm, silicone 10 µm.")
+            .formula("1/sqrt(f) = -2 log10(e/(3.7 d) + 2.51/(Re sqrt(f))); laminar f = 64/Re; loss = f (l/d) rho v^2/2")
+            .range(new ValidityRange("Reynolds number", 0, 1e8, ""), new ValidityRange("roughness over bore", 0, 0.05, ""))
+            .source(TURBULENT, PipeMaterial.SOURCE)
+            .leavesOut("Heat taken or given by the pipe wall; weld beads inside.");
 
     private FrictionFactor() {
     }

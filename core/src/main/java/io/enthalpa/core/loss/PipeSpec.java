@@ -11,12 +11,31 @@ import java.util.List;
  * @param bends    in any order
  */
 public record PipeSpec(PipeMaterial material, double bore, double length, List<Bend> bends) {
+    /** Straight length between two bends, in bores, below which they disturb each other. */
+    public static final double APART = 5;
 
     /**
      * @param angle  rad
-     * @param radius m, of the centre line
+     * @param radius m, of the centre line; 0 for a mitre
      */
     public record Bend(double angle, double radius) {
+        /** @return two straight ends cut and welded */
+        public static Bend mitre(double angle) {
+            return new Bend(angle, 0);
+        }
+
+        public boolean isMitre() {
+            return radius == 0;
+        }
+
+        /** @return m along the centre line */
+        public double length() {
+            return angle * radius;
+        }
+
+        double coefficient(double bore, double friction) {
+            return isMitre() ? MitreLoss.coefficient(angle) : BendLoss.coefficient(radius / bore, angle, friction);
+        }
     }
 
     public PipeSpec {
@@ -29,7 +48,12 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
 
     /** @return m3 inside, bends included */
     public double volume() {
-        return area() * (length + bends.stream().mapToDouble(b -> b.angle() * b.radius()).sum());
+        return area() * (length + bends.stream().mapToDouble(Bend::length).sum());
+    }
+
+    /** @return bores of straight pipe between two bends if all are spread evenly; infinite with fewer than two */
+    public double apart() {
+        return bends.size() < 2 ? Double.POSITIVE_INFINITY : length / (bends.size() + 1) / bore;
     }
 
     /** @return the loss of the whole run as a function of friction alone, worked out once */
@@ -39,11 +63,7 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
 
     /** {@code f L / d} and each bend's own, at a friction factor; linear in it. */
     private double k(double friction) {
-        double k = friction * length / bore;
-        for (Bend bend : bends) {
-            k += BendLoss.coefficient(bend.radius() / bore, bend.angle(), friction);
-        }
-        return k;
+        return friction * length / bore + bends.stream().mapToDouble(bend -> bend.coefficient(bore, friction)).sum();
     }
 
     /**
@@ -55,9 +75,14 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
      * @param constant          what does not depend on friction
      */
     public record Loss(double bore, double relativeRoughness, double slope, double constant) {
+        /** @return a fixed coefficient on the velocity head of a bore */
+        public static Loss fixed(double bore, double coefficient) {
+            return new Loss(bore, 0, 0, coefficient);
+        }
+
         /** @param reynolds on the bore @return K */
         public double coefficient(double reynolds) {
-            return slope * FrictionFactor.darcy(reynolds, relativeRoughness) + constant;
+            return slope == 0 ? constant : slope * FrictionFactor.darcy(reynolds, relativeRoughness) + constant;
         }
 
         public double area() {

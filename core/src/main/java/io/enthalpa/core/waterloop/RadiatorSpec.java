@@ -8,6 +8,7 @@ import io.enthalpa.core.exchanger.ReferencePoint;
 import io.enthalpa.core.exchanger.ScalingLaw;
 import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.fluid.Water;
+import java.util.List;
 
 /**
  * A low-temperature radiator: one measured point, in the size it was measured.
@@ -29,6 +30,6 @@ public record RadiatorSpec(CoreSize size, double heat, double waterFlow, double 
         double coldFlow = airVelocity * size.face() * HumidAir.DRY.density(CARD_AIR_PRESSURE, airIn);
         ReferencePoint reference = ReferencePoint.fromHeat(heat, waterFlow * Water.density(waterIn), Water.heatCapacity(waterIn),
                 waterIn, coldFlow, HumidAir.DRY.heatCapacity(airIn), airIn, size);
-        return new RatedExchanger(reference, ScalingLaw.waterToAir(), size, Effectiveness.CROSSFLOW_UNMIXED);
+        return new RatedExchanger(List.of(reference), ScalingLaw.waterToAir(), size, Effectiveness.CROSSFLOW_UNMIXED);
     }
 }

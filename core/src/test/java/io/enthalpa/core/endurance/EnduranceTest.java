@@ -54,7 +54,7 @@ class EnduranceTest {
         double traceFall = last(trace.coreIn()) - last(trace.intake());
         assertThat(traceFall).isCloseTo(fall, withinPercentage(1));
         assertThat(last(trace.flow())).isCloseTo(steady.path().flow(), withinPercentage(0.5));
-        assertThat(last(trace.coldIn())).isCloseTo(steady.core().coldIn(), within(0.6));
+        assertThat(last(trace.core().coldIn())).isCloseTo(steady.core().coldIn(), within(0.6));
     }
 
     @ParameterizedTest
@@ -114,7 +114,7 @@ class EnduranceTest {
         double hotInlet = 420;
         double coldInlet = 300;
         double ua = 260;
-        CoreField field = new CoreField(nx, ny, capacity, 305);
+        CoreField field = new CoreField(nx, ny, CoreField.Mixed.NONE, capacity, 305);
         for (int i = 0; i < 80; i++) {
             field.step(0.25, hotRate, hotInlet, ua, coldRate, coldInlet, 1.3 * ua);
         }
@@ -163,7 +163,7 @@ class EnduranceTest {
     void bareMetalCoolsExponentially() {
         double rate = 500;
         double ua = 200;
-        CoreField field = new CoreField(1, 1, 4000, 350);
+        CoreField field = new CoreField(1, 1, CoreField.Mixed.NONE, 4000, 350);
         for (int i = 0; i < 20; i++) {
             field.step(1, 0, 350, 1, rate, 300, ua);
         }
@@ -179,7 +179,7 @@ class EnduranceTest {
         double start = 300 + 5;
         Trace shortPull = EnduranceRun.run(s.system(), hold(point, 10));
         Trace longPull = EnduranceRun.run(s.system(), hold(point, 900));
-        assertThat(last(shortPull.coldIn()) - start).isLessThan(0.5 * (last(longPull.coldIn()) - start));
+        assertThat(last(shortPull.core().coldIn()) - start).isLessThan(0.5 * (last(longPull.core().coldIn()) - start));
     }
 
     /** TF-12, common practice, no source: a heat-soaked car starts hot and rolling air cools it. */
@@ -233,7 +233,7 @@ class EnduranceTest {
         Systems s = Systems.standard();
         s.core = false;
         Trace trace = EnduranceRun.run(s.system(), climb());
-        assertThat(trace.frames()).isEmpty();
+        assertThat(trace.cores()).isEmpty();
         assertThat(trace.audit().taken()).isZero();
         assertThat(Verdict.of(s.system(), trace, new Targets(320, 340)).outcome()).isEqualTo(Verdict.Outcome.PULLS_TIMING);
     }

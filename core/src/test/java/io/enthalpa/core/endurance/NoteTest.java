@@ -24,17 +24,22 @@ class NoteTest {
     }
 
     @Test
-    void healthySystemHasOnlyItsAreaStep() {
-        assertThat(notes(Systems.standard(), POINT)).extracting(Note::kind).containsOnly(Note.Kind.AREA_STEP);
-        Systems even = Systems.standard();
-        even.bore = 0.053;
-        assertThat(notes(even, POINT)).extracting(Note::kind).doesNotContain(Note.Kind.EFFICIENCY_UNUSUAL, Note.Kind.BLOWER_LIMITED);
+    void healthySystemHasOnlyItsStepAndItsCloseBends() {
+        assertThat(notes(Systems.standard(), POINT)).extracting(Note::kind).containsOnly(Note.Kind.AREA_STEP, Note.Kind.BENDS_CLOSE);
+        assertThat(notes(Systems.standard().evenBore(0.055), POINT)).extracting(Note::kind).doesNotContain(Note.Kind.AREA_STEP);
+    }
+
+    @Test
+    void closeBendsAreNamedInBores() {
+        Note close = find(notes(Systems.standard(), POINT), Note.Kind.BENDS_CLOSE);
+        assertThat(close.pointer()).as("the cold pipe, 0.9 m with three bends").isEqualTo("/path/4");
+        assertThat(close.value()).isCloseTo(0.9 / 4 / 0.057, within(1e-9));
     }
 
     @Test
     void areaStepCarriesItsSizeAndPlace() {
         Note step = find(notes(Systems.standard(), POINT), Note.Kind.AREA_STEP);
-        assertThat(step.piece()).as("the hot pipe, behind the 51 mm outlet").isEqualTo(2);
+        assertThat(step.pointer()).as("the hot pipe, behind the 51 mm outlet").isEqualTo("/path/2");
         assertThat(step.value()).isCloseTo(Math.pow(57.0 / 51.0, 2) - 1, within(1e-9));
         assertThat(step.limit()).isEqualTo(0.15);
     }
@@ -77,6 +82,7 @@ class NoteTest {
         List<Note> notes = notes(s, POINT);
         assertThat(find(notes, Note.Kind.SIZE_BEYOND_CARD).value()).isCloseTo(2.4, within(1e-9));
         assertThat(find(notes, Note.Kind.COLD_FLOW_BEYOND_CARD).value()).isLessThan(0.3);
+        s.portBore = 0.045;
         s.size = new CoreSize(0.5, 0.05, 0.064);
         assertThat(find(notes(s, POINT), Note.Kind.CHARGE_FLOW_BEYOND_CARD).value()).isGreaterThan(1.8);
     }

@@ -55,15 +55,15 @@ class ExchangerTest {
     @EnumSource(Effectiveness.class)
     void ntuIsTheInverseOfEffectiveness(Effectiveness arrangement) {
         for (double ntu : new double[] {0.1, 1, 3, 7}) {
-            assertThat(arrangement.ntuFor(arrangement.of(ntu, 0.4), 0.4)).isCloseTo(ntu, withinPercentage(0.0001));
+            assertThat(arrangement.ntuFor(arrangement.of(ntu, 0.4), 0.4, true)).isCloseTo(ntu, withinPercentage(0.0001));
         }
-        assertThat(arrangement.ntuFor(0, 0.5)).isCloseTo(0, within(1e-6));
+        assertThat(arrangement.ntuFor(0, 0.5, true)).isCloseTo(0, within(1e-6));
         assertThat(arrangement.of(0, 0.5)).isZero();
     }
 
     private static RatedExchanger rated(CoreSize size) {
-        ReferencePoint card = ReferencePoint.fromTemperatures(0.2, 1012, 413.15, 320.15, 1.2, 1006, 298.15, SIZE);
-        return new RatedExchanger(card, ScalingLaw.chargeToAir(0.35, 0.03), size, Effectiveness.CROSSFLOW_UNMIXED);
+        ReferencePoint card = ReferencePoint.fromTemperatures(0.2, 1012, 413.15, 320.15, 1.2, 1006, 298.15, SIZE, Effectiveness.CROSSFLOW_UNMIXED);
+        return new RatedExchanger(List.of(card), ScalingLaw.chargeToAir(0.35, 0.03), size, Effectiveness.CROSSFLOW_UNMIXED);
     }
 
     @Test
@@ -86,8 +86,6 @@ class ExchangerTest {
         double base = small.transfer(hot, hot * 1012, cold, cold * 1006).conductancePerKelvin();
         assertThat(wide.transfer(hot, hot * 1012, cold * 1.1, cold * 1.1 * 1006).conductancePerKelvin()).isGreaterThan(base);
         assertThat(small.transfer(hot, hot * 1012, cold * 1.2, cold * 1.2 * 1006).conductancePerKelvin()).isGreaterThan(base);
-        assertThat(wide.loss(hot, 2, 3000, 2)).isCloseTo(1.1 * small.loss(hot, 2, 3000, 2), withinPercentage(0.001));
-        assertThat(small.loss(hot * 1.1, 2, 3000, 2)).isGreaterThan(small.loss(hot, 2, 3000, 2));
     }
 
     @Test
@@ -98,9 +96,9 @@ class ExchangerTest {
 
     @Test
     void cardThatContradictsItselfIsRefused() {
-        assertThatThrownBy(() -> ReferencePoint.fromTemperatures(0.2, 1012, 413.15, 290, 1.2, 1006, 298.15, SIZE))
+        assertThatThrownBy(() -> ReferencePoint.fromTemperatures(0.2, 1012, 413.15, 290, 1.2, 1006, 298.15, SIZE, Effectiveness.CROSSFLOW_UNMIXED))
                 .isInstanceOf(EnthalpaFault.class).hasMessageContaining("outlet temperature on the rating card");
-        assertThatThrownBy(() -> ReferencePoint.fromTemperatures(0.2, 1012, 413.15, 420, 1.2, 1006, 298.15, SIZE))
+        assertThatThrownBy(() -> ReferencePoint.fromTemperatures(0.2, 1012, 413.15, 420, 1.2, 1006, 298.15, SIZE, Effectiveness.CROSSFLOW_UNMIXED))
                 .isInstanceOf(EnthalpaFault.class);
         assertThatThrownBy(() -> ReferencePoint.fromHeat(90e3, 0.33, 4180, 333.15, 0.6, 1006, 298.15, SIZE))
                 .isInstanceOf(EnthalpaFault.class).hasMessageContaining("90.00 kW");

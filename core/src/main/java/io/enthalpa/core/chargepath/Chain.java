@@ -1,0 +1,243 @@
+package io.enthalpa.core.chargepath;
+
+import io.enthalpa.core.engine.BlowerSpec;
+import io.enthalpa.core.engine.InjectionCooling;
+import io.enthalpa.core.exchanger.CoreModel;
+import io.enthalpa.core.fluid.HumidAir;
+import io.enthalpa.core.loss.DiameterChange;
+import io.enthalpa.core.loss.JointLoss;
+import io.enthalpa.core.loss.PipeSpec;
+import io.enthalpa.core.loss.ThrottleLoss;
+import java.util.List;
+
+/** Pieces in a row, with the total state of the air in front of each and behind the last. A workspace: one for one thread. */
+final class Chain {
+    /** Bores that differ by less than this share are the same tube. */
+    private static final double SAME_BORE = 0.005;
+    final List<PathElement> elements;
+    final double[] pressure;
+    final double[] temperature;
+    /** Share of the volume that sprayed vapour takes from the air. */
+    final double[] displaced;
+    final Legs[] legs;
+    /** Of the step of bore in front of each piece, on the head of the smaller bore; 0 where there is none. */
+    private final double[] stepLoss;
+    private final double[] stepBore;
+    private final PipeSpec.Loss[] fixedLoss;
+    private final int[] coreNumber;
+    /** Of each piece that is a core; null elsewhere. */
+    final CoreModel[] model;
+    private final March march;
+
+    /**
+     * @param slots      all cores of the path
+     * @param firstCore  number of the first core in this chain
+     * @param boreBefore m of the piece before it; NaN when there is none
+     */
+    Chain(List<PathElement> elements, March march, List<CoreSlot> slots, int firstCore, double boreBefore) {
+        this.elements = elements;
+        this.march = march;
+        int n = elements.size();
+        pressure = new double[n + 1];
+        temperature = new double[n + 1];
+        displaced = new double[n + 1];
+        legs = new Legs[n];
+        stepLoss = new double[n];
+        stepBore = new double[n];
+        fixedLoss = new PipeSpec.Loss[n];
+        coreNumber = new int[n];
+        model = new CoreModel[n];
+        double bore = boreBefore;
+        int core = firstCore;
+        for (int i = 0; i < n; i++) {
+            PathElement element = elements.get(i);
+            step(i, bore, element.inletBore());
+            fixedLoss[i] = fixedLoss(element);
+            coreNumber[i] = core;
+            if (element instanceof PathElement.Core) {
+                model[i] = slots.get(core).cooler().model();
+                core++;
+            } else if (element instanceof PathElement.Parallel parallel) {
+                legs[i] = new Legs(parallel, march, slots, core, bore);
+                core = legs[i].nextCore();
+            }
+            bore = element.bore();
+        }
+        nextCore = core;
+    }
+
+    /** Number of the first core behind it. */
+    final int nextCore;
+
+    private void step(int i, double from, double to) {
+        if (!Double.isNaN(from) && !Double.isNaN(to) && Math.abs(to / from - 1) > SAME_BORE) {
+            stepLoss[i] = DiameterChange.coefficient(from, to, Math.PI);
+            stepBore[i] = Math.min(from, to);
+        }
+    }
+
+    private static PipeSpec.Loss fixedLoss(PathElement element) {
+        if (element instanceof PathElement.Pipe pipe) {
+            return pipe.spec().loss();
+        }
+        if (element instanceof PathElement.Reducer r) {
+            double angle = DiameterChange.includedAngle(r.inletBore(), r.bore(), r.length());
+            return PipeSpec.Loss.fixed(Math.min(r.inletBore(), r.bore()), DiameterChange.coefficient(r.inletBore(), r.bore(), angle));
+        }
+        if (element instanceof PathElement.Joint joint) {
+            return PipeSpec.Loss.fixed(joint.bore(), JointLoss.coefficient(joint.bore(), joint.hoseBore(), joint.gap()));
+        }
+        if (element instanceof PathElement.Throttle throttle) {
+            return PipeSpec.Loss.fixed(throttle.bore(), ThrottleLoss.coefficient(throttle.bore(), throttle.shaft()));
+        }
+        return element instanceof PathElement.Injection injection ? PipeSpec.Loss.fixed(injection.bore(), 0) : null;
+    }
+
+    int size() {
+        return elements.size();
+    }
+
+    double pressureOut() {
+        return pressure[size()];
+    }
+
+    double temperatureOut() {
+        return temperature[size()];
+    }
+
+    void start(double p, double t, double gone) {
+        pressure[0] = p;
+        temperature[0] = t;
+        displaced[0] = gone;
+    }
+
+    /** @param m kg/s @return false when the air chokes on the way */
+    boolean pass(double m) {
+        for (int i = 0; i < size(); i++) {
+            if (!passOne(i, m) || !(pressure[i + 1] > 0)) {
+                march.chokedAt = march.chokedAt == null ? elements.get(i) : march.chokedAt;
+                return false;
+            }
+        }
+        return true;
+    }
+
+    private boolean passOne(int i, double m) {
+        PathElement element = elements.get(i);
+        temperature[i + 1] = temperature[i];
+        displaced[i + 1] = displaced[i];
+        double entry = pressure[i];
+        if (stepLoss[i] > 0 && element != march.free) {
+            boolean through = march.state.set(march.air, entry, temperature[i], m, area(stepBore[i]));
+            if (!through || stepLoss[i] * march.state.head() > 0.5 * entry) {
+                march.chokedAt = elements.get(elements.get(i - 1).bore() < element.inletBore() ? i - 1 : i);
+                return false;
+            }
+            pressure[i] = entry - stepLoss[i] * march.state.head();
+        }
+        boolean passed = passPiece(element, i, m);
+        pressure[i] = entry;
+        return passed;
+    }
+
+    /** @return Pa that the step of bore in front of a piece takes in a solved chain */
+    double stepLossAt(int i, double m) {
+        return stepLoss[i] > 0 && march.state.set(march.air, pressure[i], temperature[i], m, area(stepBore[i])) ? stepLoss[i] * march.state.head() : 0;
+    }
+
+    private boolean passPiece(PathElement element, int i, double m) {
+        double p = pressure[i];
+        double t = temperature[i];
+        boolean free = element == march.free;
+        HumidAir air = march.air;
+        if (element instanceof PathElement.Blower blower) {
+            passBlower(blower.spec(), i, m);
+        } else if (element instanceof PathElement.Filter filter) {
+            double share = m / filter.flow();
+            temperature[i + 1] = free ? t : t + filter.heatGain();
+            pressure[i + 1] = free ? p : p - filter.lossNow() * share * share * PathElement.Filter.REFERENCE_DENSITY / air.density(p, t);
+        } else if (element instanceof PathElement.Core core) {
+            temperature[i + 1] = march.cooling.outletTemperature(coreNumber[i], air, m, t);
+            return free ? keep(i) : passCore(i, m);
+        } else if (element instanceof PathElement.Plenum plenum) {
+            if (!march.state.set(air, p, t, m, area(plenum.bore()))) {
+                return false;
+            }
+            pressure[i + 1] = free ? p : p - march.state.head();
+        } else if (element instanceof PathElement.Parallel) {
+            return legs[i].pass(this, i, m);
+        } else {
+            if (!(free ? keep(i) : passPipe(fixedLoss[i], i, m))) {
+                return false;
+            }
+            if (element instanceof PathElement.Injection injection && !free) {
+                spray(injection, i, m);
+            }
+        }
+        return true;
+    }
+
+    private boolean keep(int i) {
+        pressure[i + 1] = pressure[i];
+        return true;
+    }
+
+    private void passBlower(BlowerSpec spec, int i, double m) {
+        double p = pressure[i];
+        double t = temperature[i];
+        double most = spec.mostRatio(m, p, t);
+        march.mostRatio = Math.min(march.mostRatio, most / march.ratioFactor);
+        double ratio = march.atLimit ? most : march.ratio * march.ratioFactor;
+        temperature[i + 1] = BlowerSpec.outletTemperature(march.air, t, ratio, spec.efficiencyAt(m, p, t, ratio));
+        pressure[i + 1] = p * ratio;
+        march.blowerFlow = m;
+        march.blowerPressure = p;
+        march.blowerTemperature = t;
+        march.blowerRatio = ratio;
+    }
+
+    private boolean passCore(int i, double m) {
+        double p = pressure[i];
+        double out = temperature[i + 1];
+        double mean = (temperature[i] + out) / 2;
+        double densityIn = march.air.density(p, temperature[i]);
+        CoreModel core = model[i];
+        double loss = core.loss(m, densityIn, march.air.density(p, out), mean);
+        if (loss > 0.5 * p) {
+            return false;
+        }
+        // The loss itself thins the air on the way, by half of it in the mean.
+        pressure[i + 1] = p - loss * (1 + loss / (2 * p));
+        return true;
+    }
+
+    private void spray(PathElement.Injection injection, int i, double m) {
+        double outside = march.ambient.pressure();
+        InjectionCooling cooling = InjectionCooling.of(injection.spec(), march.air, m, temperature[i], pressure[i + 1],
+                march.target - outside, march.ambient.temperature());
+        temperature[i + 1] = cooling.temperature();
+        displaced[i + 1] = 1 - (1 - displaced[i]) * (1 - cooling.displaced());
+    }
+
+    /** Loss on the velocity head at the middle of the run: one correction of the inlet estimate. */
+    private boolean passPipe(PipeSpec.Loss pipe, int i, double m) {
+        double p = pressure[i];
+        double t = temperature[i];
+        FlowState state = march.state;
+        if (!state.set(march.air, p, t, m, pipe.area())) {
+            return false;
+        }
+        double reynolds = 4 * m / (Math.PI * pipe.bore() * march.air.viscosity(state.temperature));
+        double k = pipe.coefficient(reynolds);
+        double loss = k * state.head();
+        if (loss > 0.5 * p || !state.set(march.air, p - loss / 2, t, m, pipe.area())) {
+            return false;
+        }
+        pressure[i + 1] = p - k * state.head();
+        return true;
+    }
+
+    static double area(double bore) {
+        return Math.PI / 4 * bore * bore;
+    }
+}

@@ -1,0 +1,35 @@
+package io.enthalpa.core.chargepath;
+
+import io.enthalpa.core.fluid.HumidAir;
+
+/** What all pieces of a path need to know while the air is carried through them once. */
+final class March {
+    final Ambient ambient;
+    final HumidAir air;
+    final FlowState state = new FlowState();
+    ChargeCooling cooling = ChargeCooling.NONE;
+    /** Pressure ratio of every blower; ignored where {@link #atLimit}. */
+    double ratio;
+    /** On top of the ratio in the second of two legs that blow into one pipe; 1 elsewhere. */
+    double ratioFactor = 1;
+    /** Every blower makes the most it can at its flow. */
+    boolean atLimit;
+    /** The least of what the blowers passed could make at their flow, set by each march. */
+    double mostRatio;
+    /** Absolute pressure in the manifold that is asked for, Pa. */
+    double target;
+    /** A piece that costs nothing while its price is looked for; null for none. */
+    PathElement free;
+    /** What the blower passed last worked at: kg/s, Pa and K at its inlet, ratio. */
+    double blowerFlow;
+    double blowerPressure;
+    double blowerTemperature;
+    double blowerRatio;
+    /** Where the air choked; null when it went through. */
+    PathElement chokedAt;
+
+    March(Ambient ambient) {
+        this.ambient = ambient;
+        this.air = ambient.air();
+    }
+}

@@ -1,0 +1,131 @@
+package io.enthalpa.core.chargepath;
+
+import io.enthalpa.core.engine.BlowerSpec;
+import io.enthalpa.core.engine.MapPoint;
+import io.enthalpa.core.fluid.HumidAir;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+
+/** Turns a solved march into stations and pieces with their figures. */
+final class PathAnswer {
+    private final March march;
+    private final HumidAir air;
+    private final FlowState state = new FlowState();
+    private double shaftPower;
+    private double volume;
+    private double mass;
+
+    PathAnswer(March march) {
+        this.march = march;
+        this.air = march.air;
+    }
+
+    /** Stations and pieces of a chain. */
+    record Row(List<Station> stations, List<PieceResult> pieces) {
+    }
+
+    double shaftPower() {
+        return shaftPower;
+    }
+
+    Filling filling(double flow) {
+        return new Filling(volume, mass, mass / flow);
+    }
+
+    /**
+     * @param chain        solved
+     * @param flow         kg/s through it
+     * @param throttleLoss Pa that a closed throttle takes before the last station
+     * @param blown        whether a blower stands before it
+     */
+    Row row(Chain chain, double flow, double throttleLoss, String firstName, boolean blown) {
+        List<PathElement> elements = chain.elements;
+        int n = elements.size();
+        List<Station> stations = new ArrayList<>(n + 1);
+        List<PieceResult> pieces = new ArrayList<>(n);
+        double bore = elements.get(0).inletBore();
+        stations.add(elements.get(0) instanceof PathElement.Parallel ? outside(firstName, elements.get(0), chain)
+                : station(firstName, chain, 0, flow, Double.isNaN(bore) ? elements.get(0).bore() : bore));
+        boolean boosted = blown;
+        for (int i = 0; i < n; i++) {
+            PathElement element = elements.get(i);
+            boolean beforeCore = i < n - 1 && elements.get(i + 1) instanceof PathElement.Core;
+            String name = beforeCore ? elements.get(i + 1).name() + " in" : element.name() + " out";
+            boolean still = element instanceof PathElement.Plenum || element instanceof PathElement.Parallel p && p.endsInBanks();
+            Station station = still ? standing(element, chain.pressure[i + 1] - throttleLoss, chain.temperature[i + 1])
+                    : station(name, chain, i + 1, flow, element.bore());
+            stations.add(station);
+            boosted |= element instanceof PathElement.Blower;
+            pieces.add(piece(chain, i, flow, still ? stations.get(i) : station, boosted));
+            boosted |= element instanceof PathElement.Parallel p && p.legs().get(0).path().stream().anyMatch(PathElement.Blower.class::isInstance);
+            count(volumeOf(chain, i), boosted, chain.pressure[i + 1], chain.temperature[i + 1]);
+        }
+        return new Row(stations, pieces);
+    }
+
+    private PieceResult piece(Chain chain, int i, double flow, Station fastest, boolean blown) {
+        PathElement element = chain.elements.get(i);
+        double heat = flow * (air.enthalpy(chain.temperature[i + 1]) - air.enthalpy(chain.temperature[i]));
+        Optional<MapPoint> map = Optional.empty();
+        if (element instanceof PathElement.Blower blower) {
+            shaftPower += heat;
+            double ratio = chain.pressure[i + 1] / chain.pressure[i];
+            BlowerSpec spec = blower.spec();
+            map = spec.map().isPresent() && ratio > 1 ? Optional.of(spec.place(flow, chain.pressure[i], chain.temperature[i], ratio)) : map;
+        }
+        List<LegResult> legs = chain.legs[i] == null ? List.of() : legs(chain.legs[i], (PathElement.Parallel) element, flow, blown);
+        return new PieceResult(element, chain.pressure[i] - chain.pressure[i + 1], chain.temperature[i + 1] - chain.temperature[i],
+                heat, fastest.velocity(), fastest.mach(), volumeOf(chain, i), chain.stepLossAt(i, flow), map, legs);
+    }
+
+    private List<LegResult> legs(Legs legs, PathElement.Parallel parallel, double flow, boolean blown) {
+        List<LegResult> results = new ArrayList<>(2);
+        for (int k = 0; k < 2; k++) {
+            double share = k == 0 ? legs.share : 1 - legs.share;
+            Row row = row(legs.chain[k], share * flow, 0, parallel.legs().get(k).name() + " in", blown);
+            results.add(new LegResult(parallel.legs().get(k).name(), share, share * flow, legs.splitLoss[k],
+                    legs.endsInBanks() ? 0 : legs.mergeLoss[k], row.stations(), row.pieces()));
+        }
+        return results;
+    }
+
+    private void count(double held, boolean boosted, double pressure, double temperature) {
+        double inside = boosted ? held : 0;
+        volume += inside;
+        mass += inside * (air.density(pressure, temperature) - air.density(march.ambient.pressure(), march.ambient.temperature()));
+    }
+
+    private static double volumeOf(Chain chain, int i) {
+        PathElement element = chain.elements.get(i);
+        if (element instanceof PathElement.Pipe pipe) {
+            return pipe.spec().volume();
+        } else if (element instanceof PathElement.Reducer r) {
+            double d = r.inletBore();
+            return Math.PI / 12 * r.length() * (d * d + d * r.bore() + r.bore() * r.bore());
+        } else if (element instanceof PathElement.Joint joint) {
+            return Chain.area(joint.hoseBore()) * joint.gap();
+        } else if (element instanceof PathElement.Core) {
+            return chain.model[i].chargeVolume();
+        }
+        return element instanceof PathElement.Plenum plenum ? plenum.volume() : 0;
+    }
+
+    private Station station(String name, Chain chain, int i, double flow, double bore) {
+        state.set(air, chain.pressure[i], chain.temperature[i], flow, Chain.area(bore));
+        return new Station(name, chain.pressure[i], state.pressure, chain.temperature[i], state.temperature, state.density,
+                state.velocity, state.mach, bore);
+    }
+
+    /** Where each leg draws its own air it stands in front of them. */
+    private Station outside(String name, PathElement pair, Chain chain) {
+        double p = chain.pressure[0];
+        double t = chain.temperature[0];
+        return new Station(name, p, p, t, t, air.density(p, t), 0, 0, pair.bore());
+    }
+
+    /** In the plenum the air stands. */
+    private Station standing(PathElement element, double p, double t) {
+        return new Station(element.name(), p, p, t, t, air.density(p, t), 0, 0, element.bore());
+    }
+}

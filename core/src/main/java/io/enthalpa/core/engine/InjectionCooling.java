@@ -1,0 +1,128 @@
+package io.enthalpa.core.engine;
+
+import io.enthalpa.core.fluid.HumidAir;
+import io.enthalpa.core.fluid.Methanol;
+import io.enthalpa.core.fluid.Water;
+import io.enthalpa.core.fluid.WaterVapour;
+import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
+import io.enthalpa.core.source.ValidityRange;
+import org.hipparchus.analysis.solvers.BrentSolver;
+
+/**
+ * What a spray does to the charge: it evaporates until the charge is saturated or the liquid is used up, and takes the heat for it from
+ * the charge.
+ *
+ * @param temperature  K behind the spray
+ * @param water        kg/s of water evaporated
+ * @param alcohol      kg/s of methanol evaporated
+ * @param displaced    share of the mixture's volume that the new vapour takes from the air, 0 to 1
+ * @param saturated    true when liquid is left because the charge can hold no more
+ */
+public record InjectionCooling(double temperature, double water, double alcohol, double displaced, boolean saturated) {
+    public static final Method METHOD = Method.of("injection", "Water and alcohol injection",
+                    "The spray takes heat from the charge until it has evaporated or the charge is saturated: each liquid's vapour pressure over its share "
+                            + "of what is left, against its share of the gas. Only the stated part of the liquid has time to evaporate before the plenum. The vapour "
+                            + "takes room from the air, which the engine's air demand counts.")
+            .formula("Q = n sqrt((ppump - boost)/prated); y_i p = x_i ps_i(T); m (h(T1) - h(T2)) = sum of evaporated (L_i(T2)) + sprayed c_i (T2 - Tl)")
+            .range(new ValidityRange("charge in front of the spray", 0, 200, "°C"))
+            .source(Methanol.SOURCE, WaterVapour.SATURATION, Citation.fromMemory("Raoult", 1887, "law of ideal solutions"))
+            .leavesOut("Water and methanol hold each other back a little more than an ideal mix; what evaporates in the cylinder, where it also helps. "
+                    + "Temperature is predicted, not the tune: knock margin is yours to prove.");
+    private static final double DRY_MOLAR_MASS = 28.9645e-3;
+    private static final double WATER_MOLAR_MASS = 18.01528e-3;
+    private static final double COLDEST = 240;
+    private static final double TEMPERATURE_TOLERANCE = 1e-9;
+    /** J/(kg K), liquid water. */
+    private static final double WATER_HEAT_CAPACITY = 4180;
+
+    /**
+     * @param spec     the spray
+     * @param air      the gas
+     * @param flow     kg/s of charge
+     * @param inlet    K
+     * @param pressure Pa absolute where it evaporates
+     * @param boost    Pa above outside there, which decides the nozzle's flow
+     * @param liquidT  K of the liquid in its tank
+     */
+    public static InjectionCooling of(InjectionSpec spec, HumidAir air, double flow, double inlet, double pressure, double boost, double liquidT) {
+        double liquid = spec.flow(boost);
+        if (liquid <= 0) {
+            return new InjectionCooling(inlet, 0, 0, 0, false);
+        }
+        double sprayedWater = liquid * (1 - spec.alcoholShare()) * Water.density(293.15);
+        double sprayedAlcohol = liquid * spec.alcoholShare() * Methanol.DENSITY;
+        Spray spray = new Spray(air, flow, pressure, sprayedWater * spec.evaporated(), sprayedAlcohol * spec.evaporated(),
+                sprayedWater * WATER_HEAT_CAPACITY + sprayedAlcohol * Methanol.LIQUID_HEAT_CAPACITY, inlet, liquidT);
+        BrentSolver brent = new BrentSolver(1e-13, TEMPERATURE_TOLERANCE, 1e-9);
+        return spray.answer(brent.solve(100, spray::heatLeft, COLDEST, Math.max(inlet, liquidT) + 5));
+    }
+
+    /** One spray at one state: what evaporates at a temperature, and whether the charge has heat left then. */
+    private static final class Spray {
+        private final HumidAir air;
+        private final double flow;
+        private final double pressure;
+        private final double waterMoles;
+        private final double alcoholMoles;
+        private final double liquidRate;
+        private final double inletEnthalpy;
+        private final double liquidT;
+        private final double gasMoles;
+        private final double vapourMoles;
+        private double water;
+        private double alcohol;
+        private double left;
+
+        Spray(HumidAir air, double flow, double pressure, double water, double alcohol, double liquidRate, double inlet, double liquidT) {
+            this.air = air;
+            this.flow = flow;
+            this.pressure = pressure;
+            this.waterMoles = water / WATER_MOLAR_MASS;
+            this.alcoholMoles = alcohol / Methanol.MOLAR_MASS;
+            this.liquidRate = liquidRate;
+            this.inletEnthalpy = air.enthalpy(inlet);
+            this.liquidT = liquidT;
+            double y = air.waterMoleFraction();
+            this.gasMoles = flow / ((1 - y) * DRY_MOLAR_MASS + y * WATER_MOLAR_MASS);
+            this.vapourMoles = y * gasMoles;
+        }
+
+        /** @return W that would be left over at an outlet temperature; above zero when it must be colder still */
+        double heatLeft(double t) {
+            evaporate(t);
+            double latent = water * WATER_MOLAR_MASS * WaterVapour.latentHeat(t) + alcohol * Methanol.MOLAR_MASS * Methanol.latentHeat(t);
+            return latent + liquidRate * (t - liquidT) - flow * (inletEnthalpy - air.enthalpy(t));
+        }
+
+        /**
+         * Equilibrium of both liquids with the gas: the moles of liquid left for which both liquids' shares of it add up to one. The sum
+         * falls with the moles left and bends upwards, so that Newton's method from none left comes up to it without overshooting.
+         */
+        private void evaporate(double t) {
+            double kWater = WaterVapour.saturationPressure(t) / pressure;
+            double kAlcohol = Methanol.saturationPressure(t) / pressure;
+            double allWater = waterMoles + vapourMoles;
+            double gas = gasMoles + waterMoles + alcoholMoles;
+            left = 0;
+            for (int i = 0; i < 60; i++) {
+                double belowWater = left + kWater * (gas - left);
+                double belowAlcohol = left + kAlcohol * (gas - left);
+                double excess = allWater / belowWater + alcoholMoles / belowAlcohol - 1;
+                if (excess < 1e-12) {
+                    break;
+                }
+                left += excess / (allWater / (belowWater * belowWater) * (1 - kWater) + alcoholMoles / (belowAlcohol * belowAlcohol) * (1 - kAlcohol));
+            }
+            water = waterMoles - (left <= 0 ? 0 : allWater * left / (left + kWater * (gas - left)));
+            alcohol = alcoholMoles - (left <= 0 ? 0 : alcoholMoles * left / (left + kAlcohol * (gas - left)));
+        }
+
+        InjectionCooling answer(double t) {
+            evaporate(t);
+            double total = gasMoles + water + alcohol;
+            return new InjectionCooling(t, water * WATER_MOLAR_MASS, alcohol * Methanol.MOLAR_MASS, Math.max(0, (water + alcohol) / total),
+                    left > 1e-6 * gasMoles);
+        }
+    }
+}

@@ -1,0 +1,136 @@
+package io.enthalpa.core.exchanger;
+
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fluid.HumidAir;
+import io.enthalpa.core.fluid.Water;
+import io.enthalpa.core.source.Method;
+import io.enthalpa.core.source.ValidityRange;
+import java.util.ArrayList;
+import java.util.List;
+
+/** A charge cooler by its {@link RatingCard}. */
+public final class RatedCore implements CoreModel {
+    public static final Method METHOD = CardFit.METHOD;
+    /** The card's cooling air is taken at sea level. */
+    private static final double CARD_AIR_PRESSURE = 101325;
+    private static final double LEAST_LOSS_EXPONENT = 1.2;
+    private static final double MOST_LOSS_EXPONENT = 2.1;
+    /** Share of an air-cooled core's volume that holds charge, and of a water-cooled one's (common practice, no source). */
+    private static final double CHARGE_SHARE_AIR = 0.35;
+    private static final double CHARGE_SHARE_WATER = 0.6;
+    private final CoreSpec spec;
+    private final RatingCard card;
+    private final RatedExchanger exchanger;
+    private final double referenceLoss;
+    private final double lossExponent;
+
+    RatedCore(CoreSpec spec, RatingCard card) {
+        this.spec = spec;
+        this.card = card;
+        ScalingLaw law = card.coolant() == Coolant.AIR ? ScalingLaw.chargeToAir(card.chargeShare(), card.wallShare())
+                : ScalingLaw.chargeToWater(card.chargeShare(), card.wallShare());
+        List<ReferencePoint> points = new ArrayList<>();
+        for (int i = 0; i < card.points().size(); i++) {
+            points.add(reference(card, spec.arrangement(), i));
+        }
+        exchanger = new RatedExchanger(points, law, spec.size(), spec.arrangement());
+        lossExponent = lossExponent(card.points(), law.lossExponent());
+        referenceLoss = card.points().stream().mapToDouble(p -> p.loss() * density(p)
+                / Math.pow(p.chargeFlow() / card.points().get(0).chargeFlow(), lossExponent)).average().orElseThrow();
+    }
+
+    private static ReferencePoint reference(RatingCard card, Effectiveness arrangement, int i) {
+        RatingCard.Point p = card.points().get(i);
+        boolean air = card.coolant() == Coolant.AIR;
+        double coldFlow = air ? p.coolantVelocity() * card.size().face() * HumidAir.DRY.density(CARD_AIR_PRESSURE, p.coolantIn())
+                : p.coolantFlow() * Water.density(p.coolantIn());
+        double coldHeatCapacity = air ? HumidAir.DRY.heatCapacity(p.coolantIn()) : Water.heatCapacity(p.coolantIn());
+        try {
+            return ReferencePoint.fromTemperatures(p.chargeFlow(), HumidAir.DRY.heatCapacity((p.chargeIn() + p.chargeOut()) / 2),
+                    p.chargeIn(), p.chargeOut(), coldFlow, coldHeatCapacity, p.coolantIn(), card.size(), arrangement);
+        } catch (EnthalpaFault fault) {
+            throw i == 0 ? fault : fault.at(fault.field(), fault.label() + ", point " + (i + 1));
+        }
+    }
+
+    private static double density(RatingCard.Point p) {
+        return HumidAir.DRY.density(p.chargePressure() - p.loss() / 2, (p.chargeIn() + p.chargeOut()) / 2);
+    }
+
+    /** Slope of ln(loss times density) over ln(flow), where the points differ enough in flow to tell it. */
+    private static double lossExponent(List<RatingCard.Point> points, double usual) {
+        double meanX = points.stream().mapToDouble(p -> Math.log(p.chargeFlow())).average().orElseThrow();
+        double meanY = points.stream().mapToDouble(p -> Math.log(p.loss() * density(p))).average().orElseThrow();
+        double xx = 0;
+        double xy = 0;
+        for (RatingCard.Point p : points) {
+            double x = Math.log(p.chargeFlow()) - meanX;
+            xx += x * x;
+            xy += x * (Math.log(p.loss() * density(p)) - meanY);
+        }
+        return xx < 0.02 ? usual : Math.max(LEAST_LOSS_EXPONENT, Math.min(MOST_LOSS_EXPONENT, xy / xx));
+    }
+
+    @Override
+    public Conductances conductances(double hotFlow, double hotT, double coldFlow, double coldT) {
+        return exchanger.conductances(hotFlow, coldFlow);
+    }
+
+    /** That of the card, times passage flow to its exponent, over density, times passage length. */
+    @Override
+    public double loss(double flow, double densityIn, double densityOut, double meanT) {
+        return referenceLoss * Math.pow(exchanger.hotFlowRatio(flow), lossExponent) * 2 / (densityIn + densityOut)
+                * spec.size().width() / card.size().width();
+    }
+
+    @Override
+    public double metalMass() {
+        return card.metalMass() * exchanger.volumeRatio();
+    }
+
+    @Override
+    public double chargeVolume() {
+        double share = card.coolant() == Coolant.AIR ? CHARGE_SHARE_AIR : CHARGE_SHARE_WATER;
+        return share * spec.size().volume() + 2 * spec.tanks().depth() * spec.size().chargeSection();
+    }
+
+    /** @return charge flow over that of the card */
+    public double hotFlowRatio(double flow) {
+        return exchanger.hotFlowRatio(flow);
+    }
+
+    /** @return coolant flow over that of the card */
+    public double coldFlowRatio(double flow) {
+        return exchanger.coldFlowRatio(flow);
+    }
+
+    /** @return core volume over that of the card */
+    public double volumeRatio() {
+        return exchanger.volumeRatio();
+    }
+
+    /** @return charge flows over that of the card within which it may be trusted */
+    public ValidityRange hotFlows() {
+        return exchanger.fit().hotFlows();
+    }
+
+    /** @return the same for the coolant */
+    public ValidityRange coldFlows() {
+        return exchanger.fit().coldFlows();
+    }
+
+    /** @return largest deviation of a measured conductance from the card as used, as a share; 0 with one point */
+    public double misfit() {
+        return exchanger.fit().misfit();
+    }
+
+    /** @return true when the points themselves told the films apart */
+    public boolean filmsSeparated() {
+        return exchanger.fit().separated();
+    }
+
+    /** @return power of flow that the loss grows by */
+    public double lossExponent() {
+        return lossExponent;
+    }
+}

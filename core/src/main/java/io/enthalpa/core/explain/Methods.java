@@ -1,0 +1,109 @@
+package io.enthalpa.core.explain;
+
+import io.enthalpa.core.chargepath.ChargePathSolver;
+import io.enthalpa.core.chargepath.Filling;
+import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.chargepath.Price;
+import io.enthalpa.core.endurance.ChargeSystem;
+import io.enthalpa.core.endurance.EnduranceRun;
+import io.enthalpa.core.endurance.ResistanceShares;
+import io.enthalpa.core.engine.BlowerSpec;
+import io.enthalpa.core.engine.CompressorMap;
+import io.enthalpa.core.engine.EngineSpec;
+import io.enthalpa.core.engine.FuelDemand;
+import io.enthalpa.core.engine.InjectionCooling;
+import io.enthalpa.core.exchanger.ChangWang1997;
+import io.enthalpa.core.exchanger.CoreLoss;
+import io.enthalpa.core.exchanger.Effectiveness;
+import io.enthalpa.core.exchanger.FinEfficiency;
+import io.enthalpa.core.exchanger.FinnedCore;
+import io.enthalpa.core.exchanger.ManglikBergles1995;
+import io.enthalpa.core.exchanger.PlainPassage;
+import io.enthalpa.core.exchanger.RatedCore;
+import io.enthalpa.core.exchanger.TankEffect;
+import io.enthalpa.core.fluid.Atmosphere;
+import io.enthalpa.core.fluid.HumidAir;
+import io.enthalpa.core.fluid.Water;
+import io.enthalpa.core.fluid.WaterVapour;
+import io.enthalpa.core.loss.BendLoss;
+import io.enthalpa.core.loss.DiameterChange;
+import io.enthalpa.core.loss.FrictionFactor;
+import io.enthalpa.core.loss.JointLoss;
+import io.enthalpa.core.loss.JunctionLoss;
+import io.enthalpa.core.loss.MitreLoss;
+import io.enthalpa.core.loss.ThrottleLoss;
+import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
+import io.enthalpa.core.source.ValidityRange;
+import java.math.BigDecimal;
+import java.util.List;
+import java.util.stream.Collectors;
+
+/** Every method of the computation, gathered from where it is computed, in chapters; and the document written from it. */
+public final class Methods {
+    private static final List<Chapter> CHAPTERS = List.of(
+            new Chapter("Air and water", List.of(HumidAir.METHOD, Atmosphere.METHOD, WaterVapour.METHOD, Water.METHOD)),
+            new Chapter("Engine and blower", List.of(EngineSpec.METHOD, FuelDemand.METHOD, BlowerSpec.METHOD, CompressorMap.METHOD)),
+            new Chapter("The charge path", List.of(ChargePathSolver.METHOD, PathElement.FILTER_METHOD, FrictionFactor.METHOD, BendLoss.METHOD,
+                    MitreLoss.METHOD, DiameterChange.METHOD, JointLoss.METHOD, JunctionLoss.SPLIT, JunctionLoss.MERGE, ThrottleLoss.METHOD,
+                    PathElement.PLENUM_METHOD, Price.METHOD, Filling.METHOD)),
+            new Chapter("Cores", List.of(Effectiveness.METHOD, RatedCore.METHOD, FinnedCore.METHOD, PlainPassage.METHOD, ManglikBergles1995.METHOD,
+                    ChangWang1997.METHOD, FinEfficiency.METHOD, CoreLoss.METHOD, TankEffect.METHOD)),
+            new Chapter("Injection", List.of(InjectionCooling.METHOD)),
+            new Chapter("Cooling air, water and endurance", List.of(ChargeSystem.LOOP_METHOD, EnduranceRun.METHOD, ResistanceShares.METHOD)));
+
+    private Methods() {
+    }
+
+    /** Methods of one subject. */
+    public record Chapter(String title, List<Method> methods) {
+        public Chapter {
+            methods = List.copyOf(methods);
+        }
+    }
+
+    public static List<Chapter> chapters() {
+        return CHAPTERS;
+    }
+
+    /** @return all methods in the order of the chapters */
+    public static List<Method> all() {
+        return CHAPTERS.stream().flatMap(chapter -> chapter.methods().stream()).toList();
+    }
+
+    /** @return docs/methods.md */
+    public static String markdown() {
+        StringBuilder out = new StringBuilder("# Methods\n\nWhat is computed, by whose formula, where it holds, and what it leaves out. Written from the code's own "
+                + "citations; a test keeps both the same. \"From memory\" marks what was published and written down here without the book at hand; "
+                + "\"common practice\" what has no source.\n");
+        for (Chapter chapter : CHAPTERS) {
+            out.append("\n## ").append(chapter.title()).append('\n');
+            chapter.methods().forEach(method -> out.append(paragraph(method)));
+        }
+        return out.toString();
+    }
+
+    private static String paragraph(Method method) {
+        StringBuilder out = new StringBuilder("\n### " + method.title() + "\n" + method.says() + "\n");
+        if (!method.formula().isEmpty()) {
+            out.append("\n    ").append(method.formula().replace("; ", "\n    ")).append("\n\n");
+        }
+        if (!method.ranges().isEmpty()) {
+            out.append("*Holds for* ").append(method.ranges().stream().map(Methods::range).collect(Collectors.joining("; "))).append(".  \n");
+        }
+        out.append("*Source:* ").append(method.sources().stream().map(Citation::line).collect(Collectors.joining("; "))).append(".  \n");
+        if (!method.leavesOut().isEmpty()) {
+            out.append("*Leaves out:* ").append(method.leavesOut()).append('\n');
+        }
+        return out.toString();
+    }
+
+    /** @return "bend radius over bore 0.7 to 20" */
+    public static String range(ValidityRange range) {
+        return (range.quantity() + " " + plain(range.min()) + " to " + plain(range.max()) + " " + range.unit()).strip();
+    }
+
+    private static String plain(double value) {
+        return new BigDecimal(Double.toString(value)).stripTrailingZeros().toPlainString();
+    }
+}

@@ -1,0 +1,89 @@
+package io.enthalpa.core.engine;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
+
+import io.enthalpa.core.Cases;
+import io.enthalpa.core.fluid.HumidAir;
+import io.enthalpa.core.fluid.WaterVapour;
+import java.util.stream.LongStream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class InjectionTest {
+    static LongStream seeds() {
+        return Cases.seeds();
+    }
+
+    private static InjectionSpec spec(double alcohol, double litresPerMinute, double evaporated) {
+        return new InjectionSpec(alcohol, litresPerMinute / 60e3, 700e3, 1000e3, 40e3, 90e3, 5e-3, evaporated);
+    }
+
+    /**
+     * Adiabatic saturation (Çengel &amp; Boles, Thermodynamics, from memory): air of 25 °C and 33.2 % at 1 atm takes up water of 15 °C until it
+     * stands at its wet-bulb temperature, 15 °C.
+     */
+    @Test
+    void muchWaterInDryAirEndsAtTheWetBulb() {
+        HumidAir air = HumidAir.at(298.15, 101325, 0.332);
+        // Just above what saturation takes, all at 15 °C.
+        InjectionCooling cooled = InjectionCooling.of(new InjectionSpec(0, 4.3e-6, 1e6, 1e6, -1, 0, 1, 1), air, 1, 298.15, 101325, 0, 288.15);
+        assertThat(cooled.saturated()).isTrue();
+        assertThat(cooled.temperature() - 273.15).isCloseTo(15.0, within(0.25));
+        double vapour = air.waterMoleFraction() * (1 - cooled.displaced()) + cooled.displaced();
+        assertThat(vapour * 101325).isCloseTo(WaterVapour.saturationPressure(cooled.temperature()), withinPercentage(1));
+    }
+
+    /** By hand: 2 g/s of water all evaporated in 0.3 kg/s: 2e-3 x 2.37 MJ/kg + warming over 0.3 x 1010: about 16 K. */
+    @Test
+    void littleWaterEvaporatesWhollyAndCoolsByItsLatentHeat() {
+        InjectionCooling cooled = InjectionCooling.of(new InjectionSpec(0, 2e-6, 1e6, 1e6, -1, 0, 1, 1), HumidAir.DRY, 0.3, 350, 2e5, 0, 298.15);
+        assertThat(cooled.saturated()).isFalse();
+        assertThat(cooled.water()).isCloseTo(2e-3 * 0.998, withinPercentage(0.5));
+        assertThat(350 - cooled.temperature()).isCloseTo(16.5, within(0.8));
+    }
+
+    @ParameterizedTest
+    @MethodSource("seeds")
+    void laws(long seed) {
+        Cases cases = Cases.of(seed);
+        HumidAir air = HumidAir.at(300, 101325, cases.between(0.0, 1.0));
+        double inlet = cases.between(310.0, 400.0);
+        double pressure = cases.between(130e3, 300e3);
+        double alcohol = cases.between(0.0, 1.0);
+        InjectionCooling some = InjectionCooling.of(spec(alcohol, 0.3, 0.6), air, 0.2, inlet, pressure, 90e3, 298);
+        InjectionCooling more = InjectionCooling.of(spec(alcohol, 0.6, 0.6), air, 0.2, inlet, pressure, 90e3, 298);
+        assertThat(some.temperature()).isLessThan(inlet).isGreaterThan(240);
+        assertThat(some.displaced()).isBetween(0.0, 0.3);
+        if (!some.saturated()) {
+            assertThat(more.temperature()).isLessThan(some.temperature());
+        }
+        double mass = 0.3 / 60e3 * Math.sqrt((1000e3 - 90e3) / 700e3) * 1000;
+        assertThat(some.water() + some.alcohol()).as("never more than is sprayed").isLessThanOrEqualTo(mass * 0.6 + 1e-9);
+    }
+
+    /** Methanol evaporates where water cannot: at 30 °C its vapour pressure is five times water's. */
+    @Test
+    void alcoholHelpsACoolCharge() {
+        InjectionCooling water = InjectionCooling.of(spec(0, 0.5, 1), HumidAir.at(300, 101325, 0.7), 0.2, 310, 2e5, 90e3, 298);
+        InjectionCooling mix = InjectionCooling.of(spec(0.5, 0.5, 1), HumidAir.at(300, 101325, 0.7), 0.2, 310, 2e5, 90e3, 298);
+        assertThat(water.saturated()).isTrue();
+        assertThat(mix.temperature()).isLessThan(water.temperature() - 3);
+    }
+
+    /** TF-28, common practice, no source: starts at one boost, full at another; the nozzle sees pump less boost. */
+    @Test
+    void nozzleFollowsBoost() {
+        InjectionSpec spec = spec(0.5, 0.42, 0.5);
+        assertThat(spec.flow(39e3)).isZero();
+        assertThat(spec.flow(65e3)).isCloseTo(0.5 * 0.42 / 60e3 * Math.sqrt(935.0 / 700), withinPercentage(1e-6));
+        assertThat(spec.flow(90e3)).isCloseTo(0.42 / 60e3 * Math.sqrt(910.0 / 700), withinPercentage(1e-6));
+        assertThat(spec.flow(300e3)).isLessThan(spec.flow(90e3));
+        assertThat(spec.flow(1200e3)).isZero();
+        InjectionCooling off = InjectionCooling.of(spec, HumidAir.DRY, 0.2, 350, 2e5, 10e3, 298);
+        assertThat(off.temperature()).isEqualTo(350);
+        assertThat(off.displaced()).isZero();
+    }
+}
