@@ -23,7 +23,7 @@ public final class BuildFile {
     /** Value of {@code format} in every build file. */
     public static final String FORMAT = "enthalpa-build";
     /** The version written, and the latest one read. */
-    public static final int VERSION = 1;
+    public static final int VERSION = 2;
     /** Largest file read, in characters. */
     public static final int LARGEST = 4_000_000;
 
@@ -114,8 +114,8 @@ public final class BuildFile {
         return new BuildWriter(MAPPER).write(build);
     }
 
-    /** @return the word for the kind of a piece, as in the file: filter, blower, pipe, core, plenum */
+    /** @return the word for the kind of a piece, as in the file: filter, blower, pipe, core and so on */
     public static String kind(PathElement element) {
-        return BuildWriter.kind(element);
+        return PathWriter.kind(element);
     }
 }
