@@ -41,6 +41,10 @@ public final class RunningServer implements AutoCloseable {
         return send(write(path, headers).PUT(HttpRequest.BodyPublishers.ofString(body)));
     }
 
+    public Reply delete(String path) {
+        return send(write(path).DELETE());
+    }
+
     /** Sends as it is: no token added. */
     public Reply send(HttpRequest.Builder request) {
         try {

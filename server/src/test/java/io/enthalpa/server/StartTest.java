@@ -104,7 +104,7 @@ class StartTest {
         try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + data.resolve("enthalpa"), "enthalpa", "");
                 Statement statement = connection.createStatement()) {
             statement.execute("""
-                    insert into "enthalpa_history" select "installed_rank" + 1, '99', 'later', "type", 'V99__later.sql', "checksum", "installed_by",
+                    insert into "enthalpa_history" select "installed_rank" + 100, '99', 'later', "type", 'V99__later.sql', "checksum", "installed_by",
                     "installed_on", "execution_time", "success" from "enthalpa_history" where "version" = '1'""");
         }
         assertThat(refused("serve", "--data", data.toString(), "--port", "0")).contains("later Enthalpa");
@@ -132,14 +132,14 @@ class StartTest {
         Path file = data.resolve("bad.json");
         Files.writeString(file, text.substring(0, 700));
         assertThat(refused("solve", file.toString())).contains("bad.json: build file: line").contains("ends in the middle");
-        Files.writeString(file, text.replace("\"version\": 1", "\"version\": 2"));
-        assertThat(refused("soak", file.toString())).contains("version 2").contains("later Enthalpa");
+        Files.writeString(file, text.replace("\"version\": 2", "\"version\": 3"));
+        assertThat(refused("soak", file.toString())).contains("version 3").contains("later Enthalpa");
         Files.writeString(file, text.replace("\"boost_kPa\": 90,\n", "\"boost_kPa\": 9000,\n"));
         assertThat(refused("solve", file.toString())).contains("boost is 9000 kPa; it must lie between 0 and 500 kPa");
         Files.write(file, new byte[] {(byte) 0xff, 0, 1, 2});
         assertThat(refused("solve", file.toString())).contains("not a text file");
         assertThat(refused("solve", data.resolve("none.json").toString())).contains("no such file");
-        assertThat(refused("solve", demo("juniper").toString(), "--option", "Q")).contains("option is Q").contains("A, B");
+        assertThat(refused("solve", demo("juniper").toString(), "--option", "Q")).contains("option is Q").contains("A, B, C");
     }
 
     @Test

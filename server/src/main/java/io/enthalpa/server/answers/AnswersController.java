@@ -4,6 +4,7 @@ import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.formats.CompressorMapCsv;
 import io.enthalpa.server.problem.FaultView;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -58,6 +59,30 @@ class AnswersController {
         } catch (EnthalpaFault fault) {
             return new OptionAnswer(letter, null, null, FaultView.of(fault));
         }
+    }
+
+    /** @param place pointer of the core within the option */
+    record CoreStepsRequest(JsonNode document, String option, String place) {
+    }
+
+    record CoreStepsAnswer(List<CoreSteps.StepView> steps) {
+    }
+
+    @PostMapping("/core-steps")
+    CoreStepsAnswer coreSteps(@RequestBody CoreStepsRequest request) {
+        return new CoreStepsAnswer(CoreSteps.of(request.document(), request.option(), request.place()));
+    }
+
+    /** A compressor map as CSV text; 422 naming column, line or point when it does not make one. */
+    record MapRequest(String csv) {
+    }
+
+    record MapAnswer(JsonNode map) {
+    }
+
+    @PostMapping("/map")
+    MapAnswer map(@RequestBody MapRequest request) {
+        return new MapAnswer(CompressorMapCsv.tree(request.csv()));
     }
 
     @PostMapping("/changes")

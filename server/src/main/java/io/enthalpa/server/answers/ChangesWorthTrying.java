@@ -33,17 +33,7 @@ final class ChangesWorthTrying {
     private ChangesWorthTrying(JsonNode document, String letter) {
         this.document = document;
         this.letter = letter;
-        this.option = indexOf(document, letter);
-    }
-
-    private static int indexOf(JsonNode document, String letter) {
-        JsonNode options = document.path("options");
-        for (int i = 0; i < options.size(); i++) {
-            if (letter.equals(options.get(i).path("letter").asString(""))) {
-                return i;
-            }
-        }
-        return -1;
+        this.option = OptionIndex.of(document, letter);
     }
 
     /** Worst intake temperature in K and loss in Pa of a document's option. */
@@ -58,7 +48,7 @@ final class ChangesWorthTrying {
             return List.of();
         }
         search.now = now.get();
-        search.tryAll();
+        search.tryAll("/path");
         return search.found.stream().sorted(Comparator.comparingDouble(ChangesWorthTrying::rank)).limit(MOST_SHOWN).toList();
     }
 
@@ -67,53 +57,60 @@ final class ChangesWorthTrying {
         return change.worst_K() + 0.5 * change.loss_kPa();
     }
 
-    private void tryAll() {
-        JsonNode path = document.at("/options/" + option + "/path");
+    /** @param row pointer of a list of pieces within the option; the legs of a pair are rows too */
+    private void tryAll(String row) {
+        JsonNode path = document.at("/options/" + option + row);
         for (int i = 0; i < path.size(); i++) {
-            String at = "/path/" + i;
-            switch (path.get(i).path("kind").asString("")) {
+            String at = row + "/" + i;
+            JsonNode piece = path.get(i);
+            String name = piece.path("name").asString("");
+            switch (piece.path("kind").asString("")) {
                 case "filter" -> {
-                    double gain = path.get(i).path("heatGain_K").doubleValue();
-                    if (gain > 3) {
-                        tryOne(i, at, Field.FILTER_HEAT, 2);
+                    if (piece.path("heatGain_K").doubleValue() > 3) {
+                        tryOne(name, at, Field.FILTER_HEAT, 2);
                     }
                 }
-                case "pipe" -> tryNextTube(i, at, path.get(i).path("bore_mm").doubleValue());
-                case "core" -> tryCore(i, at, path.get(i));
+                case "pipe" -> tryNextTube(name, at, piece.path("bore_mm").doubleValue());
+                case "core" -> tryCore(name, at, piece);
+                case "pair" -> {
+                    for (int leg = 0; leg < piece.path("legs").size(); leg++) {
+                        tryAll(at + "/legs/" + leg + "/path");
+                    }
+                }
                 default -> {
-                    // blower and plenum are given
+                    // blower, plenum and small pieces are given
                 }
             }
         }
     }
 
-    private void tryNextTube(int piece, String at, double bore) {
+    private void tryNextTube(String name, String at, double bore) {
         for (double tube : TUBES) {
             if (tube > bore * 1.02) {
-                tryOne(piece, at, Field.PIPE_BORE, tube);
+                tryOne(name, at, Field.PIPE_BORE, tube);
                 return;
             }
         }
     }
 
-    private void tryCore(int piece, String at, JsonNode core) {
-        tryOne(piece, at, Field.CORE_DEPTH, Math.rint(core.path("depth_mm").doubleValue() * 1.2));
-        tryOne(piece, at, Field.CORE_HEIGHT, Math.rint(core.path("height_mm").doubleValue() * 1.15));
+    private void tryCore(String name, String at, JsonNode core) {
+        tryOne(name, at, Field.CORE_DEPTH, Math.rint(core.path("depth_mm").doubleValue() * 1.2));
+        tryOne(name, at, Field.CORE_HEIGHT, Math.rint(core.path("height_mm").doubleValue() * 1.15));
         JsonNode air = core.path("air");
         if (air.isObject()) {
-            tryOne(piece, at + "/air", Field.AIR_FACE_SHARE, Math.min(Math.rint(air.path("faceShare_pct").doubleValue() * 1.3), 60));
-            tryOne(piece, at + "/air", Field.AIR_STANDSTILL, Math.max(2, air.path("standstill_m_s").doubleValue()));
+            tryOne(name, at + "/air", Field.AIR_FACE_SHARE, Math.min(Math.rint(air.path("faceShare_pct").doubleValue() * 1.3), 60));
+            tryOne(name, at + "/air", Field.AIR_STANDSTILL, Math.max(2, air.path("standstill_m_s").doubleValue()));
         }
         JsonNode water = core.path("water");
         if (water.isObject()) {
-            tryOne(piece, at + "/water", Field.WATER_FLOW, Math.rint(water.path("flow_L_min").doubleValue() * 1.5));
-            tryOne(piece, at + "/water", Field.WATER_VOLUME, water.path("volume_L").doubleValue() * 2);
-            tryOne(piece, at + "/water/radiator/air", Field.AIR_FACE_SHARE,
+            tryOne(name, at + "/water", Field.WATER_FLOW, Math.rint(water.path("flow_L_min").doubleValue() * 1.5));
+            tryOne(name, at + "/water", Field.WATER_VOLUME, water.path("volume_L").doubleValue() * 2);
+            tryOne(name, at + "/water/radiator/air", Field.AIR_FACE_SHARE,
                     Math.min(Math.rint(water.at("/radiator/air/faceShare_pct").doubleValue() * 1.3), 60));
         }
     }
 
-    private void tryOne(int piece, String place, Field field, double to) {
+    private void tryOne(String name, String place, Field field, double to) {
         String pointer = place + "/" + field.key();
         JsonNode before = document.at("/options/" + option + pointer);
         double from = before.doubleValue();
@@ -127,7 +124,6 @@ final class ChangesWorthTrying {
             double worst = after.worst() - now.worst();
             double loss = (after.loss() - now.loss()) / 1000;
             if (worst < -LEAST_GAIN_K || loss < -LEAST_GAIN_KPA && worst < LEAST_GAIN_K) {
-                String name = document.at("/options/" + option + "/path/" + piece + "/name").asString("");
                 found.add(new ChangeView(name, field.key(), field.part(), from, to, List.of(new ChangeView.Edit(pointer, to)), worst, loss));
             }
         });

@@ -1,26 +1,34 @@
 package io.enthalpa.server.answers;
 
 import io.enthalpa.core.build.Answer;
+import io.enthalpa.core.endurance.CoreTrace;
 import io.enthalpa.core.endurance.EnergyAudit;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.endurance.Verdict;
 import java.util.List;
+import java.util.TreeSet;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** An option through its duty, as the screen, the REST interface and the command line show it. */
-public record SoakView(String option, String optionName, double length_s, TraceView trace, MetalView metal, AuditView audit, VerdictView verdict) {
+public record SoakView(String option, String optionName, double length_s, double sprayed_L, TraceView trace, MetalView metal, AuditView audit, VerdictView verdict) {
     /** Points kept of each trace: more than a screen has columns. */
     private static final int MOST_POINTS = 900;
 
     /** Columns of equal length; {@code running} is false while the engine stands. */
     public record TraceView(double[] time_s, double[] intake_C, double[] coreIn_C, double[] cold_C, double[] boost_kPa, double[] engineSpeed_rpm,
-                            double[] roadSpeed_km_h, double[] flow_kg_s, boolean[] running) {
+                            double[] roadSpeed_km_h, double[] flow_kg_s, double[] blowerFlow_kg_s, double[] blowerRatio, boolean[] running) {
         static TraceView of(Trace trace) {
             int[] kept = kept(trace);
             return new TraceView(column(trace.time(), kept, 1, 0, 100), column(trace.intake(), kept, 1, -273.15, 1000),
-                    column(trace.coreIn(), kept, 1, -273.15, 1000), column(trace.coldIn(), kept, 1, -273.15, 1000),
+                    column(trace.coreIn(), kept, 1, -273.15, 1000), column(cold(trace), kept, 1, -273.15, 1000),
                     column(trace.boost(), kept, 1e-3, 0, 100), column(trace.speed(), kept, 30 / Math.PI, 0, 10),
-                    column(trace.roadSpeed(), kept, 3.6, 0, 100), column(trace.flow(), kept, 1, 0, 1e5), running(trace, kept));
+                    column(trace.roadSpeed(), kept, 3.6, 0, 100), column(trace.flow(), kept, 1, 0, 1e5),
+                    column(trace.blowerFlow(), kept, 1, 0, 1e5), column(trace.blowerRatio(), kept, 1, 0, 1e4), running(trace, kept));
+        }
+
+        private static double[] cold(Trace trace) {
+            return IntStream.range(0, trace.length()).mapToDouble(trace::coldAt).toArray();
         }
 
         private static boolean[] running(Trace trace, int[] kept) {
@@ -35,7 +43,7 @@ public record SoakView(String option, String optionName, double length_s, TraceV
     /** Pictures of the core's metal: {@code cells_C[frame][x * across + y]}, x along the charge; empty without a core. */
     public record MetalView(int along, int across, double[] time_s, double[][] cells_C) {
         static MetalView of(Trace trace) {
-            List<Trace.Frame> frames = trace.frames();
+            List<CoreTrace.Frame> frames = trace.core() == null ? List.of() : trace.core().frames();
             int n = frames.size();
             double[] time = new double[n];
             double[][] cells = new double[n][];
@@ -68,7 +76,8 @@ public record SoakView(String option, String optionName, double length_s, TraceV
 
     static SoakView of(Answer answer) {
         Trace trace = answer.soak();
-        return new SoakView(answer.option().letter(), answer.option().name(), trace.time()[trace.length() - 1], TraceView.of(trace),
+        return new SoakView(answer.option().letter(), answer.option().name(), trace.time()[trace.length() - 1],
+                trace.sprayed()[trace.length() - 1] * 1000, TraceView.of(trace),
                 MetalView.of(trace), AuditView.of(trace.audit()), VerdictView.of(answer.verdict(trace)));
     }
 
@@ -76,7 +85,7 @@ public record SoakView(String option, String optionName, double length_s, TraceV
     private static int[] kept(Trace trace) {
         int n = trace.length();
         int points = Math.min(n, MOST_POINTS);
-        java.util.TreeSet<Integer> kept = new java.util.TreeSet<>();
+        TreeSet<Integer> kept = new TreeSet<>();
         for (int i = 0; i < points; i++) {
             kept.add((int) Math.round(i * (n - 1.0) / Math.max(points - 1, 1)));
         }

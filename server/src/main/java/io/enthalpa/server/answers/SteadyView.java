@@ -2,38 +2,37 @@ package io.enthalpa.server.answers;
 
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.BuildOption;
-import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.chargepath.Ambient;
 import io.enthalpa.core.chargepath.PathResult;
-import io.enthalpa.core.chargepath.PieceResult;
 import io.enthalpa.core.chargepath.Station;
-import io.enthalpa.core.endurance.CoreResult;
 import io.enthalpa.core.endurance.Note;
 import io.enthalpa.core.endurance.ResistanceShares;
 import io.enthalpa.core.endurance.SteadyResult;
-import io.enthalpa.core.fluid.HumidAir;
-import io.enthalpa.formats.BuildFile;
-import java.util.ArrayList;
+import io.enthalpa.core.engine.FuelDemand;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** The charge line of an option at full load, as the screen, the REST interface and the command line show it. */
-public record SteadyView(String option, String optionName, List<StationView> stations, List<PieceView> pieces, double flow_kg_s,
+public record SteadyView(String option, String optionName, List<PathView.StationView> stations, List<PathView.PieceView> pieces, double flow_kg_s,
                          double pressureRatio, double shaftPower_kW, double boost_kPa, double askedBoost_kPa, double throttleLoss_kPa,
                          boolean blowerLimited, double totalLoss_kPa, double chargeDensity_kg_m3, double residual, int iterations,
-                         @Nullable CoreView core, List<NoteView> notes) {
+                         OutsideView outside, FillingView filling, @Nullable Double flowByPower_kg_s, @Nullable SprayView spray,
+                         @Nullable CoreView core, List<CoreView> cores, List<NoteView> notes) {
 
-    public record StationView(String name, double totalPressure_kPa, double staticPressure_kPa, double temperature_C, double density_kg_m3,
-                              double velocity_m_s, double mach, double bore_mm) {
-        static StationView of(Station s) {
-            return new StationView(s.name(), s.totalPressure() / 1000, s.staticPressure() / 1000, s.temperature() - 273.15, s.density(),
-                    s.velocity(), s.mach(), s.bore() * 1000);
+    /** The air outside as it was counted. */
+    public record OutsideView(double temperature_C, double pressure_kPa, @Nullable Double dewPoint_C) {
+        static OutsideView of(Ambient a) {
+            double dew = a.air().dewPoint(a.pressure());
+            return new OutsideView(a.temperature() - 273.15, a.pressure() / 1000, dew <= 0 ? null : dew - 273.15);
         }
     }
 
-    public record PieceView(String kind, String name, double loss_kPa, double temperatureChange_K, double heat_kW, double velocity_m_s, double mach) {
-        static PieceView of(PieceResult p) {
-            return new PieceView(BuildFile.kind(p.element()), p.element().name(), p.loss() / 1000, p.temperature(), p.heat() / 1000, p.velocity(), p.mach());
-        }
+    /** What stands between blower and valves, and how long full flow takes to fill it. */
+    public record FillingView(double volume_L, double time_s) {
+    }
+
+    /** Injection at full load: liquid used, and how long the smallest tank lasts at that. */
+    public record SprayView(double flow_L_min, @Nullable Double tankLasts_s) {
     }
 
     /** Shares in percent; they add up to 100. */
@@ -43,39 +42,36 @@ public record SteadyView(String option, String optionName, List<StationView> sta
         }
     }
 
-    public record CoreView(int piece, String cooledBy, double effectiveness, double recovered, double ntu, double heat_kW, double coldIn_C,
-                           double coldOut_C, double faceSpeed_m_s, double metalMass_kg, double chargeFlowRatio, double coldFlowRatio,
-                           double volumeRatio, SharesView shares) {
-    }
-
-    /** Something the user should know: a code, the piece it is about, the value and the limit it passed. */
-    public record NoteView(Note.Kind kind, int piece, double value, double limit) {
+    /** Something the user should know: a code, the place it is about, the value and the limit it passed. */
+    public record NoteView(Note.Kind kind, String place, double value, double limit) {
     }
 
     static SteadyView of(Answer answer) {
-        SteadyResult result = answer.steady();
+        SteadyResult result = answer.priced();
         PathResult path = result.path();
         BuildOption option = answer.option();
-        double ambient = answer.system().path().ambient().pressure();
+        Ambient ambient = answer.system().path().ambient();
         Station last = path.stations().get(path.stations().size() - 1);
-        HumidAir air = answer.system().path().ambient().air();
-        List<NoteView> notes = new ArrayList<>();
-        Note.about(answer.system(), result).forEach(n -> notes.add(new NoteView(n.kind(), n.piece(), n.value(), n.limit())));
-        return new SteadyView(option.letter(), option.name(), path.stations().stream().map(StationView::of).toList(),
-                path.pieces().stream().map(PieceView::of).toList(), path.flow(), path.pressureRatio(), path.shaftPower() / 1000,
-                (path.manifoldPressure() - ambient) / 1000, (path.askedPressure() - ambient) / 1000, path.throttleLoss() / 1000,
-                path.blowerLimited(), path.totalLoss() / 1000, air.density(last.totalPressure(), last.temperature()), path.residual(),
-                path.iterations(), core(answer, result.core()), notes);
+        PathView view = new PathView(result.prices());
+        List<CoreView> cores = result.cores().stream().map(CoreView::of).toList();
+        return new SteadyView(option.letter(), option.name(), view.stations(path.stations()), view.pieces("/path", path.pieces()), path.flow(),
+                path.pressureRatio(), path.shaftPower() / 1000, (path.manifoldPressure() - ambient.pressure()) / 1000,
+                (path.askedPressure() - ambient.pressure()) / 1000, path.throttleLoss() / 1000, path.blowerLimited(), path.totalLoss() / 1000,
+                ambient.air().density(last.totalPressure(), last.temperature()), path.residual(), path.iterations(), OutsideView.of(ambient),
+                new FillingView(path.filling().volume() * 1000, path.filling().time()),
+                answer.system().path().engine().fuel().map(FuelDemand::airDemand).orElse(null), spray(answer, path),
+                cores.isEmpty() ? null : cores.get(cores.size() - 1), cores,
+                Note.about(answer.system(), result).stream().map(n -> new NoteView(n.kind(), n.pointer(), n.value(), n.limit())).toList());
     }
 
-    private static @Nullable CoreView core(Answer answer, @Nullable CoreResult core) {
-        if (core == null) {
-            return null;
+    private static @Nullable SprayView spray(Answer answer, PathResult path) {
+        double boost = path.manifoldPressure() - answer.system().path().ambient().pressure();
+        double flow = 0;
+        double lasts = Double.POSITIVE_INFINITY;
+        for (var spec : answer.system().path().sprays()) {
+            flow += spec.flow(boost);
+            lasts = Math.min(lasts, spec.tank() / spec.flow(boost));
         }
-        PathElement.Core element = answer.system().path().core();
-        return new CoreView(answer.system().path().coreIndex(), element.cooling() instanceof io.enthalpa.core.chargepath.CoolingSide.Air ? "air" : "water",
-                core.transfer().effectiveness(), core.recovered(), core.transfer().ntu(), core.heat() / 1000, core.coldIn() - 273.15,
-                core.coldOut() - 273.15, core.faceSpeed(), element.spec().metalMass(), core.chargeFlowRatio(), core.coldFlowRatio(),
-                answer.system().path().cooler().exchanger().volumeRatio(), SharesView.of(core.shares()));
+        return answer.system().path().sprays().isEmpty() ? null : new SprayView(flow * 60e3, Double.isFinite(lasts) ? lasts : null);
     }
 }

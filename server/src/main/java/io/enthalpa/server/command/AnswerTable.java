@@ -1,5 +1,7 @@
 package io.enthalpa.server.command;
 
+import io.enthalpa.server.answers.CoreView;
+import io.enthalpa.server.answers.PathView;
 import io.enthalpa.server.answers.SoakView;
 import io.enthalpa.server.answers.SteadyView;
 import java.util.List;
@@ -14,20 +16,30 @@ final class AnswerTable {
         for (SteadyView a : answers) {
             out.append("Option %s: %s%n".formatted(a.option(), a.optionName()));
             out.append("  %-20s %9s %9s %8s %7s%n".formatted("station", "°C", "kPa abs", "m/s", "Mach"));
-            for (SteadyView.StationView s : a.stations()) {
-                out.append("  %-20s %9.1f %9.1f %8.1f %7.3f%n".formatted(s.name(), s.temperature_C(), s.totalPressure_kPa(), s.velocity_m_s(), s.mach()));
+            stations(out, "  ", a.stations());
+            for (PathView.PieceView piece : a.pieces()) {
+                for (PathView.LegView leg : piece.legs()) {
+                    out.append("    %s, %s: %.1f %% of the flow%n".formatted(piece.name(), leg.name(), leg.share_pct()));
+                    stations(out, "    ", leg.stations());
+                }
             }
             out.append("  flow %.4f kg/s, pressure ratio %.3f, shaft power %.1f kW, loss %.2f kPa%n".formatted(
                     a.flow_kg_s(), a.pressureRatio(), a.shaftPower_kW(), a.totalLoss_kPa()));
             if (a.blowerLimited()) {
                 out.append("  the blower cannot make this: boost reaches %.1f of %.1f kPa%n".formatted(a.boost_kPa(), a.askedBoost_kPa()));
             }
-            if (a.core() != null) {
-                out.append("  core: %.1f kW, brings the charge %.0f %% of the way down to outside air, cooled by %.1f -> %.1f °C%n".formatted(
-                        a.core().heat_kW(), 100 * a.core().recovered(), a.core().coldIn_C(), a.core().coldOut_C()));
+            for (CoreView core : a.cores()) {
+                out.append("  %s: %.1f kW, brings the charge %.0f %% of the way down to outside air, cooled by %.1f -> %.1f °C%n".formatted(
+                        core.name(), core.heat_kW(), 100 * core.recovered(), core.coldIn_C(), core.coldOut_C()));
             }
         }
         return out.toString().stripTrailing();
+    }
+
+    private static void stations(StringBuilder out, String indent, List<PathView.StationView> stations) {
+        for (PathView.StationView s : stations) {
+            out.append("%s%-20s %9.1f %9.1f %8.1f %7.3f%n".formatted(indent, s.name(), s.temperature_C(), s.totalPressure_kPa(), s.velocity_m_s(), s.mach()));
+        }
     }
 
     static String soak(List<SoakView> answers) {
