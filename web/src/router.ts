@@ -23,6 +23,7 @@ export const router = createRouter({
         { path: 'endurance', name: 'endurance', component: () => import('./endurance/EnduranceSurface.vue') },
       ],
     },
+    { path: '/catalogue', name: 'catalogue', component: () => import('./catalogue/CatalogueView.vue') },
     { path: '/:rest(.*)*', redirect: '/' },
   ],
 })

@@ -1,10 +1,18 @@
 import type { components } from './schema'
-import type { BuildDocument } from '../document/types'
+import type { BlowerMap, BuildDocument } from '../document/types'
 
 type Schemas = components['schemas']
 export type SteadyView = Schemas['SteadyView']
 export type SoakView = Schemas['SoakView']
 export type StationView = Schemas['StationView']
+export type PieceView = Schemas['PieceView']
+export type LegView = Schemas['LegView']
+export type CoreView = Schemas['CoreView']
+export type CoreStep = Schemas['StepView']
+export type ReasonView = Schemas['ReasonView']
+export type MethodView = Schemas['MethodView']
+export type ChapterView = Schemas['ChapterView']
+export type CatalogueItem = Omit<Schemas['ItemView'], 'figures'> & { figures: Record<string, unknown> }
 export type SharesView = Schemas['SharesView']
 export type NoteView = Schemas['NoteView']
 export type VerdictView = Schemas['VerdictView']
@@ -44,7 +52,7 @@ async function call<T>(method: string, path: string, body?: unknown, revision?: 
   } catch {
     throw new Offline('The Enthalpa server does not answer.')
   }
-  if (response.ok) return (await response.json()) as T
+  if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T
   const problem = await response.json().catch(() => ({}))
   throw new Problem(response.status, problem.detail ?? `The server answered ${response.status}.`, problem.fault, problem.theirs)
 }
@@ -63,4 +71,18 @@ export const api = {
     call<{ answers: OptionAnswer[] }>('POST', '/preview', { document, options, part }),
   changes: (document: BuildDocument, option: string) =>
     call<{ changes: ChangeView[] }>('POST', '/preview/changes', { document, option }),
+  coreSteps: (document: BuildDocument, option: string, place: string) =>
+    call<{ steps: CoreStep[] }>('POST', '/preview/core-steps', { document, option, place }),
+  reasons: (document: BuildDocument, option: string) =>
+    call<{ reasons: ReasonView[] }>('POST', '/preview/reasons', { document, option }),
+  methods: () => call<ChapterView[]>('GET', '/methods'),
+  map: (csv: string) => call<{ map: BlowerMap }>('POST', '/preview/map', { csv }),
+  catalogue: (kind?: string, words?: string) => {
+    const query = new URLSearchParams({ ...(kind ? { kind } : {}), ...(words ? { q: words } : {}) }).toString()
+    return call<CatalogueItem[]>('GET', `/catalogue${query ? `?${query}` : ''}`)
+  },
+  addItem: (item: Omit<CatalogueItem, 'id'>) => call<CatalogueItem>('POST', '/catalogue', item),
+  changeItem: (item: CatalogueItem) => call<CatalogueItem>('PUT', `/catalogue/${item.id}`, item),
+  removeItem: (id: number) => call<undefined>('DELETE', `/catalogue/${id}`),
+  readCatalogue: (csv: string) => call<{ added: number }>('POST', '/catalogue/file', { csv }),
 }

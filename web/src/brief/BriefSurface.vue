@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import BlowerMapPanel from '../blower/BlowerMapPanel.vue'
 import { useBuild } from '../build/store'
+import { drawnThrough, hasTwoBanks, hasTwoBlowers, withOneBank, withOneBlower, withTwoBanks, withTwoBlowers } from '../document/doubling'
+import { ofKind } from '../document/pieces'
+import type { Piece } from '../document/types'
+import { spoken } from '../quantity/catalogue'
+import KnowButton from '../reasons/KnowButton.vue'
+import { useSettings } from '../settings/store'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 import TextField from '../ui/TextField.vue'
@@ -8,44 +15,91 @@ import DutyTable from './DutyTable.vue'
 
 /** What the job is: asked in the order people think, filled in from the start. */
 const build = useBuild()
+const settings = useSettings()
 const at = computed(() => `/options/${build.optionIndex}`)
-const filter = computed(() => build.option!.path.findIndex((p) => p.kind === 'filter'))
-const blower = computed(() => build.option!.path.findIndex((p) => p.kind === 'blower'))
-const plenum = computed(() => build.option!.path.findIndex((p) => p.kind === 'plenum'))
-const blowers = [
-  { value: 'roots-type', label: 'roots-type' },
-  { value: 'screw', label: 'screw' },
-  { value: 'centrifugal', label: 'centrifugal' },
-  { value: 'turbo', label: 'turbo' },
+const filters = computed(() => ofKind(build.option!, 'filter'))
+const blowers = computed(() => ofKind(build.option!, 'blower'))
+const plenums = computed(() => ofKind(build.option!, 'plenum'))
+const steady = computed(() => build.answer?.steady)
+const kinds = ['roots-type', 'screw', 'centrifugal', 'turbo'].map((w) => ({ value: w, label: w }))
+/** Where two stand side by side each is told by its name. */
+const which = (name: string, count: number) => (count > 1 ? `, ${name}` : '')
+const twoWays = computed(() => {
+  const s = steady.value
+  if (!s) return ''
+  const first = `Takes ${spoken(s.flow_kg_s, 'kg_s', settings.units)} at full load`
+  if (s.flowByPower_kg_s == null) return `${first}.`
+  const off = 100 * (s.flowByPower_kg_s / s.flow_kg_s - 1)
+  return `${first}; its power wants ${spoken(s.flowByPower_kg_s, 'kg_s', settings.units)}, ${Math.abs(off).toFixed(0)} % ${off > 0 ? 'more' : 'less'}.`
+})
+const disagree = computed(() => steady.value?.notes.some((n) => n.kind === 'AIR_DEMANDS_DISAGREE') ?? false)
+const outside = computed(() => {
+  const o = steady.value?.outside
+  if (!o) return ''
+  const dew = o.dewPoint_C == null ? '' : `, dew point ${spoken(o.dewPoint_C, 'C', settings.units, 0)}`
+  return `Counted with ${spoken(o.pressure_kPa, 'kPa', settings.units)} outside${dew}.`
+})
+const response = computed(() => {
+  const f = steady.value?.filling
+  return f ? `${f.volume_L.toFixed(1)} L between blower and valves; full flow fills it in ${(1000 * f.time_s).toFixed(0)} ms.` : ''
+})
+const oneTwo = [
+  { value: 'one', label: 'one' },
+  { value: 'two', label: 'two' },
 ]
+const twoBlowers = computed(() => hasTwoBlowers(build.option!))
+const twoBanks = computed(() => hasTwoBanks(build.option!))
+const through = computed(() => (drawnThrough(build.option!) ? 'Drawn through: the throttle stands in front of the blower. ' : ''))
+
+function rebuild(path: Piece[], what: string): void {
+  void build.edit([{ pointer: `${at.value}/path`, value: path }], what)
+}
+
+function pickBlowers(count: string): void {
+  if ((count === 'two') !== twoBlowers.value) rebuild(count === 'two' ? withTwoBlowers(build.option!.path) : withOneBlower(build.option!.path), `${count} blower${count === 'two' ? 's' : ''}`)
+}
+
+function pickBanks(count: string): void {
+  if ((count === 'two') !== twoBanks.value) rebuild(count === 'two' ? withTwoBanks(build.option!.path) : withOneBank(build.option!.path), `${count} bank${count === 'two' ? 's' : ''}`)
+}
 </script>
 
 <template>
   <div class="paper">
     <div class="columns">
       <section>
-        <h2>Engine</h2>
+        <h2>Engine <KnowButton subject="/engine" of="engine" /></h2>
         <NumberField part="engine" name="displacement_L" pointer="/engine/displacement_L" />
         <NumberField part="engine" name="cylinders" pointer="/engine/cylinders" />
         <NumberField part="engine" name="volumetricEfficiency_pct" pointer="/engine/volumetricEfficiency_pct" />
         <NumberField part="engine" name="maxSpeed_rpm" pointer="/engine/maxSpeed_rpm" />
-      </section>
-      <section>
-        <h2>Boost, option {{ build.letter }}</h2>
-        <NumberField part="option" name="boost_kPa" :pointer="`${at}/boost_kPa`" />
-        <template v-if="blower >= 0">
-          <ChoiceField label="blower" :pointer="`${at}/path/${blower}/type`" :choices="blowers" />
-          <NumberField part="blower" name="efficiency_pct" :pointer="`${at}/path/${blower}/efficiency_pct`" />
-          <NumberField part="blower" name="maxPressureRatio" :pointer="`${at}/path/${blower}/maxPressureRatio`" />
-          <NumberField part="blower" name="outletBore_mm" :pointer="`${at}/path/${blower}/outletBore_mm`" />
+        <NumberField part="engine" name="power_kW" pointer="/engine/power_kW" optional empty="not known" />
+        <template v-if="build.document?.engine.power_kW !== undefined">
+          <NumberField part="engine" name="fuelRate_g_kWh" pointer="/engine/fuelRate_g_kWh" optional />
+          <NumberField part="engine" name="airFuelRatio" pointer="/engine/airFuelRatio" optional />
         </template>
+        <p class="said" :class="{ worse: disagree }">{{ twoWays }}</p>
+      </section>
+      <section v-for="(b, i) in blowers" :key="b.place">
+        <h2>{{ i === 0 ? `Boost, option ${build.letter}` : 'Second blower' }}{{ which(b.piece.name, blowers.length) }}</h2>
+        <NumberField v-if="i === 0" part="option" name="boost_kPa" :pointer="`${at}/boost_kPa`" />
+        <ChoiceField label="blower" :pointer="`${at}${b.place}/type`" :choices="kinds" :of="blowers.length > 1 ? b.piece.name : undefined" />
+        <NumberField v-if="!b.piece.map" part="blower" name="efficiency_pct" :pointer="`${at}${b.place}/efficiency_pct`" :of="blowers.length > 1 ? b.piece.name : undefined" />
+        <NumberField part="blower" name="maxPressureRatio" :pointer="`${at}${b.place}/maxPressureRatio`" :of="blowers.length > 1 ? b.piece.name : undefined" />
+        <NumberField part="blower" name="outletBore_mm" :pointer="`${at}${b.place}/outletBore_mm`" :of="blowers.length > 1 ? b.piece.name : undefined" />
+        <template v-if="i === 0">
+          <ChoiceField label="blowers" :pointer="at" :shown="twoBlowers ? 'two' : 'one'" :choices="oneTwo" :pick="pickBlowers" />
+          <ChoiceField label="banks" :pointer="at" :shown="twoBanks ? 'two' : 'one'" :choices="oneTwo" :pick="pickBanks" />
+        </template>
+        <p v-if="i === 0" class="said">{{ through }}{{ response }} <KnowButton subject="/path" of="the whole path" /></p>
       </section>
       <section>
-        <h2>Climate and target</h2>
+        <h2>Climate and target <KnowButton subject="/climate" of="outside air" /></h2>
         <NumberField part="climate" name="airTemperature_C" pointer="/climate/airTemperature_C" />
         <NumberField part="climate" name="altitude_m" pointer="/climate/altitude_m" />
         <NumberField part="climate" name="humidity_pct" pointer="/climate/humidity_pct" />
-        <NumberField part="climate" name="barometer_kPa" pointer="/climate/barometer_kPa" optional />
+        <NumberField part="climate" name="barometer_kPa" pointer="/climate/barometer_kPa" optional empty="by altitude" />
+        <p class="said">{{ outside }}</p>
         <NumberField part="targets" name="intake_C" pointer="/targets/intake_C" />
         <NumberField part="targets" name="timingPull_C" pointer="/targets/timingPull_C" />
       </section>
@@ -54,13 +108,19 @@ const blowers = [
         <NumberField part="fullLoad" name="engineSpeed_rpm" pointer="/fullLoad/engineSpeed_rpm" label="engine speed" of="full load" />
         <NumberField part="fullLoad" name="roadSpeed_km_h" pointer="/fullLoad/roadSpeed_km_h" label="road speed" of="full load" />
       </section>
-      <section v-if="filter >= 0">
-        <h2>Intake, option {{ build.letter }}</h2>
-        <NumberField part="filter" name="loss_kPa" :pointer="`${at}/path/${filter}/loss_kPa`" />
-        <NumberField part="filter" name="flow_kg_s" :pointer="`${at}/path/${filter}/flow_kg_s`" of="filter" />
-        <NumberField part="filter" name="heatGain_K" :pointer="`${at}/path/${filter}/heatGain_K`" />
-        <NumberField part="filter" name="bore_mm" :pointer="`${at}/path/${filter}/bore_mm`" />
-        <NumberField v-if="plenum >= 0" part="plenum" name="bore_mm" :pointer="`${at}/path/${plenum}/bore_mm`" />
+      <section v-for="f in filters" :key="f.place">
+        <h2>Intake, option {{ build.letter }}{{ which(f.piece.name, filters.length) }}</h2>
+        <NumberField part="filter" name="loss_kPa" :pointer="`${at}${f.place}/loss_kPa`" label="filter loss, clean" :of="filters.length > 1 ? f.piece.name : undefined" />
+        <NumberField part="filter" name="flow_kg_s" :pointer="`${at}${f.place}/flow_kg_s`" of="filter" />
+        <NumberField part="filter" name="dirtyLoss_kPa" :pointer="`${at}${f.place}/dirtyLoss_kPa`" optional :empty="`${2 * f.piece.loss_kPa} kPa`" />
+        <NumberField part="filter" name="soiling_pct" :pointer="`${at}${f.place}/soiling_pct`" optional />
+        <NumberField part="filter" name="heatGain_K" :pointer="`${at}${f.place}/heatGain_K`" :of="filters.length > 1 ? f.piece.name : undefined" />
+        <NumberField part="filter" name="bore_mm" :pointer="`${at}${f.place}/bore_mm`" :of="filters.length > 1 ? f.piece.name : undefined" />
+      </section>
+      <section v-for="p in plenums" :key="p.place">
+        <h2>Plenum{{ which(p.piece.name, plenums.length) }}</h2>
+        <NumberField part="plenum" name="bore_mm" :pointer="`${at}${p.place}/bore_mm`" :of="plenums.length > 1 ? p.piece.name : undefined" />
+        <NumberField part="plenum" name="volume_L" :pointer="`${at}${p.place}/volume_L`" :of="plenums.length > 1 ? p.piece.name : undefined" optional />
       </section>
       <section>
         <h2>Names</h2>
@@ -69,6 +129,7 @@ const blowers = [
         <TextField label="This option" :pointer="`${at}/name`" required :longest="60" />
       </section>
     </div>
+    <BlowerMapPanel v-for="b in blowers" :key="b.place" :blower="b" />
     <DutyTable />
   </div>
 </template>
@@ -78,8 +139,21 @@ const blowers = [
   columns: 3 220px;
   column-gap: 34px;
 }
-section {
+.columns section {
   break-inside: avoid;
   padding-bottom: 20px;
+}
+.said {
+  padding: 7px 0 6px;
+  color: var(--ink-2);
+}
+.said.worse {
+  color: var(--heat-text);
+  font-weight: 500;
+}
+.columns h2 {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
 }
 </style>

@@ -40,6 +40,8 @@ export const useBuild = defineStore('build', () => {
   const state = shallowRef<BuildState>()
   const document = shallowRef<BuildDocument>()
   const answers = shallowRef<Answers>({})
+  /** The document that the answers on screen belong to; runs behind the one being edited. */
+  const answered = shallowRef<BuildDocument>()
   const before = shallowRef<{ answers: Answers; change: string }>()
   const letter = ref('A')
   const against = ref<string>()
@@ -137,6 +139,7 @@ export const useBuild = defineStore('build', () => {
     const fresh: Answers = letters ? { ...were } : {}
     for (const a of lines.answers) fresh[a.option] = a.fault ? a : { ...a, soak: were[a.option]?.soak }
     answers.value = fresh
+    answered.value = doc
     offline.value = false
     const solved = lines.answers.filter((a) => !a.fault).map((a) => a.option)
     if (solved.length === 0) return
@@ -299,7 +302,7 @@ export const useBuild = defineStore('build', () => {
   }
 
   return {
-    catalogue, state, document, answers, answer, option, optionIndex, letter, against, ghost, ghostMode, before, conflict, offline,
+    catalogue, state, document, answers, answered, answer, option, optionIndex, letter, against, ghost, ghostMode, before, conflict, offline,
     failure, notice, saving, settled, unsaved, ready, choose,
     open: inTurn(open),
     edit: inTurn(edit),

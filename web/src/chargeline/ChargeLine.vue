@@ -23,7 +23,8 @@ const settings = useSettings()
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box)
 const wide = computed(() => Math.max(width.value, 900))
-const water = computed(() => props.steady.core?.cooledBy === 'water')
+/** Drawn below when one core stands in the main way and water cools it. */
+const water = computed(() => props.steady.cores.length === 1 && props.steady.core?.cooledBy === 'water' && !props.steady.core.place.includes('/legs/'))
 /** Ground rule under the ridge; station figures stand below it. */
 const ground = 158
 const height = computed(() => (water.value ? 280 : 212))
@@ -79,8 +80,23 @@ function caption(piece: PieceShape): { title: string; price: string; x: number; 
     const y = high ? below(piece) : above(piece)
     return { title: `${data.name} ${spoken(data.bore_mm, 'mm', settings.units, settings.units === 'us' ? 2 : data.bore_mm % 1 ? 1 : 0)}`, price: `${loss} · ${bends}`, x: (piece.x0 + piece.x1) / 2, y }
   }
-  if (data.kind === 'core') return { title: coreTitle(data), price: corePrice(loss), x: piece.x0 + 0.45 * (piece.x1 - piece.x0), y: piece.middle(0.16) - 12 }
+  if (data.kind === 'pair') {
+    const shares = view.legs.map((leg) => `${leg.share_pct.toFixed(0)} %`).join(' : ')
+    const high = piece.middle(0.5) < (ground + 12) / 2
+    return { title: data.name, price: `${shares} · ${spoken(view.legs[0]!.pieces.filter((p) => p.kind !== 'blower').reduce((sum, p) => sum + p.loss_kPa, 0), 'kPa', settings.units)}`, x: (piece.x0 + piece.x1) / 2, y: high ? below(piece) + 10 : above(piece) - 10 }
+  }
+  if (data.kind === 'core') return { title: coreTitle(data), price: corePrice(loss, view.place), x: piece.x0 + 0.45 * (piece.x1 - piece.x0), y: piece.middle(0.16) - 12 }
   return { title: '', price: '', x: 0, y: 0 }
+}
+
+/** A joint is two rings, a throttle a leaf across the stream, an injection point a spray from above. */
+function mark(piece: PieceShape): string {
+  const x = (s: number) => piece.x0 + s * (piece.x1 - piece.x0)
+  const y = piece.middle(0.5)
+  const h = piece.half(0.5)
+  if (piece.kind === 'joint') return `M${x(0.25)} ${y - h - 3} V${y + h + 3} M${x(0.75)} ${y - h - 3} V${y + h + 3}`
+  if (piece.kind === 'throttle') return `M${x(0.2)} ${y + 3} L${x(0.8)} ${y - 3}`
+  return `M${x(0.3)} ${y - h - 6} V${y - h + 2} M${x(0.3)} ${y - h + 2} l6 7 M${x(0.3)} ${y - h + 2} l9 1`
 }
 
 /** Clear of the band, and of the ghost where it runs close by. */
@@ -101,16 +117,17 @@ function coreTitle(core: CorePiece): string {
   return `${core.name} ${size.map((s) => s.figure).join(' × ')} ${size[0]!.unit}`
 }
 
-function corePrice(loss: string): string {
-  const core = props.steady.core!
+function corePrice(loss: string, place: string): string {
+  const core = props.steady.cores.find((c) => c.place === place)!
   return `${(100 * core.recovered).toFixed(0)} % of the way down · ${loss} · ${spoken(core.heat_kW, 'kW', settings.units)}`
 }
 
 function spokenPiece(piece: PieceShape): string {
   const view = props.steady.pieces[piece.index]!
+  const legs = view.legs.length ? `, ${view.legs.map((leg) => `${leg.name} ${leg.share_pct.toFixed(1)} %`).join(', ')}` : ''
   const what = view.loss_kPa < 0 ? `makes ${spoken(-view.loss_kPa, 'kPa', settings.units)}` : `costs ${spoken(view.loss_kPa, 'kPa', settings.units, 2)}`
   const warms = change(view.temperatureChange_K, 'C', 'metric')
-  return `${view.name}: ${what}${warms ? `, ${change(view.temperatureChange_K, 'K', settings.units)} ${settings.units === 'us' ? '°F' : '°C'}` : ''}, Mach ${view.mach.toFixed(2)}`
+  return `${view.name}: ${what}${warms ? `, ${change(view.temperatureChange_K, 'K', settings.units)} ${settings.units === 'us' ? '°F' : '°C'}` : ''}, Mach ${view.mach.toFixed(2)}${legs}`
 }
 
 function move(event: KeyboardEvent, index: number): void {
@@ -149,6 +166,11 @@ const tip = computed(() => {
         <linearGradient v-for="p in shape.pieces" :id="`fill-${p.index}`" :key="p.index">
           <stop v-for="s in p.stops" :key="s.offset" :offset="s.offset" :stop-color="s.colour" />
         </linearGradient>
+        <template v-for="p in shape.pieces" :key="`legs${p.index}`">
+          <linearGradient v-for="(leg, k) in p.legs" :id="`fill-${p.index}-${k}`" :key="k">
+            <stop v-for="s in leg.stops" :key="s.offset" :offset="s.offset" :stop-color="s.colour" />
+          </linearGradient>
+        </template>
         <pattern id="fins" width="7" height="7" patternUnits="userSpaceOnUse">
           <path d="M0 7 L3.5 0 L7 7" class="fin" />
         </pattern>
@@ -182,10 +204,21 @@ const tip = computed(() => {
         @blur="hovered = undefined"
       >
         <rect class="reach" :x="p.x0" :width="p.x1 - p.x0" y="4" :height="ground - 8" />
-        <path :d="p.body" :fill="`url(#fill-${p.index})`" />
-        <path v-if="p.kind === 'core'" :d="p.body" fill="url(#fins)" />
-        <path class="wall" :d="p.upper" />
-        <path class="wall" :d="p.lower" />
+        <template v-if="p.legs.length">
+          <g v-for="(leg, k) in p.legs" :key="k">
+            <path :d="leg.body" :fill="`url(#fill-${p.index}-${k})`" />
+            <path v-for="(c, n) in leg.cores" :key="n" :d="c" fill="url(#fins)" />
+            <path class="wall" :d="leg.upper" />
+            <path class="wall" :d="leg.lower" />
+          </g>
+        </template>
+        <template v-else>
+          <path :d="p.body" :fill="`url(#fill-${p.index})`" />
+          <path v-if="p.kind === 'core'" :d="p.body" fill="url(#fins)" />
+          <path class="wall" :d="p.upper" />
+          <path class="wall" :d="p.lower" />
+          <path v-if="p.kind === 'joint' || p.kind === 'throttle' || p.kind === 'injection'" class="mark" :d="mark(p)" />
+        </template>
         <path class="under" :d="`M${p.x0 + 1} ${ground} H${p.x1 - 1}`" />
       </g>
       <path v-if="shape.ghost" class="ghost" :d="shape.ghost" />
@@ -258,6 +291,11 @@ svg {
   fill: none;
   stroke: var(--ink);
   stroke-width: 1;
+}
+.mark {
+  fill: none;
+  stroke: #13202a;
+  stroke-width: 1.6;
 }
 .under {
   fill: none;

@@ -14,9 +14,10 @@ const props = defineProps<{ steady: SteadyView; option: BuildOption; ghost?: Ste
 const settings = useSettings()
 
 const core = computed(() => props.steady.core!)
-const loop = computed(() => (props.option.path[core.value.piece] as CorePiece).water!)
+const index = computed(() => Number(core.value.place.slice('/path/'.length)))
+const loop = computed(() => (props.option.path[index.value] as CorePiece).water!)
 const place = computed(() => {
-  const piece = props.pieces[core.value.piece]!
+  const piece = props.pieces[index.value]!
   const end = props.pieces.at(-1)!.x1
   const radiator = Math.min(piece.x1 + 210, end - 250)
   return { tank: Math.max(piece.x0 - 190, 62), in: piece.x0, out: piece.x1, radiator, back: Math.min(radiator + 130, end - 110), end: Math.min(radiator + 240, end) }

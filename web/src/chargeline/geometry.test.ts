@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { steadyView } from '../testing/steady'
 import type { Piece } from '../document/types'
+import { newPiece } from '../document/pieces'
 import { profile, ridge, sameStation, spans, weightOf } from './geometry'
 
 const path = ['filter', 'blower', 'pipe', 'core', 'pipe', 'plenum'].map((kind) => ({ kind, name: kind, length_mm: 1000 })) as unknown as Piece[]
@@ -61,5 +62,20 @@ describe('the charge line', () => {
     expect(ridge(now, path, frame, was).ghost).not.toBe('')
     expect(ridge(now, path, frame, was).ghostEnd).toBe(82)
     expect(ridge(now, path, frame, { ...was, pieces: was.pieces.slice(1) }).ghost).toBe('')
+  })
+
+  it('draws a pair as two bands that part and join again', () => {
+    const steady = steadyView([34, 38, 187, 187, 49, 49, 49])
+    const leg = (name: string, bore: number) => ({
+      name, share_pct: 50, flow_kg_s: 0.06, splitLoss_kPa: 0.1, mergeLoss_kPa: 0.1,
+      stations: [steady.stations[4]!, { ...steady.stations[5]!, bore_mm: bore }],
+      pieces: [{ ...steady.pieces[4]!, kind: 'pipe', name: `${name} pipe` }],
+    })
+    steady.pieces[4] = { ...steady.pieces[4]!, kind: 'pair', legs: [leg('left', 40), leg('right', 40)] }
+    const withPair = [...path.slice(0, 4), newPiece('pair', 57, 'pair'), ...path.slice(5)]
+    const pair = ridge(steady, withPair, frame).pieces[4]!
+    expect(pair.legs.map((l) => l.share_pct)).toEqual([50, 50])
+    expect(pair.legs[0]!.body).not.toBe(pair.legs[1]!.body)
+    expect(pair.legs[0]!.stops).toHaveLength(11)
   })
 })

@@ -1,7 +1,7 @@
 import { extent, max } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import { area, line } from 'd3-shape'
-import type { SteadyView, StationView } from '../api/client'
+import type { LegView, SteadyView, StationView } from '../api/client'
 import type { Piece } from '../document/types'
 import { temperatureTicks, type UnitSystem } from '../quantity/catalogue'
 import { temperatureColour } from './colour'
@@ -38,6 +38,20 @@ export interface PieceShape {
   middle: (share: number) => number
   /** Half the thickness there. */
   half: (share: number) => number
+  /** The two ways of a pair, each a band of its own; else empty. */
+  legs: LegShape[]
+}
+
+/** One of two ways side by side. */
+export interface LegShape {
+  name: string
+  share_pct: number
+  body: string
+  upper: string
+  lower: string
+  stops: Stop[]
+  /** Where a core stands on it, as parts of its band. */
+  cores: string[]
 }
 
 /** A place with a number. */
@@ -74,6 +88,14 @@ export function weightOf(piece: Piece): number {
       return 2.2
     case 'plenum':
       return 1.1
+    case 'pair':
+      return Math.max(...piece.legs.map((leg) => leg.path.reduce((sum, p) => sum + weightOf(p), 0.3)))
+    case 'throttle':
+    case 'injection':
+      return 0.5
+    case 'reducer':
+    case 'joint':
+      return 0.4
   }
 }
 
@@ -101,10 +123,13 @@ export function spans(weights: number[], left: number, right: number): [number, 
 /** The charge line as shapes: across the way of the air, up its temperature, thick its bore. */
 export function ridge(steady: SteadyView, path: Piece[], frame: Frame, ghost?: SteadyView): Ridge {
   const temperatures = steady.stations.map((s) => s.temperature_C)
+  const inLegs = steady.pieces.flatMap((p) => (p.legs ?? []).flatMap((leg) => leg.stations.map((s) => s.temperature_C)))
   const alike = ghost && ghost.pieces.length === steady.pieces.length && ghost.pieces.every((p, i) => p.kind === steady.pieces[i]!.kind)
   const others = alike ? ghost.stations.map((s) => s.temperature_C) : []
-  const [low = 0, high = 100] = extent([...temperatures, ...others])
-  const widest = max(steady.stations, (s) => s.bore_mm) ?? 60
+  const [low = 0, high = 100] = extent([...temperatures, ...others, ...inLegs])
+  /** Two ways side by side need the room of both. */
+  const beside = steady.pieces.map((p) => p.legs.reduce((sum, leg) => sum + (max(leg.stations, (s) => s.bore_mm) ?? 0), 0) * 1.1)
+  const widest = max([...steady.stations.map((s) => s.bore_mm), ...beside]) ?? 60
   const px = frame.thickest / Math.max(widest, 60)
   const y = scaleLinear()
     .domain([low - 4, Math.max(high, low + 30) + 4])
@@ -132,6 +157,7 @@ export function ridge(steady: SteadyView, path: Piece[], frame: Frame, ghost?: S
       stops: [0, 0.15, 0.3, 0.45, 0.6, 0.8, 1].map((s) => ({ offset: s, colour: temperatureColour(profile(piece.kind, from, to, s)) })),
       middle,
       half,
+      legs: (piece.legs ?? []).map((leg, k) => legShape(leg, path[i], k, x0, x1, y, px, i > 0, i < steady.pieces.length - 1)),
     }
   })
   return {
@@ -149,6 +175,43 @@ export function ridge(steady: SteadyView, path: Piece[], frame: Frame, ghost?: S
   }
 }
 
+/** A leg as a thinner band beside the middle of its pair: it parts from the common way and joins it again where there is one. */
+function legShape(leg: LegView, pair: Piece | undefined, which: number, x0: number, x1: number, y: (c: number) => number, px: number, parts: boolean, joins: boolean): LegShape {
+  const pieces = pair?.kind === 'pair' ? (pair.legs[which]?.path ?? []) : []
+  const places = spans(leg.pieces.map((_, i) => (pieces[i] ? weightOf(pieces[i]!) : 1)), 0, 1)
+  const at = (share: number) => Math.max(0, places.findIndex(([, end]) => share <= end + 1e-9))
+  const degrees = (share: number) => {
+    const i = at(share)
+    const [from, to] = places[i]!
+    return profile(leg.pieces[i]!.kind, leg.stations[i]!.temperature_C, leg.stations[i + 1]!.temperature_C, (share - from) / Math.max(to - from, 1e-9))
+  }
+  const thick = (share: number) => (leg.stations[at(share) + 1]!.bore_mm * px) / 2
+  const side = which === 0 ? -1 : 1
+  const ease = (share: number) => {
+    const out = parts ? Math.min(share / 0.12, 1) : 1
+    const back = joins ? Math.min((1 - share) / 0.12, 1) : 1
+    const e = Math.min(out, back)
+    return e * e * (3 - 2 * e)
+  }
+  const middle = (share: number) => y(degrees(share)) + side * ease(share) * (thick(share) + 2)
+  const samples = Array.from({ length: 2 * SAMPLES + 1 }, (_, k) => k / (2 * SAMPLES))
+  const x = (share: number) => x0 + share * (x1 - x0)
+  const band = area<number>().x(x).y0((s) => middle(s) + thick(s)).y1((s) => middle(s) - thick(s))
+  return {
+    name: leg.name,
+    share_pct: leg.share_pct,
+    body: band(samples)!,
+    upper: line<number>().x(x).y((s) => middle(s) - thick(s))(samples)!,
+    lower: line<number>().x(x).y((s) => middle(s) + thick(s))(samples)!,
+    stops: [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1].map((s) => ({ offset: s, colour: temperatureColour(degrees(s)) })),
+    cores: leg.pieces.flatMap((p, i) => {
+      if (p.kind !== 'core') return []
+      const [from, to] = places[i]!
+      return [band(Array.from({ length: 13 }, (_, k) => from + (k / 12) * (to - from)))!]
+    }),
+  }
+}
+
 /** @returns the station of another answer that stands for the same place: by name, the last for the last */
 export function sameStation(steady: SteadyView, index: number, other?: SteadyView): StationView | undefined {
   if (!other) return undefined
@@ -160,7 +223,7 @@ export function sameStation(steady: SteadyView, index: number, other?: SteadyVie
 function thickness(steady: SteadyView, i: number, px: number): (share: number) => number {
   const bore = steady.stations[i + 1]!.bore_mm * px
   const into = i === 0 ? bore : steady.stations[i]!.bore_mm * px
-  return steady.pieces[i]!.kind === 'blower' ? (s) => into + (bore - into) * s : () => bore
+  return ['blower', 'reducer'].includes(steady.pieces[i]!.kind) ? (s) => into + (bore - into) * s : () => bore
 }
 
 /** A leaning band looks as thick as a level one when its upright thickness grows with the lean. */
@@ -186,7 +249,7 @@ function plumbs(steady: SteadyView, places: [number, number][], temperatures: nu
   const kept: number[] = []
   for (const i of wanted) {
     const previous = kept.at(-1)
-    if (previous !== undefined && at(i) - at(previous) < room) {
+    if (previous !== undefined && at(i) - at(previous) < (i === last && previous !== 0 ? 1.4 * room : room)) {
       if (previous === 0 || i === last) {
         if (i === last) kept[kept.length - 1] = i
         else if (at(i) - at(0) >= room * 0.8) kept.push(i)

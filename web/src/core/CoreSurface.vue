@@ -1,22 +1,49 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import type { CatalogueItem } from '../api/client'
 import { useBuild } from '../build/store'
-import type { CorePiece } from '../document/types'
-import { change, figure, spoken } from '../quantity/catalogue'
+import CataloguePicker from '../catalogue/CataloguePicker.vue'
+import { ofKind, usualBlock, usualBrick } from '../document/pieces'
+import { change, spoken } from '../quantity/catalogue'
+import KnowButton from '../reasons/KnowButton.vue'
 import { useSettings } from '../settings/store'
+import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 import CoreDrawing from './CoreDrawing.vue'
+import CoreStepsTable from './CoreStepsTable.vue'
+import { turned } from './drawing'
+import FinFields from './FinFields.vue'
+import RatingCardFields from './RatingCardFields.vue'
 import ResistanceBar from './ResistanceBar.vue'
 
-/** The core: its size and card, what it does at full load, and where the resistance is. */
+/** A core: its size, tanks and ports, how it is known, what it does at full load, where the resistance is and what a little more would do. */
 const build = useBuild()
 const settings = useSettings()
-const index = computed(() => build.option!.path.findIndex((p) => p.kind === 'core'))
-const core = computed(() => build.option!.path[index.value] as CorePiece | undefined)
-const at = computed(() => `/options/${build.optionIndex}/path/${index.value}`)
-const view = computed(() => build.answer?.steady?.core)
-const was = computed(() => build.ghost?.answer.steady)
-const card = ref(true)
+const picking = ref(false)
+const route = useRoute()
+const router = useRouter()
+const cores = computed(() => ofKind(build.option!, 'core'))
+const chosen = computed(() => cores.value.find((c) => c.place === route.query.piece) ?? cores.value.at(-1))
+const core = computed(() => chosen.value?.piece)
+const place = computed(() => chosen.value?.place ?? '')
+const at = computed(() => `/options/${build.optionIndex}${place.value}`)
+const view = computed(() => build.answer?.steady?.cores.find((c) => c.place === place.value))
+/** The same core in the other answer: by name, for places shift when pieces are put in. */
+const was = computed(() => build.ghost?.answer.steady?.cores.find((c) => c.name === core.value?.name))
+const loss = (steady: typeof build.answer | undefined) => steady?.steady?.pieces.flatMap((p) => [p, ...p.legs.flatMap((l) => l.pieces)]).find((p) => p.kind === 'core' && p.name === core.value?.name)?.loss_kPa
+
+const arrangements = ['crossflow', 'crossflow, charge mixed', 'crossflow, coolant mixed', 'counterflow', 'u-flow, passes stacked', 'u-flow, passes behind each other'].map((w) => ({ value: w, label: w }))
+const places = [
+  { value: 'middle', label: 'middle' },
+  { value: 'offset', label: 'offset' },
+  { value: 'end', label: 'tank end' },
+]
+const sides = ['left', 'right', 'up', 'down'].map((w) => ({ value: w, label: w }))
+const yesNo = [
+  { value: 'no', label: 'no' },
+  { value: 'yes', label: 'yes' },
+]
 
 interface Line {
   name: string
@@ -26,47 +53,100 @@ interface Line {
 }
 
 const lines = computed<Line[]>(() => {
-  const s = build.answer?.steady
   const c = view.value
-  if (!s || !c) return []
+  if (!c) return []
   const g = was.value
-  const gc = g?.core
-  const loss = s.pieces[c.piece]!.loss_kPa
   const one = (name: string, value: string, now: number, then: number | undefined, text: (d: number) => string, lowIsGood: boolean): Line => {
     const d = then === undefined ? 0 : now - then
     return { name, value, delta: text(d), better: lowIsGood ? d < 0 : d > 0 }
   }
   const percent = (d: number) => (Math.abs(d) < 0.005 ? '' : `${d > 0 ? '+' : '−'}${Math.abs(100 * d).toFixed(0)} %`)
   const kelvin = (d: number) => change(d, 'K', settings.units)
-  return [
-    one('charge out', spoken(s.stations[c.piece + 1]!.temperature_C, 'C', settings.units), s.stations[c.piece + 1]!.temperature_C, g?.stations[c.piece + 1]?.temperature_C, kelvin, true),
-    one('way down to outside air', `${(100 * c.recovered).toFixed(0)} %`, c.recovered, gc?.recovered, percent, false),
-    one('loss, port to port', spoken(loss, 'kPa', settings.units, 2), loss, gc ? g?.pieces[gc.piece]?.loss_kPa : undefined, (d) => change(d, 'kPa', settings.units, 2), true),
-    one('heat moved', spoken(c.heat_kW, 'kW', settings.units), c.heat_kW, gc?.heat_kW, (d) => change(d, 'kW', settings.units), false),
-    one(c.cooledBy === 'air' ? 'cooling air leaves at' : 'water in', spoken(c.cooledBy === 'air' ? c.coldOut_C : c.coldIn_C, 'C', settings.units), c.coldIn_C, gc?.coldIn_C, c.cooledBy === 'air' ? () => '' : kelvin, true),
-    one('metal', spoken(c.metalMass_kg, 'kg', settings.units), c.metalMass_kg, gc?.metalMass_kg, (d) => change(d, 'kg', settings.units), true),
+  const lost = loss(build.answer) ?? 0
+  const list = [
+    one('charge in', spoken(c.chargeIn_C, 'C', settings.units), c.chargeIn_C, g?.chargeIn_C, kelvin, true),
+    one('charge out', spoken(c.chargeOut_C, 'C', settings.units), c.chargeOut_C, g?.chargeOut_C, kelvin, true),
+    one('way down to outside air', `${(100 * c.recovered).toFixed(0)} %`, c.recovered, g?.recovered, percent, false),
+    one('loss, port to port', spoken(lost, 'kPa', settings.units, 2), lost, loss(build.ghost?.answer), (d) => change(d, 'kPa', settings.units, 2), true),
+    one('heat moved', spoken(c.heat_kW, 'kW', settings.units), c.heat_kW, g?.heat_kW, (d) => change(d, 'kW', settings.units), false),
+    one(c.cooledBy === 'air' ? 'cooling air leaves at' : 'water in', spoken(c.cooledBy === 'air' ? c.coldOut_C : c.coldIn_C, 'C', settings.units), c.coldIn_C, g?.coldIn_C, c.cooledBy === 'air' ? () => '' : kelvin, true),
+    one('metal', spoken(c.metalMass_kg, 'kg', settings.units), c.metalMass_kg, g?.metalMass_kg, (d) => change(d, 'kg', settings.units), true),
+    one('dew point inside', spoken(c.condensate.dewPoint_C, 'C', settings.units, 0), 0, undefined, () => '', true),
   ]
+  if (c.condensate.flow_g_s > 0.001) list.push(one('water comes out', `${(3.6 * c.condensate.flow_g_s).toFixed(2)} kg/h`, 0, undefined, () => '', true))
+  if (c.geometry) list.push(one('uneven feed', `${c.geometry.spread_pct.toFixed(0)} %`, 0, undefined, () => '', true))
+  return list
 })
 
-const trust = computed(() => {
-  const c = view.value
-  if (!c) return []
-  const row = (name: string, ratio: number, low: number, high: number) => ({ name, ratio: ratio.toFixed(2), ok: ratio >= low && ratio <= high, range: `${low} to ${high}` })
-  return [row('charge flow', c.chargeFlowRatio, 0.3, 1.8), row('cooling flow', c.coldFlowRatio, 0.3, 1.8), row('core volume', c.volumeRatio, 0.5, 2)]
-})
+function choose(p: string): void {
+  void router.replace({ query: { ...route.query, piece: p } })
+}
+
+function turn(): void {
+  const next = turned(core.value!.inletTowards ?? 'right')
+  void build.edit([{ pointer: `${at.value}/inletTowards`, value: next }], `${core.value!.name} turned, inlet ${next}`)
+}
+
+/** Known another way: the card is kept aside in the history, not thrown away. */
+function know(how: 'card' | 'block'): void {
+  const c = core.value!
+  if ((how === 'block') === Boolean(c.block)) return
+  const edits =
+    how === 'block'
+      ? [
+          { pointer: `${at.value}/card`, value: undefined },
+          { pointer: `${at.value}/block`, value: c.cooledBy === 'air' ? usualBlock() : usualBrick() },
+        ]
+      : [
+          { pointer: `${at.value}/block`, value: undefined },
+          { pointer: `${at.value}/card`, value: cardFromAnswer() },
+        ]
+  void build.edit(edits, `${c.name} known by its ${how === 'block' ? 'geometry' : 'rating card'}`)
+}
+
+/** A card filled in with what the core does now, to be corrected from the maker's. */
+function cardFromAnswer(): unknown {
+  const c = core.value!
+  const v = view.value
+  const round = (x: number, digits: number) => Number(x.toFixed(digits))
+  const coldSide = c.cooledBy === 'air' ? { airSpeed_m_s: round(v?.faceSpeed_m_s ?? 8, 1) } : { waterFlow_L_min: c.water!.flow_L_min }
+  return {
+    width_mm: c.width_mm, height_mm: c.height_mm, depth_mm: c.depth_mm, mass_kg: round(v?.metalMass_kg ?? 6, 1), chargeFlow_kg_s: round(v?.chargeFlow_kg_s ?? 0.2, 3),
+    chargePressure_kPa: 200, chargeIn_C: round(v?.chargeIn_C ?? 140, 0), chargeOut_C: round(v?.chargeOut_C ?? 45, 0), loss_kPa: round(loss(build.answer) ?? 3.5, 2),
+    coolantIn_C: round(v?.coldIn_C ?? 25, 0), ...coldSide, chargeShare_pct: c.cooledBy === 'air' ? 35 : 75, wallShare_pct: 3,
+  }
+}
+
+/** The item's figures over the core's; what cools it stays. */
+function take(item: CatalogueItem): void {
+  const figures = { ...item.figures }
+  delete figures.cooledBy
+  const edits = Object.entries(figures).map(([key, value]) => ({ pointer: `${at.value}/${key}`, value }))
+  if (figures.block) edits.push({ pointer: `${at.value}/card`, value: undefined })
+  if (figures.card) edits.push({ pointer: `${at.value}/block`, value: undefined })
+  void build.edit(edits, `${core.value!.name}: ${item.name} from the catalogue`)
+}
+
+function divided(value: string): void {
+  void build.edit([{ pointer: `${at.value}/dividedInlet`, value: value === 'yes' }], `${core.value!.name} divided inlet ${value}`)
+}
 </script>
 
 <template>
   <div class="paper">
-    <p v-if="!core">This option has no core.</p>
+    <p v-if="!core">This option has no core. Put one in on Pipes.</p>
     <template v-else>
+      <nav v-if="cores.length > 1" class="which" aria-label="Cores">
+        <button v-for="c in cores" :key="c.place" type="button" class="act" :class="{ on: c.place === place }" :aria-pressed="c.place === place" @click="choose(c.place)">{{ c.piece.name }}</button>
+      </nav>
       <div class="top">
         <section>
-          <h2>Core, option {{ build.letter }}: {{ core.construction }}</h2>
+          <h2>{{ core.name }}, option {{ build.letter }}: {{ core.construction }}</h2>
+          <p class="from"><button type="button" class="act" @click="picking = true">from the catalogue</button></p>
           <NumberField part="core" name="width_mm" :pointer="`${at}/width_mm`" />
           <NumberField part="core" name="height_mm" :pointer="`${at}/height_mm`" />
           <NumberField part="core" name="depth_mm" :pointer="`${at}/depth_mm`" />
-          <NumberField part="core" name="portBore_mm" :pointer="`${at}/portBore_mm`" />
+          <ChoiceField label="arrangement" :pointer="`${at}/arrangement`" :choices="arrangements" fallback="crossflow" :of="core.name" />
           <template v-if="core.cooledBy === 'air'">
             <NumberField part="core/air" name="faceShare_pct" :pointer="`${at}/air/faceShare_pct`" />
             <NumberField part="core/air" name="standstill_m_s" :pointer="`${at}/air/standstill_m_s`" />
@@ -77,10 +157,10 @@ const trust = computed(() => {
           </template>
         </section>
         <figure class="drawing">
-          <CoreDrawing :core="core" :steady="build.answer?.steady ?? undefined" />
+          <CoreDrawing :core="core" :view="view"><button type="button" class="act" @click="turn">turn it</button></CoreDrawing>
         </figure>
         <section>
-          <h2>At full load</h2>
+          <h2>At full load <KnowButton :subject="place" :of="core.name" /></h2>
           <dl>
             <div v-for="l in lines" :key="l.name">
               <dt>{{ l.name }}</dt>
@@ -93,29 +173,40 @@ const trust = computed(() => {
         <h2>Where the resistance is, from charge to outside air</h2>
         <ResistanceBar :shares="view.shares" :cooled-by="view.cooledBy" />
       </section>
-      <div class="below">
+      <div class="pair">
+        <CoreStepsTable :place="place" />
         <section>
-          <h2>
-            <button type="button" class="act" :aria-expanded="card" @click="card = !card">{{ card ? 'Put the rating card away' : 'Show the rating card' }}</button>
-            <span class="said">
-              {{ spoken(core.card.chargeFlow_kg_s!, 'kg_s', settings.units) }} charge, {{ figure(core.card.chargeIn_C!, 'C', settings.units, 0).figure }} → {{ spoken(core.card.chargeOut_C!, 'C', settings.units, 0) }}, costs
-              {{ spoken(core.card.loss_kPa!, 'kPa', settings.units) }}
-            </span>
-          </h2>
-          <div v-if="card" class="card">
-            <NumberField v-for="key in ['width_mm', 'height_mm', 'depth_mm', 'mass_kg', 'chargeFlow_kg_s', 'chargePressure_kPa', 'chargeIn_C', 'chargeOut_C', 'loss_kPa', core.cooledBy === 'air' ? 'airSpeed_m_s' : 'waterFlow_L_min', 'coolantIn_C', 'chargeShare_pct', 'wallShare_pct']" :key="key" part="core/card" :name="key" :pointer="`${at}/card/${key}`" />
-          </div>
-        </section>
-        <section>
-          <h2>How far this is from the card</h2>
-          <dl>
-            <div v-for="t in trust" :key="t.name">
-              <dt>{{ t.name }}, trusted {{ t.range }}</dt>
-              <dd :class="{ worse: !t.ok }">{{ t.ratio }} times</dd>
-            </div>
-          </dl>
+          <h2>Tanks and ports</h2>
+          <NumberField part="core" name="portBore_mm" :pointer="`${at}/portBore_mm`" />
+          <NumberField part="core" name="tankDepth_mm" :pointer="`${at}/tankDepth_mm`" optional :empty="`${core.portBore_mm} mm, the port`" />
+          <ChoiceField label="inlet port" :pointer="`${at}/portPlace`" :choices="places" fallback="middle" :of="core.name" />
+          <ChoiceField label="divided inlet" :pointer="`${at}/dividedInlet`" :choices="yesNo" :shown="core.dividedInlet ? 'yes' : 'no'" :pick="divided" :of="core.name" />
+          <NumberField part="core" name="outlets" :pointer="`${at}/outlets`" optional empty="1" />
+          <NumberField part="core" name="blocked_pct" :pointer="`${at}/blocked_pct`" optional empty="0 %" />
+          <ChoiceField label="inlet looks" :pointer="`${at}/inletTowards`" :choices="sides" fallback="right" :of="core.name" />
         </section>
       </div>
+      <section class="known">
+        <h2 class="tabs">
+          <span>Known by</span>
+          <button type="button" class="act" :aria-pressed="!!core.card" :class="{ on: core.card }" @click="know('card')">rating card</button>
+          <button type="button" class="act" :aria-pressed="!!core.block" :class="{ on: core.block }" @click="know('block')">geometry</button>
+        </h2>
+        <RatingCardFields v-if="core.card" :core="core" :view="view" :pointer="`${at}/card`" />
+        <div v-else-if="core.block" class="block">
+          <FinFields title="Charge fin" :fin="core.block.chargeFin" :pointer="`${at}/block/chargeFin`" />
+          <FinFields :title="core.cooledBy === 'air' ? 'Cooling fin' : 'Water fin'" :fin="core.block.coldFin" :pointer="`${at}/block/coldFin`" />
+          <section>
+            <h2>Layers</h2>
+            <ChoiceField label="construction" :pointer="`${at}/block/layers`" :choices="[{ value: 'bar-and-plate', label: 'bar-and-plate' }, { value: 'tube-and-fin', label: 'tube-and-fin' }]" :of="core.name" />
+            <NumberField v-for="key in ['plate_mm', 'bar_mm', 'conductivity_W_mK', 'chargeFouling_m2K_kW', 'coldFouling_m2K_kW']" :key="key" part="core/block" :name="key" :pointer="`${at}/block/${key}`" :optional="key.includes('ouling') || key.startsWith('cond')" />
+            <p v-if="view?.geometry" class="fine">
+              {{ view.geometry.layers }} charge layers, one every {{ view.geometry.layerStep_mm.toFixed(1) }} mm; {{ view.geometry.chargeArea_m2.toFixed(2) }} m² inside, {{ view.geometry.coldArea_m2.toFixed(2) }} m² outside.
+            </p>
+          </section>
+        </div>
+      </section>
+      <CataloguePicker v-model:visible="picking" kind="core" :only="(i) => i.figures.cooledBy === core!.cooledBy" @choose="take" />
       <section v-if="core.cooledBy === 'water'" class="radiator">
         <h2>Low-temperature radiator</h2>
         <div class="card">
@@ -129,6 +220,20 @@ const trust = computed(() => {
 </template>
 
 <style scoped>
+.which {
+  display: flex;
+  gap: 20px;
+  padding-bottom: 12px;
+}
+.which .act,
+.tabs .act {
+  padding: 2px 0;
+  font-weight: 500;
+}
+.on {
+  border-bottom: 2px solid var(--blue);
+  font-weight: 700;
+}
 .top {
   display: grid;
   grid-template-columns: 214px minmax(240px, 1fr) 232px;
@@ -150,8 +255,8 @@ dl div {
   display: flex;
   justify-content: space-between;
   align-items: baseline;
-  min-height: 34px;
-  padding: 7px 0;
+  min-height: 33px;
+  padding: 6px 0;
   border-bottom: 1px solid var(--hair);
 }
 dt {
@@ -166,26 +271,44 @@ dd {
   font-size: var(--s1);
   font-weight: 700;
 }
-.where {
+.where,
+.known,
+.radiator {
   padding-top: 18px;
 }
-.below {
+.pair {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 250px;
+  grid-template-columns: minmax(0, 1fr) 232px;
   gap: 30px;
   padding-top: 18px;
 }
-.said {
-  margin-left: 10px;
-  font-weight: 400;
+.tabs {
+  display: flex;
+  gap: 16px;
+  align-items: baseline;
+}
+.block {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 30px;
+  padding-top: 12px;
 }
 .card {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
   column-gap: 30px;
 }
-.radiator {
-  padding-top: 18px;
+.from {
+  padding: 7px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.from .act {
+  font-weight: 500;
+}
+.fine {
+  padding-top: 8px;
+  font-size: var(--s1);
+  color: var(--ink-2);
 }
 @media (max-width: 1180px) {
   .top {
@@ -194,6 +317,12 @@ dd {
   .drawing {
     order: 3;
     grid-column: 1 / -1;
+  }
+  .pair {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .block {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
   }
 }
 </style>

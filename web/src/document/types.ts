@@ -1,7 +1,9 @@
 /** The build file (docs/build-file.md). Numbers carry their unit in the key. */
 export interface Bend {
   angle_deg: number
-  radius_mm: number
+  /** Absent for a mitre. */
+  radius_mm?: number
+  mitre?: boolean
 }
 
 export interface FaceAir {
@@ -21,11 +23,45 @@ export interface Radiator {
   air: FaceAir
 }
 
-export interface Card {
+export interface CardPoint {
+  chargeFlow_kg_s: number
+  chargePressure_kPa: number
+  chargeIn_C: number
+  chargeOut_C: number
+  loss_kPa: number
+  coolantIn_C: number
+  airSpeed_m_s?: number
+  waterFlow_L_min?: number
+}
+
+export interface Card extends CardPoint {
   width_mm: number
   height_mm: number
   depth_mm: number
-  [key: string]: number
+  mass_kg: number
+  chargeShare_pct: number
+  wallShare_pct: number
+  morePoints?: CardPoint[]
+}
+
+export interface Fin {
+  type: 'plain' | 'offset strip' | 'louvred'
+  gap_mm: number
+  pitch_mm: number
+  thickness_mm: number
+  interval_mm?: number
+  louvreAngle_deg?: number
+}
+
+export interface Block {
+  layers: 'bar-and-plate' | 'tube-and-fin'
+  plate_mm: number
+  bar_mm: number
+  conductivity_W_mK?: number
+  chargeFouling_m2K_kW?: number
+  coldFouling_m2K_kW?: number
+  chargeFin: Fin
+  coldFin: Fin
 }
 
 export interface FilterPiece {
@@ -35,6 +71,21 @@ export interface FilterPiece {
   loss_kPa: number
   flow_kg_s: number
   heatGain_K: number
+  dirtyLoss_kPa?: number
+  soiling_pct?: number
+}
+
+export interface MapPoint {
+  flow_kg_s: number
+  pressureRatio: number
+  efficiency_pct: number
+}
+
+export interface BlowerMap {
+  name?: string
+  referenceTemperature_C: number
+  referencePressure_kPa: number
+  lines: { speed_rpm: number; points: MapPoint[] }[]
 }
 
 export interface BlowerPiece {
@@ -44,6 +95,7 @@ export interface BlowerPiece {
   efficiency_pct: number
   maxPressureRatio: number
   outletBore_mm: number
+  map?: BlowerMap
 }
 
 export interface PipePiece {
@@ -55,6 +107,31 @@ export interface PipePiece {
   bends: Bend[]
 }
 
+export interface ReducerPiece {
+  kind: 'reducer'
+  name: string
+  inletBore_mm: number
+  bore_mm: number
+  length_mm: number
+}
+
+export interface JointPiece {
+  kind: 'joint'
+  name: string
+  bore_mm: number
+  hoseBore_mm: number
+  gap_mm: number
+}
+
+export interface ThrottlePiece {
+  kind: 'throttle'
+  name: string
+  bore_mm: number
+  shaft_mm: number
+}
+
+export type PortSide = 'left' | 'right' | 'up' | 'down'
+
 export interface CorePiece {
   kind: 'core'
   name: string
@@ -64,18 +141,67 @@ export interface CorePiece {
   height_mm: number
   depth_mm: number
   portBore_mm: number
-  card: Card
+  arrangement?: string
+  inletTowards?: PortSide
+  tankDepth_mm?: number
+  portPlace?: string
+  dividedInlet?: boolean
+  blocked_pct?: number
+  outlets?: number
+  card?: Card
+  block?: Block
   air?: FaceAir
   water?: { flow_L_min: number; volume_L: number; radiator: Radiator }
+}
+
+export interface InjectionPiece {
+  kind: 'injection'
+  name: string
+  bore_mm: number
+  alcohol_pct: number
+  nozzleFlow_L_min: number
+  ratedPressure_kPa: number
+  pumpPressure_kPa: number
+  startBoost_kPa: number
+  fullBoost_kPa: number
+  tank_L: number
+  evaporated_pct: number
+}
+
+export interface Leg {
+  name: string
+  path: Piece[]
+}
+
+export interface PairPiece {
+  kind: 'pair'
+  name: string
+  splitAngle_deg?: number
+  mergeAngle_deg?: number
+  mergedBore_mm?: number
+  balance?: { bore_mm: number; length_mm: number }
+  legs: Leg[]
 }
 
 export interface PlenumPiece {
   kind: 'plenum'
   name: string
   bore_mm: number
+  volume_L?: number
 }
 
-export type Piece = FilterPiece | BlowerPiece | PipePiece | CorePiece | PlenumPiece
+export type Piece =
+  | FilterPiece
+  | BlowerPiece
+  | PipePiece
+  | ReducerPiece
+  | JointPiece
+  | ThrottlePiece
+  | CorePiece
+  | InjectionPiece
+  | PairPiece
+  | PlenumPiece
+export type PieceKind = Piece['kind']
 
 export interface BuildOption {
   letter: string

@@ -62,7 +62,7 @@ const views = [
           :show-core-in="showCoreIn"
           @update:cursor="move"
         />
-        <MetalField :soak="soak" :cursor="cursor" :cooled-by="build.answer?.steady?.core?.cooledBy ?? 'air'" />
+        <MetalField :soak="soak" :cursor="cursor" :cooled-by="build.answer?.steady?.core?.cooledBy ?? 'air'" :sprayed="soak.sprayed_L" />
       </template>
       <CompareTable v-else-if="view === 'compare'" />
       <FigureTable v-else :soak="soak" />

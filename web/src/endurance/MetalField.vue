@@ -8,7 +8,7 @@ import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
 
 /** The core's metal at the time cursor: charge left to right, coolant top to bottom. */
-const props = defineProps<{ soak: SoakView; cursor: number; cooledBy: string }>()
+const props = defineProps<{ soak: SoakView; cursor: number; cooledBy: string; sprayed?: number }>()
 const settings = useSettings()
 const WIDTH = 400
 const HEIGHT = 56
@@ -43,6 +43,10 @@ const kJ = (v: number) => (Math.abs(v) >= 1e4 ? `${minus((v / 1000).toFixed(1))}
       <dd>{{ kJ(audit.rejected_kJ) }}, {{ kJ(audit.stored_kJ) }}</dd>
       <dt>accounts off by</dt>
       <dd>{{ audit.error_pct.toFixed(2) }} %</dd>
+      <template v-if="sprayed && sprayed > 0.0005">
+        <dt>sprayed over the duty</dt>
+        <dd>{{ sprayed.toFixed(2) }} L</dd>
+      </template>
     </dl>
   </figure>
   <p v-else class="none">No core in this option: the charge goes to the engine as the blower leaves it.</p>

@@ -3,7 +3,7 @@ import { onMounted, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Offline, Problem, type BuildState, type OptionAnswer } from '../api/client'
 import { useSettings } from '../settings/store'
-import Wordmark from '../shell/Wordmark.vue'
+import HomeBar from '../shell/HomeBar.vue'
 import { headline } from '../verdict/sentences'
 import SmallRidge from './SmallRidge.vue'
 
@@ -63,19 +63,14 @@ function day(when: string): string {
 
 <template>
   <div class="home">
-    <header>
-      <Wordmark />
-      <div class="tools">
-        <button type="button" :aria-label="`Units: ${settings.unitsLine}. Switch`" @click="settings.switchUnits()">{{ settings.unitsLine }}</button>
-        <button type="button" @click="settings.switchTheme()">{{ settings.theme === 'light' ? 'Dark' : 'Light' }}</button>
-      </div>
-    </header>
+    <HomeBar />
     <main>
       <div class="head">
         <h1>Builds</h1>
         <div class="ways">
           <button type="button" class="act" @click="add(() => api.starter(), 'brief')">New build</button>
           <button type="button" class="act" @click="picker?.click()">Open a file</button>
+          <RouterLink class="act" to="/catalogue">Catalogue</RouterLink>
           <input ref="picker" type="file" accept=".json,application/json" hidden @change="openFile" />
         </div>
       </div>
@@ -115,19 +110,6 @@ function day(when: string): string {
   min-height: 100%;
   display: grid;
   grid-template-rows: 46px 1fr;
-}
-header {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  padding: 0 22px 0 40px;
-}
-.tools button {
-  padding: 12px 8px;
-  color: var(--ink-2);
-}
-.tools button:hover {
-  color: var(--blue);
 }
 main {
   background: var(--sheet);

@@ -26,15 +26,16 @@ const centre = computed(() => {
   }
   go(straight)
   bends.forEach((bend, i) => {
+    const radius = bend.radius_mm ?? 0
     const turn = (i % 2 === 0 ? 1 : -1) * (bend.angle_deg * Math.PI) / 180
     const side = Math.sign(turn)
-    const cx = x - side * bend.radius_mm * Math.sin(heading)
-    const cy = y + side * bend.radius_mm * Math.cos(heading)
+    const cx = x - side * radius * Math.sin(heading)
+    const cy = y + side * radius * Math.cos(heading)
     heading += turn
-    x = cx + side * bend.radius_mm * Math.sin(heading)
-    y = cy - side * bend.radius_mm * Math.cos(heading)
+    x = cx + side * radius * Math.sin(heading)
+    y = cy - side * radius * Math.cos(heading)
     points.push([x, y])
-    d += ` A${bend.radius_mm} ${bend.radius_mm} 0 0 ${side > 0 ? 1 : 0} ${x} ${y}`
+    d += ` A${radius} ${radius} 0 0 ${side > 0 ? 1 : 0} ${x} ${y}`
     go(straight)
   })
   const xs = points.map((p) => p[0])

@@ -1,120 +1,205 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import Menu from 'primevue/menu'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useBuild } from '../build/store'
-import type { PipePiece } from '../document/types'
+import type { PieceView } from '../api/client'
+import { allPieces, boreOf, freeName, NEW_KINDS, newPiece, type Placed } from '../document/pieces'
+import { at as valueAt } from '../document/edit'
+import type { Piece, PieceKind } from '../document/types'
 import { change, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
-import ChoiceField from '../ui/ChoiceField.vue'
-import NumberField from '../ui/NumberField.vue'
+import KnowButton from '../reasons/KnowButton.vue'
+import BendTable from './BendTable.vue'
+import PieceNumbers from './PieceNumbers.vue'
 import PipeSketch from './PipeSketch.vue'
+import StationTable from './StationTable.vue'
 
-/** Every pipe of the path with its price. */
+/** The whole way of the air, piece by piece, each with its price; pieces can be put in and taken out. */
 const build = useBuild()
 const settings = useSettings()
 const route = useRoute()
-const materials = [
-  { value: 'aluminium', label: 'drawn aluminium' },
-  { value: 'steel', label: 'mild steel' },
-  { value: 'stainless', label: 'stainless' },
-  { value: 'silicone', label: 'silicone hose' },
-]
+const menu = ref<InstanceType<typeof Menu>>()
+const behind = ref<Placed>()
 
-const pipes = computed(() =>
-  build.option!.path.map((piece, i) => ({ piece, i })).filter((p): p is { piece: PipePiece; i: number } => p.piece.kind === 'pipe'),
+const pieces = computed(() => allPieces(build.option!))
+const views = computed(() => flat(build.answer?.steady?.pieces ?? []))
+/** What it is compared with, by kind and name: places shift when pieces are put in. */
+const before = computed(() => new Map([...flat(build.ghost?.answer.steady?.pieces ?? []).values()].map((p) => [`${p.kind} ${p.name}`, p])))
+const items = computed(() =>
+  NEW_KINDS.filter((k) => !(behind.value?.leg && k.kind === 'pair')).map((k) => ({ label: k.words, command: () => putIn(k.kind, k.words) })),
 )
 
-function at(i: number): string {
-  return `/options/${build.optionIndex}/path/${i}`
+function flat(list: PieceView[]): Map<string, PieceView> {
+  const map = new Map<string, PieceView>()
+  for (const p of list) {
+    map.set(p.place, p)
+    for (const leg of p.legs) for (const [place, view] of flat(leg.pieces)) map.set(place, view)
+  }
+  return map
 }
 
-function price(i: number): { name: string; text: string; delta: string; worse: boolean }[] {
-  const steady = build.answer?.steady
-  if (!steady) return []
-  const view = steady.pieces[i]!
-  const was = build.ghost?.answer.steady?.pieces[i]
-  const loss = was ? view.loss_kPa - was.loss_kPa : 0
-  return [
-    { name: 'costs', text: spoken(view.loss_kPa, 'kPa', settings.units, 2), delta: change(loss, 'kPa', settings.units, 2), worse: loss > 0 },
-    { name: 'air speed', text: spoken(view.velocity_m_s, 'm_s', settings.units), delta: '', worse: false },
-    { name: 'Mach', text: view.mach.toFixed(3), delta: '', worse: false },
-    { name: 'share of all loss', text: `${((100 * view.loss_kPa) / steady.totalLoss_kPa).toFixed(0)} %`, delta: '', worse: false },
+function edited(kind: PieceKind): boolean {
+  return !['core', 'blower', 'filter', 'plenum'].includes(kind)
+}
+
+function removable(p: Placed): boolean {
+  if (p.leg && p.leg.path.length === 1) return false
+  return !['blower', 'filter', 'plenum'].includes(p.piece.kind)
+}
+
+const elsewhere: Partial<Record<PieceKind, string>> = { core: 'core', blower: 'brief', filter: 'brief', plenum: 'brief' }
+
+function price(p: Placed): { name: string; text: string; delta?: string; worse?: boolean }[] {
+  const view = views.value.get(p.place)
+  if (!view || p.piece.kind === 'blower') return []
+  const was = before.value.get(`${view.kind} ${view.name}`)
+  const own = p.piece.kind === 'pair' ? view.legs.reduce((sum, l) => sum + (l.share_pct / 100) * (l.splitLoss_kPa + l.mergeLoss_kPa), 0) : view.loss_kPa
+  const loss = was && p.piece.kind !== 'pair' ? view.loss_kPa - was.loss_kPa : 0
+  const lines: { name: string; text: string; delta?: string; worse?: boolean }[] = [
+    { name: p.piece.kind === 'pair' ? 'junctions cost' : 'costs', text: spoken(own, 'kPa', settings.units, 2), delta: change(loss, 'kPa', settings.units, 2), worse: loss > 0 },
   ]
+  if (view.price && p.piece.kind !== 'pair') {
+    lines.push({ name: 'intake', text: `${change(view.price.intake_K, 'K', settings.units, 2) || '0'} ${settings.units === 'us' ? '°F' : '°C'}` })
+    lines.push({ name: 'air', text: `${view.price.air_pct.toFixed(2)} %` })
+  }
+  if (edited(p.piece.kind) && p.piece.kind !== 'pair') lines.push({ name: 'Mach', text: view.mach.toFixed(3) })
+  return lines
 }
 
-function addBend(pipe: PipePiece, i: number): void {
-  const bends = [...pipe.bends, { angle_deg: 90, radius_mm: Math.round(1.5 * pipe.bore_mm) }]
-  void build.edit([{ pointer: `${at(i)}/bends`, value: bends }], `${pipe.name}: bend added`)
+function ask(event: Event, p: Placed): void {
+  behind.value = p
+  menu.value?.toggle(event)
 }
 
-function removeBend(pipe: PipePiece, i: number, k: number): void {
-  void build.edit([{ pointer: `${at(i)}/bends`, value: pipe.bends.filter((_, n) => n !== k) }], `${pipe.name}: bend ${k + 1} taken out`)
+function pointer(row: string): string {
+  return `/options/${build.optionIndex}${row}`
 }
+
+async function putIn(kind: PieceKind, words: string): Promise<void> {
+  const p = behind.value
+  if (!p) return
+  const row = valueAt(build.document, pointer(p.row)) as Piece[]
+  const name = freeName(build.option!, words)
+  const next = [...row.slice(0, p.index + 1), newPiece(kind, boreOf(p.piece), name), ...row.slice(p.index + 1)]
+  await build.edit([{ pointer: pointer(p.row), value: next }], `${name} put in behind ${p.piece.name}`)
+}
+
+function takeOut(p: Placed): void {
+  const row = valueAt(build.document, pointer(p.row)) as Piece[]
+  void build.edit([{ pointer: pointer(p.row), value: row.filter((_, i) => i !== p.index) }], `${p.piece.name} taken out`)
+}
+
+watch(
+  () => route.query.piece,
+  async (place) => {
+    await nextTick()
+    if (typeof place === 'string') document.querySelector(`[data-place="${place}"]`)?.scrollIntoView({ block: 'nearest' })
+  },
+  { immediate: true },
+)
 </script>
 
 <template>
   <div class="paper">
-    <section v-for="{ piece, i } in pipes" :key="i" :class="{ chosen: route.query.piece === String(i) }">
+    <p class="lead">
+      What each piece costs: pressure; how much warmer it makes the intake at the same boost; air given away at the same pressure ratio of the blower.
+    </p>
+    <section v-for="p in pieces" :key="p.place" :data-place="p.place" :class="{ chosen: route.query.piece === p.place, thin: !edited(p.piece.kind), leg: p.leg }">
       <header>
-        <h2>{{ piece.name }}, option {{ build.letter }}</h2>
+        <h2>
+          <span v-if="p.leg && p.index === 0 && !p.piece.name.startsWith(p.leg.name)" class="side">{{ p.leg.name }}:&nbsp;</span>{{ p.piece.name }}
+          <RouterLink v-if="elsewhere[p.piece.kind]" class="act" :to="{ name: elsewhere[p.piece.kind], params: route.params, query: { ...route.query, piece: p.place } }">
+            on {{ elsewhere[p.piece.kind] === 'core' ? 'Core' : 'Brief' }}
+          </RouterLink>
+        </h2>
         <dl>
-          <div v-for="p in price(i)" :key="p.name">
-            <dt>{{ p.name }}</dt>
-            <dd>{{ p.text }} <span v-if="p.delta" :class="p.worse ? 'worse' : 'better'">{{ p.delta }}</span></dd>
+          <div v-for="l in price(p)" :key="l.name">
+            <dt>{{ l.name }}</dt>
+            <dd>{{ l.text }} <span v-if="l.delta" :class="l.worse ? 'worse' : 'better'">{{ l.delta }}</span></dd>
           </div>
         </dl>
+        <span class="acts">
+          <KnowButton :subject="p.place" :of="p.piece.name" />
+          <button v-if="p.piece.kind !== 'plenum'" type="button" class="act" aria-haspopup="menu" :aria-label="`Put a piece in behind ${p.piece.name}`" @click="ask($event, p)">put in behind</button>
+          <button v-if="removable(p)" type="button" class="act" :aria-label="`Take out ${p.piece.name}`" @click="takeOut(p)">take out</button>
+        </span>
       </header>
-      <div class="body">
-        <div class="numbers">
-          <NumberField part="pipe" name="bore_mm" :pointer="`${at(i)}/bore_mm`" :of="piece.name" />
-          <NumberField part="pipe" name="length_mm" :pointer="`${at(i)}/length_mm`" :of="piece.name" />
-          <ChoiceField label="material" :pointer="`${at(i)}/material`" :choices="materials" :of="piece.name" />
-        </div>
-        <table>
-          <thead>
-            <tr><th scope="col">bend</th><th scope="col">angle</th><th scope="col">radius</th><th scope="col">of bore</th><th><button type="button" class="act" @click="addBend(piece, i)">add a bend</button></th></tr>
-          </thead>
-          <tbody>
-            <tr v-for="(b, k) in piece.bends" :key="k">
-              <th scope="row">{{ k + 1 }}</th>
-              <td><NumberField part="pipe/bends" name="angle_deg" :pointer="`${at(i)}/bends/${k}/angle_deg`" :of="`${piece.name} bend ${k + 1}`" bare /></td>
-              <td><NumberField part="pipe/bends" name="radius_mm" :pointer="`${at(i)}/bends/${k}/radius_mm`" :of="`${piece.name} bend ${k + 1}`" bare /></td>
-              <td class="num">{{ (b.radius_mm / piece.bore_mm).toFixed(2) }} D</td>
-              <td class="num"><button type="button" class="act" :aria-label="`Take out bend ${k + 1} of ${piece.name}`" @click="removeBend(piece, i, k)">take out</button></td>
-            </tr>
-            <tr v-if="!piece.bends.length"><td colspan="5" class="none">no bends</td></tr>
-          </tbody>
-        </table>
-        <PipeSketch :pipe="piece" :from="build.answer?.steady?.stations[i]?.temperature_C ?? 50" />
+      <div v-if="edited(p.piece.kind)" class="body" :class="p.piece.kind">
+        <PieceNumbers :piece="p.piece" :place="p.place" />
+        <template v-if="p.piece.kind === 'pipe'">
+          <BendTable :pipe="p.piece" :place="p.place" />
+          <PipeSketch :pipe="p.piece" :from="build.answer?.steady?.stations[Number(p.place.split('/')[2])]?.temperature_C ?? 50" />
+        </template>
+        <dl v-else-if="p.piece.kind === 'pair'" class="shares">
+          <div v-for="leg in views.get(p.place)?.legs ?? []" :key="leg.name">
+            <dt>{{ leg.name }}</dt>
+            <dd>{{ leg.share_pct.toFixed(1) }} % · {{ spoken(leg.flow_kg_s, 'kg_s', settings.units) }}</dd>
+          </div>
+        </dl>
       </div>
     </section>
-    <p v-if="!pipes.length">This option has no pipes.</p>
+    <StationTable v-if="build.answer?.steady" :steady="build.answer.steady" />
+    <Menu ref="menu" :model="items" popup />
   </div>
 </template>
 
 <style scoped>
+.lead {
+  padding-bottom: 14px;
+  color: var(--ink-2);
+}
 section {
-  padding: 0 0 26px;
+  padding: 0 0 22px;
+}
+section.thin {
+  padding-bottom: 12px;
+}
+section.leg {
+  margin-left: 26px;
 }
 header {
   display: flex;
   align-items: baseline;
-  justify-content: space-between;
-  gap: 24px;
+  gap: 22px;
   padding-bottom: 3px;
   border-bottom: 1px solid var(--ink);
+}
+.thin header {
+  border-bottom-color: var(--rule);
 }
 .chosen header {
   border-bottom: 2px solid var(--blue);
 }
+h2 {
+  flex: 1 1 auto;
+  color: var(--ink);
+  white-space: nowrap;
+}
+.thin h2 {
+  font-weight: 500;
+  color: var(--ink-2);
+}
+h2 .act {
+  margin-left: 8px;
+  font-size: var(--s1);
+  font-weight: 500;
+}
+.side {
+  color: var(--ink-2);
+  font-weight: 500;
+}
 dl {
   display: flex;
-  gap: 26px;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+  gap: 2px 18px;
   margin: 0;
 }
 dl div {
   display: flex;
   gap: 6px;
+  white-space: nowrap;
 }
 dt {
   color: var(--ink-2);
@@ -123,61 +208,42 @@ dd {
   margin: 0;
   font-weight: 700;
 }
+.acts {
+  display: flex;
+  gap: 14px;
+  white-space: nowrap;
+}
+.acts .act {
+  font-size: var(--s1);
+  font-weight: 500;
+}
 .body {
   display: grid;
   grid-template-columns: 236px minmax(300px, 1fr) 220px;
   gap: 34px;
 }
-table {
-  border-collapse: collapse;
-  align-self: start;
-  width: 100%;
+.body.injection {
+  display: block;
 }
-th {
-  padding: 7px 4px;
-  text-align: right;
-  font-weight: 500;
-  color: var(--ink-2);
-  border-bottom: 1px solid var(--rule);
+.shares {
+  display: block;
+  padding-top: 8px;
 }
-th:first-child {
-  text-align: left;
-}
-th:last-child,
-td:last-child {
-  width: 92px;
-}
-tbody th {
-  color: var(--ink-3);
-  border-color: var(--hair);
-}
-td {
-  border-bottom: 1px solid var(--hair);
-}
-.num {
-  text-align: right;
-  padding: 4px;
-  white-space: nowrap;
-}
-th {
-  white-space: nowrap;
-}
-.none {
-  padding: 8px 4px;
-  color: var(--ink-2);
-}
-td .act,
-th .act {
-  white-space: nowrap;
-  font-weight: 500;
+.shares div {
+  justify-content: space-between;
+  max-width: 300px;
   padding: 4px 0;
 }
 @media (max-width: 1250px) {
   .body {
     grid-template-columns: 220px minmax(280px, 1fr);
   }
-  .body > :last-child {
+  .body > :nth-child(3) {
     display: none;
+  }
+  header {
+    flex-wrap: wrap;
+    gap: 4px 18px;
   }
 }
 </style>

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core'
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
-import { Offline } from '../api/client'
+import { Offline, type SteadyView } from '../api/client'
 import { useBuild } from '../build/store'
 import ChargeLine from '../chargeline/ChargeLine.vue'
+import type { BuildOption } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import { surfaces } from '../router'
 import { useSettings } from '../settings/store'
 import VerdictColumn from '../verdict/VerdictColumn.vue'
 import ConflictDialog from './ConflictDialog.vue'
 import GhostChoice from './GhostChoice.vue'
+import ReasonsDialog from '../reasons/ReasonsDialog.vue'
 import RuleNav from './RuleNav.vue'
 import ShortcutsDialog from './ShortcutsDialog.vue'
 import TopBar from './TopBar.vue'
@@ -28,15 +30,20 @@ const point = computed<[string, string]>(() => {
   const load = build.document!.fullLoad
   return ['held at full load', `${load.engineSpeed_rpm.toFixed(0)} rpm, ${spoken(load.roadSpeed_km_h, 'km_h', settings.units)}`]
 })
-/** The last answer stays in sight, marked as old, while the present one cannot be had. */
-const lastSteady = ref(shown.value)
-watch(shown, (s) => {
-  if (s) lastSteady.value = s
-})
+/** The last answer stays in sight with the pieces it belongs to, marked as old, while the present one cannot be had. */
+const last = shallowRef<{ steady: SteadyView; option: BuildOption }>()
+watch(
+  shown,
+  (steady) => {
+    const option = build.answered?.options.find((o) => o.letter === build.letter)
+    if (steady && option) last.value = { steady, option }
+  },
+  { immediate: true },
+)
 
 async function load(): Promise<void> {
   broken.value = ''
-  lastSteady.value = undefined
+  last.value = undefined
   try {
     await build.open(Number(route.params.id), text(route.query.option), text(route.query.vs))
     document.title = `${build.document!.name} - Enthalpa`
@@ -61,8 +68,8 @@ function text(value: unknown): string | undefined {
 function pick(piece: number): void {
   chosen.value = piece
   const kind = build.option?.path[piece]?.kind
-  const surface = kind === 'core' ? 'core' : kind === 'pipe' ? 'pipes' : 'brief'
-  void router.push({ name: surface, params: route.params, query: { ...route.query, piece: String(piece) } })
+  const surface = kind === 'core' ? 'core' : kind === 'filter' || kind === 'blower' || kind === 'plenum' ? 'brief' : 'pipes'
+  void router.push({ name: surface, params: route.params, query: { ...route.query, piece: `/path/${piece}` } })
 }
 
 function typing(event: KeyboardEvent): boolean {
@@ -99,9 +106,9 @@ onKeyStroke((event) => {
     <TopBar @shortcuts="shortcuts = true" />
     <div class="spine">
       <ChargeLine
-        v-if="lastSteady"
-        :steady="lastSteady"
-        :option="build.option"
+        v-if="last"
+        :steady="last.steady"
+        :option="last.option"
         :ghost="build.ghost?.answer.steady"
         :ghost-label="build.ghost?.label"
         :chosen="chosen"
@@ -110,7 +117,7 @@ onKeyStroke((event) => {
         @pick="pick"
       />
       <div v-else class="waiting">Solving the charge line</div>
-      <p v-if="lastSteady && !shown" class="old-mark">last good answer</p>
+      <p v-if="last && !shown" class="old-mark">last good answer</p>
     </div>
     <RuleNav><GhostChoice /></RuleNav>
     <main class="work">
@@ -122,6 +129,7 @@ onKeyStroke((event) => {
       <template v-else>{{ build.failure || build.notice }}</template>
     </div>
     <ConflictDialog v-if="build.conflict" />
+    <ReasonsDialog />
     <ShortcutsDialog v-model:visible="shortcuts" />
   </div>
 </template>
@@ -142,8 +150,8 @@ onKeyStroke((event) => {
 }
 .old-mark {
   position: absolute;
-  left: 62px;
-  top: 8px;
+  left: 204px;
+  top: 12px;
   font-weight: 600;
   color: var(--heat-text);
 }

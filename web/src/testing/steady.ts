@@ -1,7 +1,15 @@
-import type { SteadyView } from '../api/client'
+import type { CoreView, SteadyView } from '../api/client'
 
 const KINDS = ['filter', 'blower', 'pipe', 'core', 'pipe', 'plenum']
 const NAMES = ['filter', 'turbo', 'hot pipe', 'core', 'cold pipe', 'plenum']
+
+const CORE: CoreView = {
+  place: '/path/3', name: 'core', cooledBy: 'air', chargeFlow_kg_s: 0.12, chargeIn_C: 170, chargeOut_C: 48, effectiveness: 0.9, recovered: 0.9, ntu: 3,
+  heat_kW: 17, coldIn_C: 34, coldOut_C: 56, faceSpeed_m_s: 5, metalMass_kg: 7, chargeVolume_L: 4,
+  shares: { charge_pct: 26, wall_pct: 2, coldFilm_pct: 49, coldFlow_pct: 23, radiator_pct: 0 },
+  condensate: { dewPoint_C: 30, flow_g_s: 0, latent_kW: 0 },
+  card: { chargeFlowRatio: 0.6, chargeFlowMin: 0.3, chargeFlowMax: 1.8, coldFlowRatio: 0.6, coldFlowMin: 0.3, coldFlowMax: 1.8, volumeRatio: 1, misfit_pct: 0, filmsSeparated: false },
+}
 
 /** A charge line with given station temperatures in °C; everything else is plain. */
 export function steadyView(temperatures: number[], bores: number[] = [70, 70, 51, 51, 57, 57, 60]): SteadyView {
@@ -26,6 +34,10 @@ export function steadyView(temperatures: number[], bores: number[] = [70, 70, 51
       heat_kW: 0,
       velocity_m_s: 20,
       mach: 0.06,
+      place: `/path/${i}`,
+      stepLoss_kPa: 0,
+      volume_L: 1,
+      legs: [],
     })),
     flow_kg_s: 0.12,
     pressureRatio: 2.4,
@@ -39,10 +51,9 @@ export function steadyView(temperatures: number[], bores: number[] = [70, 70, 51
     residual: 1e-9,
     iterations: 4,
     notes: [],
-    core: {
-      piece: 3, cooledBy: 'air', effectiveness: 0.9, recovered: 0.9, ntu: 3, heat_kW: 17, coldIn_C: 34, coldOut_C: 56, faceSpeed_m_s: 5,
-      metalMass_kg: 7, chargeFlowRatio: 0.6, coldFlowRatio: 0.6, volumeRatio: 1,
-      shares: { charge_pct: 26, wall_pct: 2, coldFilm_pct: 49, coldFlow_pct: 23, radiator_pct: 0 },
-    },
+    outside: { temperature_C: 34, pressure_kPa: 94, dewPoint_C: 18 },
+    filling: { volume_L: 9, time_s: 0.1 },
+    core: CORE,
+    cores: [CORE],
   }
 }

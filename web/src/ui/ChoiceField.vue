@@ -5,11 +5,13 @@ import { useBuild } from '../build/store'
 import { at } from '../document/edit'
 
 /** One of a few words. */
-const props = defineProps<{ label: string; pointer: string; choices: { value: string; label: string }[]; of?: string }>()
+const props = defineProps<{ label: string; pointer: string; choices: { value: string; label: string }[]; of?: string; fallback?: string; shown?: string; pick?: (value: string) => void }>()
 const build = useBuild()
-const value = computed(() => at(build.document, props.pointer) as string)
+/** What the file leaves out counts as the fallback; `shown` and `pick` stand in where the file holds no word. */
+const value = computed(() => props.shown ?? (at(build.document, props.pointer) as string | undefined) ?? props.fallback)
 
-function pick(next: string): void {
+function choose(next: string): void {
+  if (props.pick) return props.pick(next)
   void build.edit([{ pointer: props.pointer, value: next }], `${props.of ? `${props.of} ` : ''}${props.label} ${next}`)
 }
 </script>
@@ -17,7 +19,7 @@ function pick(next: string): void {
 <template>
   <div class="choice">
     <span class="label">{{ label }}</span>
-    <Select :model-value="value" :options="choices" option-label="label" option-value="value" :aria-label="of ? `${of} ${label}` : label" @update:model-value="pick" />
+    <Select :model-value="value" :options="choices" option-label="label" option-value="value" :aria-label="of ? `${of} ${label}` : label" @update:model-value="choose" />
   </div>
 </template>
 

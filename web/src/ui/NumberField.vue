@@ -19,6 +19,8 @@ const props = defineProps<{
   bare?: boolean
   /** May be left empty. */
   optional?: boolean
+  /** What an empty field counts as; the usual value when not said. */
+  empty?: string
 }>()
 
 const build = useBuild()
@@ -116,7 +118,7 @@ function capital(text: string): string {
       :aria-invalid="refusal ? 'true' : undefined"
       :aria-describedby="refusal ? `${id}-no` : undefined"
       :value="draft ?? written"
-      :placeholder="optional ? 'by altitude' : ''"
+      :placeholder="optional ? (empty ?? wasBefore) : ''"
       inputmode="text"
       autocomplete="off"
       spellcheck="false"

@@ -42,13 +42,16 @@ describe('verdicts', () => {
 
   it('put every note into words with its numbers', () => {
     const steady = steadyView([34, 38, 187, 187, 49, 49, 49])
-    expect(noteLine({ kind: 'MACH_COSTLY', piece: 2, value: 0.33, limit: 0.3 }, steady, 'metric')).toBe('hot pipe: Mach 0.33; above 0.30 losses grow steeply.')
-    expect(noteLine({ kind: 'AREA_STEP', piece: 4, value: -0.36, limit: 0.15 }, steady, 'metric')).toContain('steps down by 36 %')
-    expect(noteLine({ kind: 'BLOWER_LIMITED', piece: 1, value: 90e3, limit: 120e3 }, steady, 'metric')).toBe(
+    expect(noteLine({ kind: 'MACH_COSTLY', place: '/path/2', value: 0.33, limit: 0.3 }, steady, 'metric')).toBe('hot pipe: Mach 0.33; above 0.30 losses grow steeply.')
+    expect(noteLine({ kind: 'AREA_STEP', place: '/path/4', value: -0.36, limit: 0.15 }, steady, 'metric')).toContain('steps down by 36\u00a0%')
+    expect(noteLine({ kind: 'BLOWER_LIMITED', place: '/path/1', value: 90e3, limit: 120e3 }, steady, 'metric')).toBe(
       'turbo: it cannot make 120.0 kPa of boost here; it gives 90.0 kPa.',
     )
-    for (const kind of ['MACH_BEYOND_FORMULAS', 'CHARGE_FLOW_BEYOND_CARD', 'COLD_FLOW_BEYOND_CARD', 'SIZE_BEYOND_CARD', 'EFFICIENCY_UNUSUAL'] as const) {
-      expect(noteLine({ kind, piece: 3, value: 0.85, limit: 0.78 }, steady, 'metric')).toMatch(/^core: .*\d/)
+    for (const kind of ['MACH_BEYOND_FORMULAS', 'CHARGE_FLOW_BEYOND_CARD', 'COLD_FLOW_BEYOND_CARD', 'SIZE_BEYOND_CARD', 'EFFICIENCY_UNUSUAL', 'BENDS_CLOSE', 'PAIR_TOO_SMALL', 'LEGS_UNEQUAL', 'CARD_POINTS_DISAGREE', 'CHARGE_FIN_BEYOND_RANGE', 'COLD_FIN_BEYOND_RANGE', 'UNEVEN_FEED', 'CONDENSATE', 'SURGE'] as const) {
+      expect(noteLine({ kind, place: '/path/3', value: 0.85, limit: 0.78 }, steady, 'metric')).toMatch(/^core: .*\d/)
     }
+    for (const kind of ['CHOKE', 'BELOW_MAP', 'ABOVE_MAP'] as const) expect(noteLine({ kind, place: '/path/1', value: 0.1, limit: 0 }, steady, 'metric')).toMatch(/^turbo: .* map/)
+    expect(noteLine({ kind: 'SURGE', place: '/path/1', value: -0.12, limit: 0.05 }, steady, 'metric')).toContain('left of the surge line by 12\u00a0%')
+    expect(noteLine({ kind: 'AIR_DEMANDS_DISAGREE', place: '/engine', value: 0.2, limit: 0.15 }, steady, 'metric')).toContain('20\u00a0% more air')
   })
 })

@@ -1,4 +1,4 @@
-import type { NoteView, SharesView, SteadyView, VerdictView } from '../api/client'
+import type { NoteView, PieceView, SharesView, SteadyView, VerdictView } from '../api/client'
 import type { BuildDocument } from '../document/types'
 import { spoken, type UnitSystem } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
@@ -72,26 +72,70 @@ export function reason(s: SharesView, cooledBy: string): string {
   return `The charge side is ${percent}. More core does most${largest.percent > 60 ? '; more cooling does little' : ''}.`
 }
 
+/** @returns the name of the piece at a place of the answer */
+export function pieceName(steady: SteadyView, place: string): string {
+  const find = (pieces: PieceView[]): PieceView | undefined => {
+    for (const p of pieces) {
+      if (p.place === place) return p
+      for (const leg of p.legs) {
+        const found = find(leg.pieces)
+        if (found) return found
+      }
+    }
+    return undefined
+  }
+  return find(steady.pieces)?.name ?? (place === '/engine' ? 'engine' : 'blower')
+}
+
 /** Things worth knowing about the charge line. */
 export function noteLine(note: NoteView, steady: SteadyView, system: UnitSystem): string {
-  const piece = steady.pieces[note.piece]!.name
+  const piece = pieceName(steady, note.place)
   const times = (v: number) => `${v.toFixed(2)} times`
+  const percent = (v: number) => `${(100 * v).toFixed(0)}\u00a0%`
   switch (note.kind) {
     case 'MACH_COSTLY':
       return `${piece}: Mach ${note.value.toFixed(2)}; above 0.30 losses grow steeply.`
     case 'MACH_BEYOND_FORMULAS':
       return `${piece}: Mach ${note.value.toFixed(2)}; above 0.40 the loss formulas no longer hold. Take a larger bore.`
     case 'AREA_STEP':
-      return `${piece}: the bore's area steps ${note.value > 0 ? 'up' : 'down'} by ${Math.abs(100 * note.value).toFixed(0)} % at its inlet. Over 15\u00a0% wants a cone; the step's own loss is not counted.`
+      return `${piece}: the bore's area steps ${note.value > 0 ? 'up' : 'down'} by ${percent(Math.abs(note.value))} at its inlet. Over 15\u00a0% wants a cone; as a step it is counted.`
+    case 'BENDS_CLOSE':
+      return `${piece}: its bends stand ${note.value.toFixed(1)} bores apart; under 5 they disturb each other and may cost up to a quarter more.`
+    case 'PAIR_TOO_SMALL':
+      return `${piece}: the two pipes together have ${percent(note.value / note.limit)} of the area of the one they replace.`
+    case 'LEGS_UNEQUAL':
+      return `${piece}: the legs carry unequal flow, ${percent(note.value)} off half and half.`
     case 'CHARGE_FLOW_BEYOND_CARD':
-      return `${piece}: the charge flow is ${times(note.value)} that of the rating card; trusted from 0.3 to 1.8.`
+      return `${piece}: the charge flow is ${times(note.value)} that of the rating card; trusted ${note.value < note.limit ? 'from' : 'to'} ${note.limit.toFixed(1)}.`
     case 'COLD_FLOW_BEYOND_CARD':
-      return `${piece}: the cooling flow is ${times(note.value)} that of the rating card; trusted from 0.3 to 1.8.`
+      return `${piece}: the cooling flow is ${times(note.value)} that of the rating card; trusted ${note.value < note.limit ? 'from' : 'to'} ${note.limit.toFixed(1)}.`
     case 'SIZE_BEYOND_CARD':
       return `${piece}: its volume is ${times(note.value)} that of the rating card; trusted from 0.5 to 2.`
+    case 'CARD_POINTS_DISAGREE':
+      return `${piece}: the points of its rating card disagree by up to ${percent(note.value)}. One of them may be misread.`
+    case 'CHARGE_FIN_BEYOND_RANGE':
+      return `${piece}: Reynolds number ${note.value.toFixed(0)} between the charge fins lies outside what their formula was measured for.`
+    case 'COLD_FIN_BEYOND_RANGE':
+      return `${piece}: Reynolds number ${note.value.toFixed(0)} between the cooling fins lies outside what their formula was measured for.`
+    case 'UNEVEN_FEED':
+      return `${piece}: its tanks feed the passages unevenly, ${percent(note.value)} off the mean. A larger port, a deeper tank or a divided inlet helps.`
+    case 'CONDENSATE':
+      return `${piece}: ${(3600 * note.value).toFixed(2)} kg of water an hour comes out of the charge inside; its dew point there is ${spoken(note.limit - 273.15, 'C', system, 0)}. Give it a drain.`
     case 'EFFICIENCY_UNUSUAL':
-      return `${piece}: ${(100 * note.value).toFixed(0)} % efficiency lies outside what is usual for its type (${(100 * note.limit).toFixed(0)} %).`
+      return `${piece}: ${percent(note.value)} efficiency lies outside what is usual for its type (${percent(note.limit)}).`
     case 'BLOWER_LIMITED':
       return `${piece}: it cannot make ${spoken(note.limit / 1000, 'kPa', system)} of boost here; it gives ${spoken(note.value / 1000, 'kPa', system)}.`
+    case 'SURGE':
+      return note.value < 0
+        ? `${piece}: left of the surge line by ${percent(-note.value)} of flow. It would surge here.`
+        : `${piece}: only ${percent(note.value)} of flow away from surge.`
+    case 'CHOKE':
+      return `${piece}: beyond the choke end of its map. Its efficiency there is not measured.`
+    case 'BELOW_MAP':
+      return `${piece}: slower than the slowest line of its map; the efficiency of that line is used.`
+    case 'ABOVE_MAP':
+      return `${piece}: above the fastest line of its map.`
+    case 'AIR_DEMANDS_DISAGREE':
+      return `The power asked for wants ${percent(Math.abs(note.value))} ${note.value > 0 ? 'more' : 'less'} air than this engine takes at this boost. Power, boost or volumetric efficiency does not fit the others.`
   }
 }

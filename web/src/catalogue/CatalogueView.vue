@@ -1,0 +1,283 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, shallowRef } from 'vue'
+import { api, Offline, Problem, type CatalogueItem } from '../api/client'
+import { figure } from '../quantity/catalogue'
+import { useSettings } from '../settings/store'
+import HomeBar from '../shell/HomeBar.vue'
+import { ITEM_KINDS, summary } from './figures'
+
+/** Cores, pipes, bends, joints to choose from: found by words, changed in place, out to CSV and in again. */
+const settings = useSettings()
+const items = shallowRef<CatalogueItem[]>([])
+const kind = ref('')
+const words = ref('')
+const failure = ref('')
+const said = ref('')
+const picker = ref<HTMLInputElement>()
+const removed = shallowRef<CatalogueItem>()
+
+onMounted(load)
+
+async function load(): Promise<void> {
+  document.title = 'Catalogue - Enthalpa'
+  await guarded(async () => {
+    items.value = await api.catalogue()
+  })
+}
+
+async function guarded(act: () => Promise<void>): Promise<boolean> {
+  failure.value = ''
+  try {
+    await act()
+    return true
+  } catch (e) {
+    failure.value = e instanceof Offline ? 'The Enthalpa server does not answer. Nothing was changed.' : e instanceof Problem ? (e.fault?.sentence ?? e.message) : (e as Error).message
+    return false
+  }
+}
+
+const shown = computed(() => {
+  const wanted = words.value.toLowerCase().split(/\s+/).filter(Boolean)
+  return items.value.filter((i) => {
+    if (kind.value && i.kind !== kind.value) return false
+    const text = `${i.kind} ${i.name} ${i.note} ${summary(i, 'metric')}`.toLowerCase()
+    return wanted.every((w) => text.includes(w))
+  })
+})
+
+async function change(item: CatalogueItem, key: 'name' | 'note' | 'price' | 'mass_kg', event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const typed = input.value.trim().replace(key === 'price' || key === 'mass_kg' ? ',' : /$^/, '.')
+  const value = key === 'name' || key === 'note' ? typed : Number(typed)
+  if (value === item[key]) return
+  if (typeof value === 'number' && !Number.isFinite(value)) {
+    failure.value = `${item.name}: "${input.value}" is not a number.`
+    return
+  }
+  const ok = await guarded(async () => {
+    const kept = await api.changeItem({ ...item, [key]: value })
+    items.value = items.value.map((i) => (i.id === item.id ? kept : i))
+    said.value = `${kept.name} changed.`
+  })
+  if (!ok) input.focus()
+}
+
+async function copy(item: CatalogueItem): Promise<void> {
+  await guarded(async () => {
+    const { id, ...rest } = item
+    const added = await api.addItem({ ...rest, name: `${rest.name}, copy` })
+    const at = items.value.findIndex((i) => i.id === id)
+    items.value = [...items.value.slice(0, at + 1), added, ...items.value.slice(at + 1)]
+    said.value = `${item.name} copied.`
+  })
+}
+
+async function remove(item: CatalogueItem): Promise<void> {
+  await guarded(async () => {
+    await api.removeItem(item.id)
+    items.value = items.value.filter((i) => i.id !== item.id)
+    removed.value = item
+    said.value = `${item.name} taken out.`
+  })
+}
+
+async function putBack(): Promise<void> {
+  const item = removed.value
+  if (!item) return
+  await guarded(async () => {
+    items.value = [...items.value, await api.addItem(item)]
+    removed.value = undefined
+    said.value = `${item.name} is back, at the end.`
+  })
+}
+
+async function open(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  await guarded(async () => {
+    const { added } = await api.readCatalogue(await file.text())
+    await load()
+    said.value = `${added} ${added === 1 ? 'item' : 'items'} added from ${file.name}.`
+  })
+}
+</script>
+
+<template>
+  <div class="home">
+    <HomeBar away />
+    <main>
+      <div class="head">
+        <h1>Catalogue</h1>
+        <p>{{ shown.length }} of {{ items.length }}; invented, neutral items to start from. Change what you know better.</p>
+        <span class="ways">
+          <a class="act" href="/api/catalogue/file">Save as CSV</a>
+          <button type="button" class="act" @click="picker?.click()">Read a CSV</button>
+          <input ref="picker" type="file" accept=".csv,text/csv" hidden @change="open" />
+        </span>
+      </div>
+      <div class="find">
+        <input v-model="words" type="search" placeholder="find: 63, tight, water" aria-label="Find in the catalogue" />
+        <nav aria-label="Kinds">
+          <button type="button" class="act" :class="{ on: !kind }" :aria-pressed="!kind" @click="kind = ''">all</button>
+          <button v-for="k in ITEM_KINDS" :key="k.kind" type="button" class="act" :class="{ on: kind === k.kind }" :aria-pressed="kind === k.kind" @click="kind = k.kind">{{ k.words }}</button>
+        </nav>
+        <label>currency <input v-model="settings.currency" maxlength="4" size="3" aria-label="Currency" /></label>
+      </div>
+      <p v-if="failure" class="worse" role="alert">{{ failure }}</p>
+      <p v-else class="said" role="status">{{ said }} <button v-if="removed" type="button" class="act" @click="putBack">Put it back</button></p>
+      <table>
+        <thead>
+          <tr><th scope="col">name</th><th scope="col">figures</th><th scope="col">note</th><th scope="col" class="num">mass</th><th scope="col" class="num">price</th><th><span class="hidden-words">do</span></th></tr>
+        </thead>
+        <tbody>
+          <tr v-for="i in shown" :key="i.id">
+            <td><input :value="i.name" :aria-label="`Name of ${i.name}`" @change="change(i, 'name', $event)" /></td>
+            <td class="what">{{ summary(i, settings.units) }}</td>
+            <td><input :value="i.note" :aria-label="`Note on ${i.name}`" @change="change(i, 'note', $event)" /></td>
+            <td class="num">
+              <input v-if="settings.units === 'metric'" class="num" :value="i.mass_kg" :aria-label="`Mass of ${i.name} in kg`" @change="change(i, 'mass_kg', $event)" /><template v-else>{{ figure(i.mass_kg, 'kg', 'us').figure }}</template>
+              {{ settings.units === 'us' ? 'lb' : 'kg' }}
+            </td>
+            <td class="num"><input class="num" :value="i.price" :aria-label="`Price of ${i.name}`" @change="change(i, 'price', $event)" /> {{ settings.currency }}</td>
+            <td class="acts">
+              <button type="button" class="act" :aria-label="`Copy ${i.name}`" @click="copy(i)">copy</button>
+              <button type="button" class="act" :aria-label="`Take out ${i.name}`" @click="remove(i)">take out</button>
+            </td>
+          </tr>
+        </tbody>
+      </table>
+      <p v-if="items.length && !shown.length" class="none">Nothing matches. Try fewer words.</p>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.home {
+  min-height: 100%;
+  display: grid;
+  grid-template-rows: 46px 1fr;
+}
+main {
+  padding: 26px 40px 60px;
+  border-top: 1px solid var(--ink);
+  background: var(--sheet);
+}
+.head {
+  display: flex;
+  align-items: baseline;
+  gap: 22px;
+}
+h1 {
+  font-size: var(--s5);
+  font-weight: 700;
+}
+.head p {
+  flex: 1;
+  color: var(--ink-2);
+}
+.ways {
+  display: flex;
+  gap: 20px;
+}
+.find {
+  display: flex;
+  align-items: center;
+  gap: 26px;
+  padding: 14px 0 8px;
+  flex-wrap: wrap;
+}
+.find > input {
+  width: 260px;
+  padding: 8px 10px;
+  background: var(--sheet);
+  border: 1px solid var(--rule);
+  border-radius: 0;
+}
+nav {
+  display: flex;
+  gap: 18px;
+  flex: 1;
+}
+nav .act {
+  font-weight: 500;
+  padding: 3px 0;
+}
+.on {
+  border-bottom: 2px solid var(--blue);
+}
+label {
+  color: var(--ink-2);
+}
+label input {
+  padding: 5px 6px;
+  text-align: center;
+  font-weight: 600;
+  color: var(--ink);
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--rule);
+}
+.said {
+  min-height: 20px;
+  color: var(--ink-2);
+}
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 2px 6px;
+  text-align: left;
+  border-bottom: 1px solid var(--hair);
+}
+th {
+  padding: 7px 6px;
+  font-weight: 500;
+  color: var(--ink-2);
+  border-bottom: 1px solid var(--ink);
+}
+td:first-child {
+  width: 27%;
+}
+td input {
+  width: 100%;
+  padding: 6px 0;
+  background: none;
+  border: 0;
+  border-bottom: 1px solid transparent;
+}
+td:first-child input {
+  font-weight: 600;
+}
+td input:hover {
+  border-bottom-color: var(--blue);
+}
+.what {
+  color: var(--ink-2);
+  white-space: nowrap;
+}
+.num {
+  text-align: right;
+  white-space: nowrap;
+}
+td input.num {
+  width: 58px;
+  font-weight: 600;
+}
+.acts {
+  white-space: nowrap;
+  text-align: right;
+}
+.acts .act {
+  margin-left: 12px;
+  font-weight: 500;
+  font-size: var(--s1);
+}
+.none {
+  padding: 20px 0;
+  color: var(--ink-2);
+}
+</style>

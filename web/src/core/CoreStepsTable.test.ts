@@ -1,0 +1,38 @@
+import { flushPromises, mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { api } from '../api/client'
+import { useBuild } from '../build/store'
+import type { BuildDocument } from '../document/types'
+import CoreStepsTable from './CoreStepsTable.vue'
+
+describe('a little more core', () => {
+  beforeEach(() => {
+    vi.useFakeTimers()
+    localStorage.clear()
+    setActivePinia(createPinia())
+    useBuild().document = { options: [{ letter: 'A', path: [] }] } as unknown as BuildDocument
+    vi.spyOn(api, 'coreSteps').mockResolvedValue({
+      steps: [
+        { what: 'one more charge row', key: 'height_mm', from: 250, to: 267.5, intake_K: -1.63, loss_kPa: -0.06, mass_kg: 0.42, coldLoss_Pa: -1 },
+        { what: '20 mm wider', key: 'width_mm', from: 500, to: 520, intake_K: -1.2, loss_kPa: 0.07, mass_kg: 0.19 },
+      ],
+    })
+  })
+
+  afterEach(() => vi.useRealTimers())
+
+  it('shows gain and price of each step and makes an option of it', async () => {
+    const add = vi.spyOn(useBuild(), 'addOption').mockResolvedValue({ done: true })
+    const wrapper = mount(CoreStepsTable, { props: { place: '/path/3' } })
+    await vi.advanceTimersByTimeAsync(400)
+    await flushPromises()
+    const [row, wider] = wrapper.findAll('tbody tr')
+    expect(row!.text()).toContain('−1.63 °C')
+    expect(row!.findAll('td')[0]!.classes()).toContain('better')
+    expect(wider!.findAll('td')[1]!.classes()).toContain('worse')
+    expect(wider!.findAll('td')[3]!.text()).toBe('')
+    await row!.find('button').trigger('click')
+    expect(add).toHaveBeenCalledWith('one more charge row', [{ pointer: '/path/3/height_mm', value: 267.5 }], 'option from A: one more charge row')
+  })
+})

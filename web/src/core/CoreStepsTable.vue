@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { api, type CoreStep } from '../api/client'
+import { useBuild } from '../build/store'
+import { change } from '../quantity/catalogue'
+import { useSettings } from '../settings/store'
+
+/** What one more row, one more fin, two more centimetres would do at full load; each computed, none guessed. */
+const props = defineProps<{ place: string }>()
+const build = useBuild()
+const settings = useSettings()
+const steps = ref<CoreStep[]>([])
+const looking = ref(false)
+let ticket = 0
+
+watch(
+  () => [build.document, build.letter, props.place] as const,
+  ([document, letter, place], _, onCleanup) => {
+    const mine = ++ticket
+    looking.value = true
+    const timer = setTimeout(async () => {
+      const found = document ? await api.coreSteps(document, letter, place).catch(() => ({ steps: [] })) : { steps: [] }
+      if (mine === ticket) {
+        steps.value = found.steps
+        looking.value = false
+      }
+    }, 300)
+    onCleanup(() => clearTimeout(timer))
+  },
+  { immediate: true },
+)
+
+const unit = (metric: string, us: string) => (settings.units === 'us' ? us : metric)
+const tone = (text: string) => (text.startsWith('−') ? 'better' : text.startsWith('+') ? 'worse' : '')
+
+async function tryIt(step: CoreStep): Promise<void> {
+  await build.addOption(step.what, [{ pointer: `${props.place}/${step.key}`, value: step.to }], `option from ${build.letter}: ${step.what}`)
+}
+</script>
+
+<template>
+  <section>
+    <h2>A little more core <span v-if="looking && !steps.length" class="quiet">looking</span></h2>
+    <table class="figures">
+      <thead>
+        <tr>
+          <th scope="col">change</th>
+          <th scope="col">intake</th>
+          <th scope="col">loss</th>
+          <th scope="col">mass</th>
+          <th scope="col">coolant's loss</th>
+          <th><span class="hidden-words">try</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="s in steps" :key="s.what">
+          <th scope="row">{{ s.what }}</th>
+          <td :class="tone(change(s.intake_K, 'K', settings.units, 2))">{{ change(s.intake_K, 'K', settings.units, 2) || '0' }} {{ unit('°C', '°F') }}</td>
+          <td :class="tone(change(s.loss_kPa, 'kPa', settings.units, 2))">{{ change(s.loss_kPa, 'kPa', settings.units, 2) || '0' }} {{ unit('kPa', 'psi') }}</td>
+          <td>{{ change(s.mass_kg, 'kg', settings.units, 2) || '0' }} {{ unit('kg', 'lb') }}</td>
+          <td>{{ s.coldLoss_Pa == null ? '' : `${s.coldLoss_Pa > 0 ? '+' : s.coldLoss_Pa < 0 ? '−' : ''}${Math.abs(s.coldLoss_Pa).toFixed(0)} Pa` }}</td>
+          <td><button type="button" class="act" :aria-label="`Try: ${s.what}`" @click="tryIt(s)">Try</button></td>
+        </tr>
+      </tbody>
+    </table>
+    <p class="fine">At the same face air: what the coolant loses more, your opening or pump must give.</p>
+  </section>
+</template>
+
+<style scoped>
+td {
+  font-weight: 600;
+}
+.fine {
+  padding-top: 6px;
+  font-size: var(--s1);
+  color: var(--ink-2);
+}
+.quiet {
+  font-weight: 400;
+}
+</style>

@@ -1,0 +1,52 @@
+import { describe, expect, it } from 'vitest'
+import { newPiece } from '../document/pieces'
+import type { CorePiece } from '../document/types'
+import { coreShape, turned } from './drawing'
+
+const core = (more: Partial<CorePiece> = {}): CorePiece => ({ ...(newPiece('core', 60, 'core') as CorePiece), width_mm: 500, height_mm: 240, depth_mm: 80, tankDepth_mm: 50, ...more })
+
+describe('core drawing', () => {
+  it('is to scale: block, tanks and ports add up', () => {
+    const s = coreShape(core({ inletTowards: 'left' }))
+    expect(s.block).toMatchObject({ w: 500, h: 240 })
+    expect(s.whole.w).toBe(500 + 2 * 50 + 2 * 30)
+    expect(s.ports).toHaveLength(2)
+    expect(s.ports.every((p) => p.h === 60)).toBe(true)
+  })
+
+  it('turns so that the inlet looks where it should', () => {
+    const inlet = (side: 'left' | 'right' | 'up' | 'down') => {
+      const s = coreShape(core({ inletTowards: side }))
+      const port = s.ports.find((p) => p.role === 'in')!
+      return { dx: port.x + port.w / 2 - (s.block.x + s.block.w / 2), dy: port.y + port.h / 2 - (s.block.y + s.block.h / 2) }
+    }
+    expect(inlet('left').dx).toBeLessThan(-250)
+    expect(inlet('right').dx).toBeGreaterThan(250)
+    expect(inlet('up').dy).toBeLessThan(-250)
+    expect(inlet('down').dy).toBeGreaterThan(250)
+    expect(['right', 'down', 'left', 'up'].map((s) => turned(s as 'right'))).toEqual(['down', 'left', 'up', 'right'])
+  })
+
+  it('keeps its dimensions however it is turned', () => {
+    for (const side of ['left', 'right', 'up', 'down'] as const) {
+      const s = coreShape(core({ inletTowards: side, portPlace: 'end' }))
+      expect([s.block.w, s.block.h].sort()).toEqual([240, 500])
+      expect(s.level).toBe(side === 'left' || side === 'right')
+    }
+  })
+
+  it('draws both ports of a U-flow on one divided tank', () => {
+    const s = coreShape(core({ arrangement: 'u-flow, passes stacked', inletTowards: 'left' }))
+    expect(s.divider).toBeDefined()
+    expect(s.ports.map((p) => p.x)).toEqual([0, 0])
+    expect(s.tanks[1]!.role).toBe('turn')
+    expect(s.way).toHaveLength(4)
+  })
+
+  it('draws two outlets for two banks and ports at the tank ends', () => {
+    expect(coreShape(core({ outlets: 2 })).ports.filter((p) => p.role === 'out')).toHaveLength(2)
+    const end = coreShape(core({ portPlace: 'end', inletTowards: 'left' }))
+    expect(end.ports[0]!.y).toBeLessThan(end.block.y)
+    expect(end.ports[1]!.y).toBeGreaterThanOrEqual(end.block.y + end.block.h)
+  })
+})

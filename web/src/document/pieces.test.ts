@@ -1,0 +1,40 @@
+import { describe, expect, it } from 'vitest'
+import { allPieces, boreOf, freeName, NEW_KINDS, newPiece, ofKind, pieceAt } from './pieces'
+import type { BuildOption } from './types'
+
+const option: BuildOption = {
+  letter: 'A',
+  name: 'first',
+  boost_kPa: 90,
+  path: [
+    newPiece('filter', 76, 'filter'),
+    newPiece('blower', 63, 'turbo'),
+    newPiece('pair', 63, 'pair'),
+    newPiece('core', 63, 'core'),
+    newPiece('plenum', 60, 'plenum'),
+  ],
+}
+
+describe('pieces', () => {
+  it('are listed in the order of the air with the legs after their pair', () => {
+    expect(allPieces(option).map((p) => p.place)).toEqual(['/path/0', '/path/1', '/path/2', '/path/2/legs/0/path/0', '/path/2/legs/1/path/0', '/path/3', '/path/4'])
+    expect(ofKind(option, 'pipe').map((p) => p.leg?.name)).toEqual(['left', 'right'])
+    expect(pieceAt(option, '/path/2/legs/1/path/0')?.name).toBe('right pipe')
+    expect(pieceAt(option, '/path/9')).toBeUndefined()
+  })
+
+  it('that are new fit the bore they are put behind', () => {
+    for (const { kind } of NEW_KINDS) {
+      const piece = newPiece(kind, 70, 'new')
+      if (piece.kind === 'pair') expect(boreOf(piece)).toBe(70)
+      else if (piece.kind === 'reducer') expect(piece.inletBore_mm).toBe(70)
+      else expect(boreOf(piece)).toBe(70)
+    }
+  })
+
+  it('get a name that no other has', () => {
+    expect(freeName(option, 'joint')).toBe('joint')
+    expect(freeName(option, 'core')).toBe('core 2')
+    expect(freeName(option, 'left pipe')).toBe('left pipe 2')
+  })
+})

@@ -1,0 +1,135 @@
+import type { BuildOption, CorePiece, Leg, PairPiece, Piece, PieceKind } from './types'
+
+/** A piece with its place in the option: "/path/3" or "/path/3/legs/0/path/1". */
+export interface Placed<P extends Piece = Piece> {
+  place: string
+  piece: P
+  leg?: Leg
+  /** The row it stands in and where. */
+  row: string
+  index: number
+}
+
+/** @returns every piece in the order of the air, a pair before what is in its legs */
+export function allPieces(option: BuildOption): Placed[] {
+  return rowOf(option.path, '/path')
+}
+
+function rowOf(path: Piece[], row: string, leg?: Leg): Placed[] {
+  return path.flatMap((piece, index): Placed[] => {
+    const place = `${row}/${index}`
+    const here: Placed = { place, piece, row, index, leg }
+    return piece.kind === 'pair' ? [here, ...piece.legs.flatMap((l, k) => rowOf(l.path, `${place}/legs/${k}/path`, l))] : [here]
+  })
+}
+
+/** @returns the pieces of one kind with their places */
+export function ofKind<K extends PieceKind>(option: BuildOption, kind: K): Placed<Extract<Piece, { kind: K }>>[] {
+  return allPieces(option).filter((p): p is Placed<Extract<Piece, { kind: K }>> => p.piece.kind === kind)
+}
+
+/** @returns the piece at a place, undefined when there is none */
+export function pieceAt(option: BuildOption, place: string): Piece | undefined {
+  return allPieces(option).find((p) => p.place === place)?.piece
+}
+
+/** @returns bore in mm that the air leaves a piece with */
+export function boreOf(piece: Piece): number {
+  switch (piece.kind) {
+    case 'blower':
+      return piece.outletBore_mm
+    case 'core':
+      return piece.portBore_mm
+    case 'pair':
+      return piece.mergedBore_mm ?? lastBore(piece.legs[0]!.path)
+    default:
+      return piece.bore_mm
+  }
+}
+
+function lastBore(path: Piece[]): number {
+  const last = path.at(-1)
+  return last ? boreOf(last) : 63
+}
+
+/** Kinds that can be put into a path, in the words of the trade. */
+export const NEW_KINDS: { kind: PieceKind; words: string }[] = [
+  { kind: 'pipe', words: 'pipe' },
+  { kind: 'reducer', words: 'cone or reducer' },
+  { kind: 'joint', words: 'joint' },
+  { kind: 'throttle', words: 'throttle' },
+  { kind: 'core', words: 'core' },
+  { kind: 'injection', words: 'injection point' },
+  { kind: 'pair', words: 'two pipes side by side' },
+]
+
+/** @returns a piece of a kind that fits a bore, filled in with usual figures */
+export function newPiece(kind: PieceKind, bore: number, name: string): Piece {
+  const round = (v: number) => Math.round(v)
+  switch (kind) {
+    case 'filter':
+      return { kind, name, bore_mm: bore, loss_kPa: 1.5, flow_kg_s: 0.15, heatGain_K: 3 }
+    case 'blower':
+      return { kind, name, type: 'turbo', efficiency_pct: 70, maxPressureRatio: 3, outletBore_mm: bore }
+    case 'pipe':
+      return { kind, name, material: 'aluminium', bore_mm: bore, length_mm: 400, bends: [{ angle_deg: 90, radius_mm: round(1.5 * bore) }] }
+    case 'reducer':
+      return { kind, name, inletBore_mm: bore, bore_mm: round(bore * 1.1), length_mm: 75 }
+    case 'joint':
+      return { kind, name, bore_mm: bore, hoseBore_mm: bore + 4, gap_mm: 8 }
+    case 'throttle':
+      return { kind, name, bore_mm: bore, shaft_mm: Math.min(9, round(bore / 3)) }
+    case 'core':
+      return newCore(name, bore)
+    case 'injection':
+      return {
+        kind, name, bore_mm: bore, alcohol_pct: 50, nozzleFlow_L_min: 0.4, ratedPressure_kPa: 700, pumpPressure_kPa: 1000, startBoost_kPa: 40,
+        fullBoost_kPa: 90, tank_L: 5, evaporated_pct: 50,
+      }
+    case 'pair':
+      return newPair(name, bore)
+    case 'plenum':
+      return { kind, name, bore_mm: bore, volume_L: 3 }
+  }
+}
+
+function newCore(name: string, bore: number): CorePiece {
+  return {
+    kind: 'core', name, construction: 'bar-and-plate', cooledBy: 'air', width_mm: 450, height_mm: 200, depth_mm: Math.max(64, Math.round(bore)), portBore_mm: bore,
+    tankDepth_mm: bore, block: usualBlock(), air: { faceShare_pct: 22, standstill_m_s: 0.5 },
+  }
+}
+
+/** A bar-and-plate block of usual proportions: invented, neutral. */
+export function usualBlock(): NonNullable<CorePiece['block']> {
+  return {
+    layers: 'bar-and-plate', plate_mm: 0.5, bar_mm: 5, conductivity_W_mK: 180, chargeFouling_m2K_kW: 0.05, coldFouling_m2K_kW: 0,
+    chargeFin: { type: 'offset strip', gap_mm: 7.5, pitch_mm: 4, thickness_mm: 0.2, interval_mm: 8 },
+    coldFin: { type: 'louvred', gap_mm: 9, pitch_mm: 2.1, thickness_mm: 0.12, interval_mm: 1.4, louvreAngle_deg: 24 },
+  }
+}
+
+/** Layers for water between charge layers. */
+export function usualBrick(): NonNullable<CorePiece['block']> {
+  return {
+    ...usualBlock(),
+    chargeFin: { type: 'offset strip', gap_mm: 8, pitch_mm: 3, thickness_mm: 0.15, interval_mm: 5 },
+    coldFin: { type: 'offset strip', gap_mm: 3, pitch_mm: 3, thickness_mm: 0.2, interval_mm: 4 },
+  }
+}
+
+function newPair(name: string, bore: number): PairPiece {
+  const each = Math.round(bore * 0.75)
+  const leg = (which: string): Leg => ({
+    name: which,
+    path: [{ kind: 'pipe', name: `${which} pipe`, material: 'aluminium', bore_mm: each, length_mm: 500, bends: [{ angle_deg: 90, radius_mm: Math.round(1.5 * each) }] }],
+  })
+  return { kind: 'pair', name, splitAngle_deg: 30, mergeAngle_deg: 20, mergedBore_mm: bore, legs: [leg('left'), leg('right')] }
+}
+
+/** @returns a name for a new piece that no other has */
+export function freeName(option: BuildOption, words: string): string {
+  const taken = new Set(allPieces(option).map((p) => p.piece.name))
+  if (!taken.has(words)) return words
+  for (let n = 2; ; n++) if (!taken.has(`${words} ${n}`)) return `${words} ${n}`
+}

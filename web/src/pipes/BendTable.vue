@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { CatalogueItem } from '../api/client'
+import { useBuild } from '../build/store'
+import CataloguePicker from '../catalogue/CataloguePicker.vue'
+import type { Bend, PipePiece } from '../document/types'
+import NumberField from '../ui/NumberField.vue'
+
+/** The bends of a pipe, smooth or mitred. */
+const props = defineProps<{ pipe: PipePiece; place: string }>()
+const build = useBuild()
+const at = computed(() => `/options/${build.optionIndex}${props.place}`)
+
+function put(bends: Bend[], what: string): void {
+  void build.edit([{ pointer: `${at.value}/bends`, value: bends }], `${props.pipe.name}: ${what}`)
+}
+
+function turn(k: number): void {
+  const bend = props.pipe.bends[k]!
+  const turned: Bend = bend.mitre ? { angle_deg: bend.angle_deg, radius_mm: Math.round(1.5 * props.pipe.bore_mm) } : { angle_deg: Math.min(bend.angle_deg, 120), mitre: true }
+  put(props.pipe.bends.map((b, n) => (n === k ? turned : b)), `bend ${k + 1} ${turned.mitre ? 'mitred' : 'smooth'}`)
+}
+const picking = ref(false)
+
+function take(item: CatalogueItem): void {
+  put([...props.pipe.bends, { angle_deg: Number(item.figures.angle_deg), radius_mm: Number(item.figures.radius_mm) }], `${item.name} added`)
+}
+</script>
+
+<template>
+  <table>
+    <thead>
+      <tr>
+        <th scope="col">bend</th>
+        <th scope="col">angle</th>
+        <th scope="col">radius</th>
+        <th scope="col">of bore</th>
+        <th scope="col">kind</th>
+        <th><button type="button" class="act" :aria-label="`Add a bend to ${pipe.name}`" @click="put([...pipe.bends, { angle_deg: 90, radius_mm: Math.round(1.5 * pipe.bore_mm) }], 'bend added')">add a bend</button></th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="(b, k) in pipe.bends" :key="k">
+        <th scope="row">{{ k + 1 }}</th>
+        <td><NumberField part="pipe/bends" name="angle_deg" :pointer="`${at}/bends/${k}/angle_deg`" :of="`${pipe.name} bend ${k + 1}`" bare /></td>
+        <td>
+          <NumberField v-if="!b.mitre" part="pipe/bends" name="radius_mm" :pointer="`${at}/bends/${k}/radius_mm`" :of="`${pipe.name} bend ${k + 1}`" bare />
+        </td>
+        <td class="num">{{ b.radius_mm ? `${(b.radius_mm / pipe.bore_mm).toFixed(2)} D` : '' }}</td>
+        <td class="num"><button type="button" class="act" :aria-label="`Bend ${k + 1} of ${pipe.name} is ${b.mitre ? 'a mitre' : 'smooth'}; change it`" @click="turn(k)">{{ b.mitre ? 'mitre' : 'smooth' }}</button></td>
+        <td class="num"><button type="button" class="act" :aria-label="`Take out bend ${k + 1} of ${pipe.name}`" @click="put(pipe.bends.filter((_, n) => n !== k), `bend ${k + 1} taken out`)">take out</button></td>
+      </tr>
+      <tr v-if="!pipe.bends.length"><td colspan="6" class="none">no bends</td></tr>
+    </tbody>
+    <tfoot>
+      <tr>
+        <td colspan="6">
+          <button type="button" class="act" :aria-label="`A bend for ${pipe.name} from the catalogue`" @click="picking = true">a bend from the catalogue</button>
+          <CataloguePicker v-model:visible="picking" kind="bend" :only="(i) => Math.abs(Number(i.figures.bore_mm) - pipe.bore_mm) < 1.5" @choose="take" />
+        </td>
+      </tr>
+    </tfoot>
+  </table>
+</template>
+
+<style scoped>
+table {
+  border-collapse: collapse;
+  align-self: start;
+  width: 100%;
+}
+th {
+  padding: 7px 4px;
+  text-align: right;
+  font-weight: 500;
+  white-space: nowrap;
+  color: var(--ink-2);
+  border-bottom: 1px solid var(--rule);
+}
+th:first-child {
+  text-align: left;
+}
+th:last-child,
+td:last-child {
+  width: 82px;
+}
+tbody th {
+  color: var(--ink-3);
+  border-color: var(--hair);
+}
+td {
+  border-bottom: 1px solid var(--hair);
+}
+.num {
+  text-align: right;
+  padding: 4px;
+  white-space: nowrap;
+}
+tfoot td {
+  border: 0;
+  padding-top: 4px;
+}
+tfoot .act {
+  font-size: var(--s1);
+}
+.none {
+  padding: 8px 4px;
+  color: var(--ink-2);
+}
+.act {
+  white-space: nowrap;
+  font-weight: 500;
+  padding: 4px 0;
+}
+</style>

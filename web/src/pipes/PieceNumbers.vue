@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { CatalogueItem } from '../api/client'
+import { useBuild } from '../build/store'
+import CataloguePicker from '../catalogue/CataloguePicker.vue'
+import type { Piece } from '../document/types'
+import { spoken } from '../quantity/catalogue'
+import { clock } from '../quantity/time'
+import { useSettings } from '../settings/store'
+import ChoiceField from '../ui/ChoiceField.vue'
+import NumberField from '../ui/NumberField.vue'
+
+/** The numbers of one piece that is not a core. */
+const props = defineProps<{ piece: Piece; place: string }>()
+const build = useBuild()
+const settings = useSettings()
+const at = computed(() => `/options/${build.optionIndex}${props.place}`)
+const materials = [
+  { value: 'aluminium', label: 'drawn aluminium' },
+  { value: 'steel', label: 'mild steel' },
+  { value: 'stainless', label: 'stainless' },
+  { value: 'silicone', label: 'silicone hose' },
+]
+
+/** Keys of a kind in the order they are asked. */
+const KEYS: Record<string, string[]> = {
+  pipe: ['bore_mm', 'length_mm'],
+  reducer: ['inletBore_mm', 'bore_mm', 'length_mm'],
+  joint: ['bore_mm', 'hoseBore_mm', 'gap_mm'],
+  throttle: ['bore_mm', 'shaft_mm'],
+  injection: ['bore_mm', 'nozzleFlow_L_min', 'ratedPressure_kPa', 'pumpPressure_kPa', 'alcohol_pct', 'startBoost_kPa', 'fullBoost_kPa', 'tank_L', 'evaporated_pct'],
+  filter: ['bore_mm', 'loss_kPa', 'flow_kg_s', 'heatGain_K', 'dirtyLoss_kPa', 'soiling_pct'],
+  plenum: ['bore_mm', 'volume_L'],
+  pair: [],
+}
+const keys = computed(() => KEYS[props.piece.kind] ?? [])
+const joined = computed(() => props.piece.kind === 'pair' && props.piece.legs.every((l) => l.path.at(-1)?.kind === 'plenum'))
+const first = computed(() => props.place === '/path/0')
+/** Between the two plenums. */
+function balance(): void {
+  const has = props.piece.kind === 'pair' && props.piece.balance
+  void build.edit([{ pointer: `${at.value}/balance`, value: has ? undefined : { bore_mm: 38, length_mm: 300 } }], `${props.piece.name}: balance tube ${has ? 'out' : 'in'}`)
+}
+
+const picking = ref(false)
+const spray = computed(() => {
+  const s = build.answer?.steady?.spray
+  if (!s) return ''
+  return `${spoken(s.flow_L_min, 'L_min', settings.units, 2)} at full load${s.tankLasts_s == null ? '' : `: the tank lasts ${clock(s.tankLasts_s)}`}.`
+})
+const inCatalogue = computed(() => ['pipe', 'joint', 'reducer', 'filter'].includes(props.piece.kind))
+
+function take(item: CatalogueItem): void {
+  const edits = Object.entries(item.figures).map(([key, value]) => ({ pointer: `${at.value}/${key}`, value }))
+  void build.edit(edits, `${props.piece.name}: ${item.name} from the catalogue`)
+}
+</script>
+
+<template>
+  <div class="numbers" :class="{ wide: keys.length > 4 }">
+    <NumberField v-for="key in keys" :key="key" :part="piece.kind" :name="key" :pointer="`${at}/${key}`" :of="piece.name" :optional="['dirtyLoss_kPa', 'soiling_pct', 'volume_L'].includes(key)" />
+    <ChoiceField v-if="piece.kind === 'pipe'" label="material" :pointer="`${at}/material`" :choices="materials" :of="piece.name" />
+    <p v-if="piece.kind === 'injection'" class="caution">
+      {{ spray }} Methanol is poisonous, its flame is invisible and storing it has rules; keep the pump below the tank. This predicts temperature, not your tune.
+    </p>
+    <p v-if="inCatalogue" class="from">
+      <button type="button" class="act" :aria-label="`${piece.name} from the catalogue`" @click="picking = true">from the catalogue</button>
+      <CataloguePicker v-model:visible="picking" :kind="piece.kind" @choose="take" />
+    </p>
+    <template v-if="piece.kind === 'pair'">
+      <NumberField v-if="!first" part="pair" name="splitAngle_deg" :pointer="`${at}/splitAngle_deg`" :of="piece.name" optional />
+      <template v-if="!joined">
+        <NumberField part="pair" name="mergeAngle_deg" :pointer="`${at}/mergeAngle_deg`" :of="piece.name" optional />
+        <NumberField part="pair" name="mergedBore_mm" :pointer="`${at}/mergedBore_mm`" :of="piece.name" optional />
+      </template>
+      <p v-else class="from">
+        <button type="button" class="act" @click="balance">{{ piece.balance ? 'take the balance tube out' : 'put a balance tube in' }}</button>
+      </p>
+      <template v-if="joined && piece.balance">
+        <NumberField part="pair/balance" name="bore_mm" :pointer="`${at}/balance/bore_mm`" :of="piece.name" />
+        <NumberField part="pair/balance" name="length_mm" :pointer="`${at}/balance/length_mm`" :of="piece.name" />
+      </template>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.wide {
+  grid-column: 1 / -1;
+  columns: 3 220px;
+  column-gap: 34px;
+}
+.caution {
+  padding: 8px 0;
+  color: var(--ink-2);
+  column-span: all;
+}
+.from {
+  padding: 7px 0;
+}
+.from .act {
+  font-size: var(--s1);
+  font-weight: 500;
+}
+.wide > * {
+  break-inside: avoid;
+}
+</style>

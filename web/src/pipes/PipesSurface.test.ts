@@ -1,0 +1,66 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { useBuild } from '../build/store'
+import { buildOnScreen, surface, usualPath } from '../testing/surface'
+import PipesSurface from './PipesSurface.vue'
+
+describe('the way of the air', () => {
+  let build: ReturnType<typeof useBuild>
+  let edit: ReturnType<typeof vi.fn>
+
+  beforeEach(() => {
+    window.matchMedia = vi.fn().mockReturnValue({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn(), addListener: vi.fn() })
+    build = buildOnScreen()
+    edit = vi.fn().mockResolvedValue({ done: true })
+    build.edit = edit as unknown as typeof build.edit
+  })
+
+  it('shows every piece with its price and where the others are edited', async () => {
+    const wrapper = await surface(PipesSurface)
+    expect(wrapper.findAll('section[data-place]').map((s) => s.attributes('data-place'))).toEqual(['/path/0', '/path/1', '/path/2', '/path/3', '/path/4', '/path/5'])
+    expect(wrapper.find('[data-place="/path/2"]').text()).toContain('1.00 kPa')
+    expect(wrapper.find('[data-place="/path/3"]').text()).toContain('on Core')
+    expect(wrapper.find('[data-place="/path/1"]').text()).not.toContain('costs')
+  })
+
+  it('takes a piece out and never the blower, the filter or the plenum', async () => {
+    const wrapper = await surface(PipesSurface)
+    expect(wrapper.find('[aria-label="Take out turbo"]').exists()).toBe(false)
+    expect(wrapper.find('[aria-label="Take out plenum"]').exists()).toBe(false)
+    await wrapper.find('[aria-label="Take out hot pipe"]').trigger('click')
+    const [edits, what] = edit.mock.lastCall!
+    expect(edits[0].pointer).toBe('/options/0/path')
+    expect(edits[0].value.map((p: { name: string }) => p.name)).toEqual(['filter', 'turbo', 'core', 'cold pipe', 'plenum'])
+    expect(what).toBe('hot pipe taken out')
+  })
+
+  it('mitres a bend and adds one of standard radius', async () => {
+    const wrapper = await surface(PipesSurface)
+    await wrapper.find('[aria-label="Bend 1 of cold pipe is smooth; change it"]').trigger('click')
+    expect(edit.mock.lastCall![0]).toEqual([{ pointer: '/options/0/path/4/bends', value: [{ angle_deg: 90, mitre: true }] }])
+    await wrapper.find('[aria-label="Add a bend to cold pipe"]').trigger('click')
+    expect(edit.mock.lastCall![0][0].value[1]).toEqual({ angle_deg: 90, radius_mm: 86 })
+    await wrapper.find('[aria-label="Take out bend 1 of cold pipe"]').trigger('click')
+    expect(edit.mock.lastCall![0][0].value).toEqual([])
+  })
+
+  it('compares a piece with the same piece of the other answer, wherever it stood', async () => {
+    const was = structuredClone(build.answers.A!)
+    was.steady!.pieces[4]!.loss_kPa = 2
+    was.steady!.pieces[4]!.place = '/path/7'
+    build.before = { answers: { A: was }, change: 'x' }
+    build.ghostMode = 'before'
+    const wrapper = await surface(PipesSurface)
+    expect(wrapper.find('[data-place="/path/4"] .better').text()).toBe('−1.00')
+  })
+
+  it('marks the piece that was picked on the charge line', async () => {
+    const wrapper = await surface(PipesSurface, { piece: '/path/4' })
+    expect(wrapper.find('[data-place="/path/4"]').classes()).toContain('chosen')
+  })
+
+  it('ends with a table of all stations', async () => {
+    expect(usualPath()).toHaveLength(6)
+    const wrapper = await surface(PipesSurface)
+    expect(wrapper.findAll('section').at(-1)!.findAll('tbody tr')).toHaveLength(7)
+  })
+})

@@ -1,0 +1,53 @@
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import PrimeVue from 'primevue/config'
+import type { Component } from 'vue'
+import { createMemoryHistory, createRouter } from 'vue-router'
+import { useBuild } from '../build/store'
+import { newPiece } from '../document/pieces'
+import type { BuildDocument, Piece } from '../document/types'
+import { Catalogue, type FieldView } from '../quantity/catalogue'
+import { catalogueView } from './catalogue'
+import { steadyView } from './steady'
+
+/** A catalogue that knows every field by a plain length: the surfaces are tested for what they do, the server's test holds the real fields. */
+class AnyField extends Catalogue {
+  override field(part: string, key: string): FieldView {
+    return { part, key, label: key, quantity: 'LENGTH', unit: 'mm', min: 0, max: 9999, usual: 10, source: 'test' } as FieldView
+  }
+}
+
+/** A path of the usual six pieces, as {@link steadyView} answers it. */
+export function usualPath(): Piece[] {
+  const core = newPiece('core', 57, 'core')
+  return [newPiece('filter', 70, 'filter'), newPiece('blower', 51, 'turbo'), newPiece('pipe', 51, 'hot pipe'), core, newPiece('pipe', 57, 'cold pipe'), newPiece('plenum', 60, 'plenum')]
+}
+
+/** A build on screen with one option, answered, without a server. */
+export function buildOnScreen(path: Piece[] = usualPath()): ReturnType<typeof useBuild> {
+  localStorage.clear()
+  setActivePinia(createPinia())
+  const build = useBuild()
+  build.catalogue = new AnyField(catalogueView)
+  build.document = {
+    name: 'Bench', summary: '', engine: { displacement_L: 2 }, climate: {}, targets: { intake_C: 50, timingPull_C: 65 },
+    fullLoad: { engineSpeed_rpm: 5000, roadSpeed_km_h: 100 },
+    duty: { name: 'hold', boostFollowsBrief: true, startAbove_K: 5, repeats: 1, wait_s: 0, rows: [] },
+    options: [{ letter: 'A', name: 'first', boost_kPa: 90, path }],
+  } as unknown as BuildDocument
+  build.answers = { A: { option: 'A', steady: steadyView([34, 38, 187, 187, 49, 49, 49]) } }
+  return build
+}
+
+/** @returns a surface mounted with the routes it links to */
+export async function surface(component: Component, query: Record<string, string> = {}): Promise<VueWrapper> {
+  const page = { template: '<i/>' }
+  const router = createRouter({
+    history: createMemoryHistory(),
+    routes: [{ path: '/', name: 'home', component: page }, ...['brief', 'core', 'pipes', 'endurance'].map((name) => ({ path: `/${name}`, name, component: page }))],
+  })
+  await router.push({ name: 'pipes', query })
+  const wrapper = mount(component, { global: { plugins: [router, PrimeVue], stubs: { teleport: true } } })
+  await flushPromises()
+  return wrapper
+}
