@@ -9,45 +9,12 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.AfterEach;
-import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
 /** The screen in a real browser, its numbers against the core's own answer for the file that the screen saves. */
-class ScreenIT {
-    @TempDir
-    static Path folder;
-    private static Chromium chromium;
-    private static RunningProgram program;
-    private Page page;
-
-    @BeforeAll
-    static void launch() throws IOException {
-        chromium = new Chromium();
-        program = RunningProgram.demo(Files.createTempDirectory(folder, "store"), 0);
-    }
-
-    @AfterAll
-    static void quit() {
-        chromium.close();
-        program.close();
-    }
-
-    @BeforeEach
-    void open() {
-        page = Page.alone(chromium.browser(), program.address(), 1280, 800);
-    }
-
-    @AfterEach
-    void close() {
-        page.raw().context().close();
-    }
-
+class ScreenIT extends OnDemo {
     @Test
     void typedBoreChangesTheLineItsGhostAndTheChange() {
         page.openBuild("Pass Van").surface("Pipes");
@@ -81,7 +48,7 @@ class ScreenIT {
 
     @Test
     void coreSizeChangesTheAnswerOfAWaterCooledBuildToo() {
-        page.openBuild("Juniper").surface("Core");
+        page.openBuild("Juniper").option("B").surface("Core");
         double before = Expected.of(page.file(), "B").celsius(4);
         page.type("core depth", "5 1/4\"").saved();
         Expected after = Expected.of(page.file(), "B");
@@ -288,9 +255,9 @@ class ScreenIT {
         String axe = Files.readString(Path.of("../web/node_modules/axe-core/axe.min.js"));
         page.openBuild("Juniper");
         String base = page.raw().url().replace(program.address(), "").replaceAll("/endurance.*", "");
-        for (String view : new String[] {"/", base + "/brief", base + "/core", base + "/pipes", base + "/endurance"}) {
+        for (String view : new String[] {"/", base + "/brief", base + "/core", base + "/pipes", base + "/endurance", "/catalogue"}) {
             page.open(view);
-            assertThat(page.raw().locator(view.equals("/") ? ".says i" : "aside h1").first()).isVisible();
+            assertThat(page.raw().locator(view.equals("/") ? ".says i" : view.equals("/catalogue") ? "tbody tr" : "aside h1").first()).isVisible();
             page.raw().evaluate("script => { const tag = (0, eval)(script); return tag === undefined }", axe);
             Object faults = page.raw().evaluate("""
                     async () => (await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag22aa'] })).violations

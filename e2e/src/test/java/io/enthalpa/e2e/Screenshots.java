@@ -42,9 +42,24 @@ public final class Screenshots {
             page.raw().getByRole(AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Side by side")).click();
             page.raw().keyboard().press("u");
         });
+        take("reasons", 1280, 800, "light", page -> page.openBuild(van).surface("Core").button("How do you know? core").click());
+        take("map", 1280, 800, "dark", page -> {
+            page.openBuild(van).surface("Brief");
+            page.raw().locator(".panel").evaluate("panel => panel.scrollIntoView({ block: 'start' })");
+        });
+        take("catalogue", 1280, 800, "light", page -> page.open("/catalogue"));
         take("workshop-1024", 1024, 768, "dark", page -> page.openBuild(van));
-        // Last, for it changes the build.
+        // Last, for they change the build.
         take("pipes", 1280, 800, "light", page -> page.openBuild(van).surface("Pipes").type("hot pipe bore", "2 1/2 in").saved());
+        take("two-banks", 1280, 800, "light", page -> {
+            page.openBuild(van).surface("Brief");
+            for (String what : new String[] {"blowers", "banks"}) {
+                page.raw().getByRole(AriaRole.COMBOBOX, new com.microsoft.playwright.Page.GetByRoleOptions().setName(what)).click();
+                page.raw().getByRole(AriaRole.OPTION, new com.microsoft.playwright.Page.GetByRoleOptions().setName("two").setExact(true)).click();
+                page.saved();
+            }
+            page.surface("Pipes");
+        });
     }
 
     private void take(String name, int width, int height, String theme, Consumer<Page> steps) {
