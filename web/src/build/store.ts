@@ -4,14 +4,8 @@ import { api, Offline, Problem, type BuildState, type FaultView, type OptionAnsw
 import { apply, at, freeLetter, touched, type Edit } from '../document/edit'
 import type { BuildDocument } from '../document/types'
 import { Catalogue } from '../quantity/catalogue'
-
-/** An edit that the server has not kept yet; survives a reload. */
-interface Unsaved {
-  build: number
-  revision: number
-  change: string
-  document: BuildDocument
-}
+import * as shelf from './shelf'
+import type { Unsaved } from './shelf'
 
 /** Two sides of a build changed in two windows. */
 export interface Conflict {
@@ -23,16 +17,6 @@ export interface Conflict {
 export type Outcome = { done: true } | { done: false; fault: FaultView }
 
 type Answers = Record<string, OptionAnswer>
-
-const shelf = (id: number) => `enthalpa.unsaved.${id}`
-
-function fromShelf(id: number): Unsaved | undefined {
-  try {
-    return JSON.parse(localStorage.getItem(shelf(id)) ?? 'null') ?? undefined
-  } catch {
-    return undefined
-  }
-}
 
 /** The build on screen: its document, its answers, what they were before, and the way to the server. */
 export const useBuild = defineStore('build', () => {
@@ -109,7 +93,7 @@ export const useBuild = defineStore('build', () => {
 
   /** An edit kept by an earlier page that the server never got. */
   async function bringBack(id: number): Promise<void> {
-    const left = fromShelf(id)
+    const left = await shelf.takeOver(id)
     if (!left || !state.value) return
     unsaved.value = left
     if (left.revision === state.value.revision) {
@@ -124,12 +108,12 @@ export const useBuild = defineStore('build', () => {
 
   function shelve(mine: Unsaved): void {
     unsaved.value = mine
-    localStorage.setItem(shelf(mine.build), JSON.stringify(mine))
+    shelf.shelve(mine)
   }
 
   function clearShelf(id: number): void {
     unsaved.value = undefined
-    localStorage.removeItem(shelf(id))
+    shelf.clearShelf(id)
   }
 
   /** The charge line first, which is quick; the duty right behind it. */
