@@ -17,7 +17,7 @@ public final class Answer {
     public Answer(Build build, String letter) {
         this.build = build;
         this.option = build.option(letter);
-        this.system = new ChargeSystem(new ChargePath(build.climate().ambient(), build.engine(), option.path()));
+        this.system = new ChargeSystem(new ChargePath(build.climate().ambient(), build.engine(), option.path()), option.airWays());
     }
 
     public ChargeSystem system() {

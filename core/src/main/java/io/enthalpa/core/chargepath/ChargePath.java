@@ -6,6 +6,7 @@ import io.enthalpa.core.engine.InjectionSpec;
 import io.enthalpa.core.exchanger.ChargeCooler;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.waterloop.RawWaterSpec;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -79,7 +80,8 @@ public final class ChargePath {
 
     private static ChargeCooler cooler(PathElement.Core core, String pointer) {
         try {
-            return new ChargeCooler(core.spec());
+            return core.cooling() instanceof CoolingSide.Water water ? new ChargeCooler(core.spec(), water.loop().coolant(), water.loop().ports().washed(),
+                    water.loop().raw().map(RawWaterSpec::fouling).orElse(0.0)) : new ChargeCooler(core.spec());
         } catch (EnthalpaFault fault) {
             throw fault.at(pointer + "/" + fault.field(), core.name() + ", " + fault.label());
         }

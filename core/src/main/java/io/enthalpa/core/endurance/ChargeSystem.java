@@ -7,26 +7,27 @@ import io.enthalpa.core.chargepath.PathResult;
 import io.enthalpa.core.chargepath.Price;
 import io.enthalpa.core.chargepath.SteadyCooling;
 import io.enthalpa.core.chargepath.SteadyCooling.ColdStream;
-import io.enthalpa.core.source.Citation;
-import io.enthalpa.core.source.Method;
+import io.enthalpa.core.coolingair.AirFlow;
+import io.enthalpa.core.coolingair.AirWaySpec;
 import java.util.ArrayList;
 import java.util.List;
 
 /** A charge path with what cools its cores: the thing that is solved steadily or run through a duty. */
 public final class ChargeSystem {
-    public static final Method LOOP_METHOD = Method.of("loop-steady", "Cooling air and water loop, first form",
-                    "The air at a face is a measured share of road speed, or what still moves when standing. A water loop has the flow that really "
-                            + "circulates, one mixed volume and a radiator by its card; held steady it is a resistance between the core's water and the outside air.")
-            .formula("R = 1/G - 1/C, G what the radiator moves for each kelvin between its inlets, C the water's capacity rate")
-            .source(Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., liquid-coupled exchangers"))
-            .leavesOut("Pumps, hoses and their losses, stacks, ducts and fans, glycol; two cores on one loop: each has its own.");
     private static final int MOST_ROUNDS = 40;
     private final ChargePath path;
     private final List<CooledCore> cores;
+    private final AirSide air;
 
     public ChargeSystem(ChargePath path) {
+        this(path, List.of());
+    }
+
+    /** @param airWays through which cores and radiators get their air; what stands in none takes its own share of road speed */
+    public ChargeSystem(ChargePath path, List<AirWaySpec> airWays) {
         this.path = path;
         this.cores = path.cores().stream().map(slot -> new CooledCore(slot, path.ambient())).toList();
+        this.air = new AirSide(airWays, cores, path.ambient());
     }
 
     public ChargePath path() {
@@ -35,6 +36,10 @@ public final class ChargeSystem {
 
     List<CooledCore> cores() {
         return cores;
+    }
+
+    AirSide air() {
+        return air;
     }
 
     /** What a core last saw while the path was solved. */
@@ -52,38 +57,64 @@ public final class ChargeSystem {
     /** @param withPrices whether each piece's price is looked for too, which takes as many solutions as there are pieces */
     public SteadyResult steady(OperatingPoint point, boolean withPrices) {
         ChargePathSolver solver = new ChargePathSolver(path);
-        Seen[] seen = new Seen[cores.size()];
-        double[] waterIn = new double[cores.size()];
-        for (int k = 0; k < seen.length; k++) {
+        int n = cores.size();
+        Seen[] seen = new Seen[n];
+        double[] waterIn = new double[n];
+        double[] heat = new double[n];
+        for (int k = 0; k < n; k++) {
             seen[k] = new Seen();
             waterIn[k] = path.ambient().temperature() + 10;
         }
+        List<AirFlow> flows = air.flows(point.roadSpeed());
+        AirMeeting[] met = air.meet(flows, point.roadSpeed(), heat);
         for (int round = 0; ; round++) {
             List<ColdStream> cold = new ArrayList<>();
             List<SteadyCooling> cooling = new ArrayList<>();
-            for (int k = 0; k < seen.length; k++) {
-                cold.add(cores.get(k).coldStream(point.roadSpeed(), waterIn[k]));
+            for (int k = 0; k < n; k++) {
+                cold.add(cores.get(k).steadyStream(met[k], waterIn[k], point, heat[k], path.ambient().temperature()));
                 cooling.add(new SteadyCooling(cores.get(k).cooler(), cold.get(k)));
             }
-            PathResult result = solver.solve(point, (core, air, flow, inlet) -> {
+            PathResult result = solver.solve(point, (core, gas, flow, inlet) -> {
                 seen[core].flow = flow;
                 seen[core].in = inlet;
-                seen[core].out = cooling.get(core).outletTemperature(air, flow, inlet);
+                seen[core].out = cooling.get(core).outletTemperature(gas, flow, inlet);
                 return seen[core].out;
             });
             List<CoreResult> results = new ArrayList<>();
             double moved = 0;
-            for (int k = 0; k < seen.length; k++) {
-                CooledCore core = cores.get(k);
-                CoreResult r = core.result(seen[k].flow, seen[k].in, seen[k].out, result.manifoldPressure(), cold.get(k), point.roadSpeed());
+            for (int k = 0; k < n; k++) {
+                CoreResult r = cores.get(k).result(seen[k].flow, seen[k].in, seen[k].out, result.manifoldPressure(), cold.get(k), met[k]);
                 results.add(r);
-                moved = core.hasLoop() ? Math.max(moved, Math.abs(r.coldIn() - waterIn[k])) : moved;
+                moved = cores.get(k).hasLoop() ? Math.max(moved, Math.abs(r.coldIn() - waterIn[k])) : moved;
                 waterIn[k] = r.coldIn();
+                heat[k] = r.heat();
+            }
+            AirMeeting[] next = air.meet(flows, point.roadSpeed(), toAir(results, met, point));
+            for (int k = 0; k < n; k++) {
+                moved = Math.max(moved, Math.abs(next[k].inlet() - met[k].inlet()));
             }
             if (moved < 1e-4 || round > MOST_ROUNDS) {
                 List<Price> prices = withPrices ? solver.prices() : List.of();
-                return new SteadyResult(result, results, prices);
+                return new SteadyResult(result, results, prices, SteadyCold.loops(cores, results, met, point, path.ambient()),
+                        SteadyCold.ways(air, flows, toAir(results, met, point), point));
+            }
+            met = next;
+        }
+    }
+
+    /** W that each core gives to the air at its face, or its radiator does. */
+    private double[] toAir(List<CoreResult> results, AirMeeting[] met, OperatingPoint point) {
+        double[] given = new double[results.size()];
+        for (int k = 0; k < given.length; k++) {
+            CoreResult r = results.get(k);
+            CooledCore core = cores.get(k);
+            if (core.hasRadiator()) {
+                ColdStream water = core.streamAt(met[k], r.coldIn(), point.speed());
+                given[k] = core.radiatorPerKelvin(met[k], water, r.coldIn()) * (r.coldOut() - met[k].inlet());
+            } else {
+                given[k] = core.hasLoop() ? 0 : r.heat();
             }
         }
+        return given;
     }
 }

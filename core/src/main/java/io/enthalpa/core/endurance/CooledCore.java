@@ -3,26 +3,52 @@ package io.enthalpa.core.endurance;
 import io.enthalpa.core.chargepath.Ambient;
 import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.CoreSlot;
+import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.chargepath.SteadyCooling;
 import io.enthalpa.core.chargepath.SteadyCooling.ColdStream;
+import io.enthalpa.core.coolingair.AirWay;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.exchanger.ChargeCooler;
 import io.enthalpa.core.exchanger.Condensate;
+import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.HeatTransfer;
-import io.enthalpa.core.exchanger.RatedExchanger;
-import io.enthalpa.core.fluid.Water;
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.waterloop.ChillerSpec;
+import io.enthalpa.core.waterloop.IceSpec;
+import io.enthalpa.core.waterloop.LoopHydraulics;
+import io.enthalpa.core.waterloop.LoopSinks;
+import io.enthalpa.core.waterloop.Radiator;
+import io.enthalpa.core.waterloop.TankSpec;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
 
 /** A core of the path together with what cools it. */
 final class CooledCore {
+    /** The flow is found anew when the water has changed by more than this, K, or the engine's speed by so much of it. */
+    private static final double SAME_WATER = 1;
+    private static final double SAME_SPEED = 0.01;
     private final CoreSlot slot;
     private final Ambient ambient;
-    private final RatedExchanger radiator;
+    private final WaterLoopSpec loop;
+    private final Radiator radiator;
+    private final LoopHydraulics hydraulics;
+    private double solvedAt = Double.NaN;
+    private double solvedSpeed = Double.NaN;
+    private double solvedFlow;
 
     CooledCore(CoreSlot slot, Ambient ambient) {
         this.slot = slot;
         this.ambient = ambient;
-        this.radiator = slot.element().cooling() instanceof CoolingSide.Water water ? water.loop().radiator().exchanger() : null;
+        this.loop = slot.element().cooling() instanceof CoolingSide.Water water ? water.loop() : null;
+        this.radiator = loop != null && loop.radiator().isPresent() ? radiator(slot, loop) : null;
+        this.hydraulics = loop == null ? null : new LoopHydraulics(loop, slot.cooler(), radiator);
+    }
+
+    private static Radiator radiator(CoreSlot slot, WaterLoopSpec loop) {
+        try {
+            return Radiator.of(loop.radiator().orElseThrow(), loop.coolant());
+        } catch (EnthalpaFault fault) {
+            throw fault.field().contains(" ") ? fault : fault.at(slot.pointer() + "/water/radiator/" + fault.field(), fault.label());
+        }
     }
 
     CoreSlot slot() {
@@ -34,37 +60,103 @@ final class CooledCore {
     }
 
     boolean hasLoop() {
+        return loop != null;
+    }
+
+    boolean hasRadiator() {
         return radiator != null;
     }
 
     WaterLoopSpec loop() {
-        return ((CoolingSide.Water) slot.element().cooling()).loop();
+        return loop;
     }
 
-    /**
-     * @param roadSpeed m/s
-     * @param waterIn   K of the water at the core, for its density and heat capacity; ignored without a loop
-     */
-    ColdStream coldStream(double roadSpeed, double waterIn) {
-        double sink = ambient.temperature();
-        if (!hasLoop()) {
-            double flow = face().flow(roadSpeed, cooler().spec().size().face(), ambient.air(), ambient.pressure(), sink);
-            return new ColdStream(flow, flow * ambient.air().heatCapacity(sink), sink, 0);
+    Radiator radiator() {
+        return radiator;
+    }
+
+    LoopHydraulics hydraulics() {
+        return hydraulics;
+    }
+
+    /** What stands in a way of the cooling air: the core, or the radiator of its loop. */
+    AirWay.Member airMember() {
+        return hasLoop() ? new AirWay.Member(radiator.size(), radiator::airLoss) : new AirWay.Member(cooler().spec().size(), cooler()::airLoss);
+    }
+
+    /** The air by a measured share of road speed, for what stands in no way. */
+    AirMeeting ownAir(double roadSpeed) {
+        FaceAirSpec face = slot.element().cooling() instanceof CoolingSide.Air air ? air.face()
+                : loop.radiator().isPresent() ? loop.radiator().get().air() : null;
+        if (face == null) {
+            return new AirMeeting(0, ambient.temperature(), 0);
         }
-        double flow = loop().flow() * Water.density(waterIn);
-        double rate = flow * Water.heatCapacity(waterIn);
-        return new ColdStream(flow, rate, sink, 1 / radiatorConductance(flow, rate, roadSpeed) - 1 / rate);
+        CoreSize size = hasLoop() ? radiator.size() : cooler().spec().size();
+        return new AirMeeting(face.flow(roadSpeed, size.face(), ambient.air(), ambient.pressure(), ambient.temperature()), ambient.temperature(),
+                face.faceSpeed(roadSpeed));
     }
 
-    /** @return W the radiator moves for each kelvin between its water and its air inlet */
-    private double radiatorConductance(double waterFlow, double waterRate, double roadSpeed) {
-        double air = face().flow(roadSpeed, radiator.size().face(), ambient.air(), ambient.pressure(), ambient.temperature());
-        return radiator.transfer(waterFlow, waterRate, air, air * ambient.air().heatCapacity(ambient.temperature())).conductancePerKelvin();
+    /** @return m3/s, found anew when water or engine speed have moved */
+    double waterFlow(double water, double engineSpeed) {
+        if (!(Math.abs(water - solvedAt) < SAME_WATER && Math.abs(engineSpeed - solvedSpeed) <= SAME_SPEED * solvedSpeed)) {
+            solvedAt = water;
+            solvedSpeed = engineSpeed;
+            solvedFlow = hydraulics.flow(water, engineSpeed);
+        }
+        return solvedFlow;
     }
 
-    /** @return the air at the face that meets outside air: the core's, or the radiator's */
-    private FaceAirSpec face() {
-        return slot.element().cooling() instanceof CoolingSide.Air air ? air.face() : loop().radiator().air();
+    /** @return K of the loop's water before anything has run; the duty's soak where the tank does not say */
+    double startWater(double soaked) {
+        if (loop.isOpen()) {
+            return loop.raw().orElseThrow().temperature();
+        }
+        TankSpec tank = loop.tank().orElse(TankSpec.PLAIN);
+        return tank.start().orElse(tank.ice().mass() > 0 ? IceSpec.MELTING : soaked);
+    }
+
+    /** The stream in the core, air or water, while the water stands at a temperature. Its sink is the air for an air core only. */
+    ColdStream streamAt(AirMeeting met, double water, double engineSpeed) {
+        if (!hasLoop()) {
+            return new ColdStream(met.flow(), met.flow() * ambient.air().heatCapacity(met.inlet()), met.inlet(), 0);
+        }
+        double flow = waterFlow(water, engineSpeed) * loop.coolant().density(water);
+        return new ColdStream(flow, flow * loop.coolant().heatCapacity(water), water, 0);
+    }
+
+    /** @return W the radiator moves for each kelvin between its water and its air inlet; 0 without one */
+    double radiatorPerKelvin(AirMeeting met, ColdStream water, double waterT) {
+        return radiator == null || met.flow() <= 0 ? 0
+                : radiator.transfer(water.flow(), water.capacityRate(), waterT, met.flow(), met.flow() * ambient.air().heatCapacity(met.inlet()), met.inlet())
+                .conductancePerKelvin();
+    }
+
+    /** @param iceLeft kg */
+    LoopSinks sinks(AirMeeting met, ColdStream stream, double water, double boost, double iceLeft) {
+        double perKelvin = radiatorPerKelvin(met, stream, water);
+        LoopSinks sinks = perKelvin > 0 ? LoopSinks.radiator(perKelvin, met.inlet()) : LoopSinks.NONE;
+        if (loop.chiller().isPresent() && loop.chiller().get().worksAt(boost)) {
+            ChillerSpec chiller = loop.chiller().get();
+            sinks = sinks.and(chiller.slope(ambient.temperature()), chiller.zeroAt());
+        }
+        return loop.tank().isPresent() ? sinks.and(loop.tank().get().ice().conductance(iceLeft), IceSpec.MELTING) : sinks;
+    }
+
+    /** The stream of a core held steady: what the loop's sinks take is a resistance behind it. */
+    ColdStream steadyStream(AirMeeting met, double water, OperatingPoint point, double heat, double soaked) {
+        ColdStream stream = streamAt(met, water, point.speed());
+        if (!hasLoop()) {
+            return stream;
+        }
+        double ice = loop.tank().map(t -> t.ice().mass()).orElse(0.0);
+        LoopSinks sinks = loop.isOpen() ? LoopSinks.NONE : sinks(met, stream, water, point.boost(), ice);
+        if (sinks.conductance() <= 0) {
+            return new ColdStream(stream.flow(), stream.capacityRate(), startWater(soaked), 0);
+        }
+        ColdStream whole = new ColdStream(stream.flow(), stream.capacityRate(), sinks.level(), sinks.resistance(stream.capacityRate()));
+        boolean chilled = loop.chiller().isPresent() && loop.chiller().get().worksAt(point.boost());
+        return chilled && whole.inletAt(heat) < loop.chiller().get().coldest()
+                ? new ColdStream(stream.flow(), stream.capacityRate(), loop.chiller().get().coldest(), 0) : whole;
     }
 
     /**
@@ -73,20 +165,21 @@ final class CooledCore {
      * @param out      K of charge
      * @param pressure Pa absolute of charge, mean in the core
      */
-    CoreResult result(double flow, double in, double out, double pressure, ColdStream cold, double roadSpeed) {
+    CoreResult result(double flow, double in, double out, double pressure, ColdStream cold, AirMeeting met) {
         double heat = flow * (ambient.air().enthalpy(in) - ambient.air().enthalpy(out));
         HeatTransfer transfer = new SteadyCooling(cooler(), cold).transfer(ambient.air(), flow, in, out);
         double coldIn = cold.inletAt(heat);
         double coldOut = coldIn + heat / cold.capacityRate();
-        return new CoreResult(slot, flow, in, out, transfer, heat, cold.flow(), coldIn, coldOut, face().faceSpeed(roadSpeed),
-                (in - out) / Math.max(in - cold.sinkTemperature(), 1e-9),
+        double towards = Math.min(cold.sinkTemperature(), ambient.temperature());
+        return new CoreResult(slot, flow, in, out, transfer, heat, cold.flow(), coldIn, coldOut, met.speed(), (in - out) / Math.max(in - towards, 1e-9),
                 ResistanceShares.of(transfer, heat / Math.max(in - out, 1e-9), cold),
                 Condensate.of(ambient.air(), flow, pressure, in, out, coldIn, coldOut, transfer.conductances()));
     }
 
     /** What limits the core at a moment of a run, K of charge and kg/s. */
-    ResistanceShares sharesAt(double flow, double in, double out, double roadSpeed, double coldIn) {
-        ColdStream cold = coldStream(roadSpeed, coldIn);
+    ResistanceShares sharesAt(double flow, double in, double out, AirMeeting met, OperatingPoint point, double coldIn) {
+        double heat = flow * ambient.air().heatCapacity((in + out) / 2) * (in - out);
+        ColdStream cold = hasLoop() ? steadyStream(met, coldIn, point, heat, coldIn) : streamAt(met, coldIn, point.speed());
         HeatTransfer transfer = new SteadyCooling(cooler(), cold).transfer(ambient.air(), flow, in, out);
         return ResistanceShares.of(transfer, flow * ambient.air().heatCapacity((in + out) / 2), cold);
     }

@@ -1,9 +1,10 @@
 package io.enthalpa.core.endurance;
 
+import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.chargepath.SteadyCooling.ColdStream;
 import io.enthalpa.core.exchanger.Conductances;
 import io.enthalpa.core.fluid.HumidAir;
-import io.enthalpa.core.fluid.Water;
+import io.enthalpa.core.waterloop.ChillerSpec;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -18,7 +19,10 @@ final class CorePlant {
     private final double[] out;
     private final double[] flow;
     private final double[] coldIn;
-    private double water;
+    private final WaterSide water;
+    private final double[] iceLeft;
+    /** W given to the air at the core's face or its radiator, last step. */
+    private double toAir;
     /** What the path's solution asked last. */
     private double seenFlow;
     private double seenIn;
@@ -31,7 +35,8 @@ final class CorePlant {
         this.air = air;
         this.outside = outside;
         this.field = MetalField.of(core.cooler().spec().arrangement(), core.cooler().heatCapacity(), start);
-        this.water = start;
+        this.water = core.hasLoop() ? new WaterSide(core.loop(), core.startWater(start), outside) : null;
+        iceLeft = new double[steps];
         this.charge = start;
         in = new double[steps];
         out = new double[steps];
@@ -56,7 +61,18 @@ final class CorePlant {
     }
 
     double stored() {
-        return field.stored() + (core.hasLoop() ? waterHeatCapacity() * water : 0);
+        return field.stored() + (water == null ? 0 : water.stored());
+    }
+
+    double toAir() {
+        return toAir;
+    }
+
+    /** Another run begins. */
+    void newRun() {
+        if (water != null) {
+            rejected += water.refill();
+        }
     }
 
     double taken() {
@@ -68,49 +84,45 @@ final class CorePlant {
     }
 
     CoreTrace trace() {
-        return new CoreTrace(core.slot().element().name(), in, out, flow, coldIn, List.copyOf(frames));
-    }
-
-    /** J/K of the loop's water; taken at the loop's mean working temperature so that it stays one number through a run. */
-    private double waterHeatCapacity() {
-        double at = outside + 15;
-        return core.loop().volume() * Water.density(at) * Water.heatCapacity(at);
+        return new CoreTrace(core.slot().element().name(), in, out, flow, coldIn, iceLeft, List.copyOf(frames));
     }
 
     /** Moves metal and water on by one step; a standing charge neither brings nor takes heat. */
-    void advance(int i, double dt, boolean running, double roadSpeed) {
+    void advance(int i, double dt, boolean running, AirMeeting met, OperatingPoint point) {
         double m = running ? seenFlow : 0;
         double inlet = running ? seenIn : charge;
-        double coldInlet = core.hasLoop() ? water : outside;
-        ColdStream cold = core.coldStream(roadSpeed, water);
-        Conductances films = core.cooler().model().conductances(Math.max(m, 1e-6), (inlet + charge) / 2, cold.flow(), coldInlet);
+        double coldInlet = water != null ? water.out() : met.inlet();
+        ColdStream cold = core.streamAt(met, coldInlet, point.speed());
+        Conductances films = core.cooler().conductances(Math.max(m, 1e-6), (inlet + charge) / 2, Math.max(cold.flow(), 1e-6), coldInlet);
         double rate = m * air.heatCapacity((inlet + charge) / 2);
-        field.step(dt, rate, inlet, films.hotToMetal(), cold.capacityRate(), coldInlet, films.metalToCold());
+        field.step(dt, rate, inlet, films.hotToMetal(), Math.max(cold.capacityRate(), 1e-3), coldInlet, films.metalToCold());
         charge = m > 0 ? field.hotOut() : field.stored() / core.cooler().heatCapacity();
         if (m > 0) {
             taken += m * (air.enthalpy(inlet) - air.enthalpy(charge)) * dt;
         }
-        if (core.hasLoop()) {
-            relaxWater(dt, field.heatOut() / dt, cold);
+        if (water != null) {
+            advanceWater(dt, running, field.heatOut() / dt, met, cold, point);
         } else {
             rejected += field.heatOut();
+            toAir = field.heatOut() / dt;
         }
         in[i] = inlet;
         out[i] = charge;
         flow[i] = m;
         coldIn[i] = coldInlet;
+        iceLeft[i] = water == null ? 0 : water.ice();
     }
 
-    /**
-     * The mixed water over a step under constant heat from the core: {@code C dT/dt = q (1 - G / Cw) - G (T - T_air)},
-     * solved exactly. What the water did not keep, the radiator gave away.
-     */
-    private void relaxWater(double dt, double heat, ColdStream cold) {
-        double capacity = waterHeatCapacity();
-        double limit = outside + heat * cold.resistanceToSink();
-        double radiator = 1 / (cold.resistanceToSink() + 1 / cold.capacityRate());
-        double before = water;
-        water = limit + (water - limit) * Math.exp(-radiator * dt / capacity);
-        rejected += heat * dt - capacity * (water - before);
+    /** What the water did not keep, radiator, chiller and overboard took. */
+    private void advanceWater(double dt, boolean running, double heat, AirMeeting met, ColdStream cold, OperatingPoint point) {
+        double perKelvin = core.radiatorPerKelvin(met, cold, water.out());
+        ChillerSpec chiller = core.loop().chiller().orElse(null);
+        boolean chills = chiller != null && chiller.worksAt(running ? point.boost() : 0) && (running || chiller.whileWaiting());
+        double before = water.stored();
+        double at = water.out();
+        water.advance(dt, heat, cold.capacityRate(), perKelvin, met.inlet(), chills ? chiller.slope(outside) : 0, chills ? chiller.zeroAt() : 0,
+                chills ? chiller.coldest() : 0);
+        rejected += heat * dt - (water.stored() - before);
+        toAir = perKelvin * (at + heat / cold.capacityRate() - met.inlet());
     }
 }

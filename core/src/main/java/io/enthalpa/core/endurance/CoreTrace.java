@@ -10,9 +10,10 @@ import java.util.List;
  * @param out    K of charge behind it
  * @param flow   kg/s of charge through it
  * @param coldIn K of the cold stream at it: outside air, or the water
+ * @param ice    kg left in its tank
  * @param frames pictures of the metal, evenly spread over the steps
  */
-public record CoreTrace(String name, double[] in, double[] out, double[] flow, double[] coldIn, List<Frame> frames) {
+public record CoreTrace(String name, double[] in, double[] out, double[] flow, double[] coldIn, double[] ice, List<Frame> frames) {
     /**
      * The metal at a moment.
      *

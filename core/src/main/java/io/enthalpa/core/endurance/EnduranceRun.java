@@ -23,7 +23,7 @@ public final class EnduranceRun {
             .formula("C dT/dt = g (Th - T) - c (T - Tc) in each cell, g and c what the streams can carry to it")
             .source(Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., transient response"),
                     Citation.commonPractice("the run's steady end is checked against the steady solver within 1 %, its steps against an adaptive integrator within 0.2 K"))
-            .leavesOut("Bay heat, pipe walls, sensor lag, hose delay, ice, chillers, spread of the inputs.");
+            .leavesOut("Bay heat, pipe walls, sensor lag, hose delay, spread of the inputs.");
     private static final int FRAMES = 60;
     private static final double SHORTEST_STEP = 0.05;
     private static final double LONGEST_STEP = 0.5;
@@ -36,6 +36,7 @@ public final class EnduranceRun {
     private final ChargePath path;
     private final Ambient ambient;
     private final ChargePathSolver solver;
+    private final AirSide air;
     private final List<CorePlant> plants = new ArrayList<>();
     /** The cores behind which no other follows: one, or one in each leg. */
     private final List<CorePlant> lastOnes = new ArrayList<>();
@@ -45,6 +46,7 @@ public final class EnduranceRun {
         this.path = system.path();
         this.ambient = path.ambient();
         this.solver = new ChargePathSolver(path);
+        this.air = system.air();
         this.duration = steps(duty, step);
         double start = ambient.temperature() + duty.startAbove();
         for (CooledCore core : system.cores()) {
@@ -118,6 +120,8 @@ public final class EnduranceRun {
         Moment last = null;
         double now = 0;
         double used = 0;
+        boolean ran = true;
+        double[] toAir = new double[plants.size()];
         for (int i = 0; i < n; i++) {
             double dt = duration[i];
             boolean running = cursor.moveTo(now + dt / 2) && cursor.speed() > STANDING;
@@ -143,8 +147,16 @@ public final class EnduranceRun {
             limited[i] = running && solver.blowerLimited();
             used += running ? solver.sprayFlow() * dt : 0;
             sprayed[i] = used;
-            for (CorePlant plant : plants) {
-                plant.advance(i, dt, running, cursor.roadSpeed());
+            OperatingPoint point = new OperatingPoint(running ? cursor.speed() : 0, cursor.boost(), cursor.roadSpeed());
+            AirMeeting[] met = air.meet(air.flowsNear(cursor.roadSpeed()), cursor.roadSpeed(), toAir);
+            boolean begins = running && !ran;
+            ran = running;
+            for (int k = 0; k < met.length; k++) {
+                if (begins) {
+                    plants.get(k).newRun();
+                }
+                plants.get(k).advance(i, dt, running, met[k], point);
+                toAir[k] = plants.get(k).toAir();
             }
             intake[i] = intake(running, last);
         }

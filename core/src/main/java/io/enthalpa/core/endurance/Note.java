@@ -77,6 +77,44 @@ public record Note(Kind kind, String pointer, double value, double limit) {
         BELOW_MAP,
         /** Above the fastest measured line. */
         ABOVE_MAP,
+        /** A hose, fitting or core of a water loop is laminar; value is the Reynolds number. */
+        LOOP_LAMINAR,
+        /** One piece takes more than 30 % of the pump's head; value is its share. */
+        LOOP_STRANGLED,
+        /** Water faster than 3 m/s; value m/s. */
+        LOOP_FAST,
+        /** The pump works beyond the last point of its curve; value m3/s. */
+        PUMP_BEYOND_CURVE,
+        /** The pump moves next to nothing; value m3/s. */
+        PUMP_STALLED,
+        /** Water ports on the middle of a tank, at one end, or with a boss before the tubes; value is the share of the core that is washed. */
+        PORTS_WASH_PART,
+        /** A core fed from the top never fills. */
+        FED_FROM_TOP,
+        /** A piece stands above the header's cap; value m. */
+        LOOP_HIGH_SPOT,
+        /** A closed loop without a tank: nothing takes air and expansion. */
+        LOOP_WITHOUT_TANK,
+        /** Outside air is below the coolant's freezing point; value and limit K. */
+        COOLANT_FREEZES,
+        /** The ice is gone after this long at full load; value s. */
+        ICE_LASTS,
+        /** The boost cuts the compressor out at full load; value and limit Pa. */
+        CHILLER_CUT_OUT,
+        /** Nothing takes the heat for good at full load; value K/s that the water warms. */
+        LOOP_WARMS,
+        /** Hoses and core are colder than the outside dew point; value and limit K. */
+        SWEATS,
+        /** Less of the opening is free than half; value is the free share. */
+        OPENING_WALLED,
+        /** More than a quarter of the air goes round the stack; value is the share. */
+        AIR_BYPASS,
+        /** The fan blows against the road wind. */
+        FAN_AGAINST,
+        /** The exit takes more pressure than the stack. Value and limit Pa. */
+        EXIT_STRANGLES,
+        /** Air reaches a core or radiator warmed by what stands before it; value K. */
+        AIR_PREHEATED,
         /** Speed-density and the power asked for disagree by more than 15 %; value is power's flow over speed-density's, less one. */
         AIR_DEMANDS_DISAGREE
     }
@@ -93,6 +131,7 @@ public record Note(Kind kind, String pointer, double value, double limit) {
         for (CoreResult core : result.cores()) {
             core(notes, core);
         }
+        ColdNotes.about(notes, result, system.path().ambient());
         return notes;
     }
 

@@ -1,5 +1,7 @@
 package io.enthalpa.core.endurance;
 
+import io.enthalpa.core.chargepath.OperatingPoint;
+
 /**
  * What a run says, in numbers; the sentence is made at the edge in the reader's units.
  *
@@ -82,6 +84,9 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
             return null;
         }
         CooledCore cooled = system.cores().get(system.cores().size() - 1);
-        return cooled.sharesAt(core.flow()[i], core.in()[i], core.out()[i], trace.roadSpeed()[i], core.coldIn()[i]);
+        OperatingPoint point = new OperatingPoint(trace.speed()[i], trace.boost()[i], trace.roadSpeed()[i]);
+        double[] unknown = new double[system.cores().size()];
+        AirMeeting met = system.air().meet(system.air().flowsNear(point.roadSpeed()), point.roadSpeed(), unknown)[unknown.length - 1];
+        return cooled.sharesAt(core.flow()[i], core.in()[i], core.out()[i], met, point, core.coldIn()[i]);
     }
 }

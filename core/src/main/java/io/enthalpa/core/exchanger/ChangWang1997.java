@@ -31,7 +31,7 @@ public final class ChangWang1997 {
      * @param wall     m from one fin layer to the next: tube or plate with the other stream's layer
      * @param massFlux kg/(m2 s) in the free section
      */
-    static FinFlow flow(FinSpec fin, double depth, double wall, double massFlux, Transport fluid) {
+    public static FinFlow flow(FinSpec fin, double depth, double wall, double massFlux, Transport fluid) {
         double lp = fin.interval();
         double degrees = Math.toDegrees(fin.louvreAngle());
         double re = Math.max(massFlux * lp / fluid.viscosity(), 2);

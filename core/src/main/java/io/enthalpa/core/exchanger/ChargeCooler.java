@@ -1,16 +1,34 @@
 package io.enthalpa.core.exchanger;
 
+import io.enthalpa.core.fluid.GlycolWater;
+import io.enthalpa.core.fluid.HumidAir;
+
 /** A charge cooler ready to compute with: {@link CoreSpec} with its model worked out. */
 public final class ChargeCooler {
     /** Specific heat of aluminium near 350 K, J/(kg K); Incropera &amp; DeWitt table A.1, from memory. */
     public static final double ALUMINIUM_HEAT_CAPACITY = 910;
+    private static final double SEA_LEVEL = 101325;
+    private static final double AIR_TEMPERATURE = 300;
     private final CoreSpec spec;
     private final CoreModel model;
+    private final double washed;
 
+    /** A core that air cools, or pure water that reaches all of it. */
     public ChargeCooler(CoreSpec spec) {
+        this(spec, GlycolWater.WATER, 1, 0);
+    }
+
+    /**
+     * @param coolant on the cold side of a water-cooled core
+     * @param washed  share of the core that its coolant reaches, above 0 to 1
+     * @param growth  m2 K/W of fouling on the cold side beyond what the core's own description counts
+     */
+    public ChargeCooler(CoreSpec spec, GlycolWater coolant, double washed, double growth) {
         this.spec = spec;
+        this.washed = washed;
         spec.tanks().checkedFor(spec.size());
-        this.model = spec.basis() instanceof RatingCard card ? new RatedCore(spec, card) : new FinnedCore(spec, (FinnedBlock) spec.basis());
+        this.model = spec.basis() instanceof RatingCard card ? new RatedCore(spec, card, coolant, growth)
+                : new FinnedCore(spec, ((FinnedBlock) spec.basis()).fouledBy(growth), coolant);
     }
 
     public CoreSpec spec() {
@@ -31,7 +49,28 @@ public final class ChargeCooler {
      * @return effectiveness, and the heat moved for each kelvin between the inlets
      */
     public HeatTransfer transfer(double hotFlow, double hotRate, double hotT, double coldFlow, double coldRate, double coldT) {
-        return HeatTransfer.of(model.conductances(hotFlow, hotT, coldFlow, coldT), spec.arrangement(), hotRate, coldRate);
+        return HeatTransfer.of(conductances(hotFlow, hotT, coldFlow, coldT), spec.arrangement(), hotRate, coldRate);
+    }
+
+    /** @return the model's conductances, of the share that the coolant reaches */
+    public Conductances conductances(double hotFlow, double hotT, double coldFlow, double coldT) {
+        Conductances all = model.conductances(hotFlow, hotT, coldFlow, coldT);
+        return washed == 1 ? all : new Conductances(all.hot() * washed, all.wall() * washed, all.cold() * washed);
+    }
+
+    /** @param flow kg/s of water @param t K @return Pa between the water ports */
+    public double waterLoss(double flow, double t) {
+        return model.coldLoss(flow, t);
+    }
+
+    /** @param velocity m/s at the face @return Pa, air at sea level */
+    public double airLoss(double velocity) {
+        return model.coldLoss(velocity * spec.size().face() * HumidAir.DRY.density(SEA_LEVEL, AIR_TEMPERATURE), AIR_TEMPERATURE);
+    }
+
+    /** @return Reynolds number of the water between the fins; 0 where a card does not tell */
+    public double waterReynolds(double flow, double t) {
+        return model instanceof FinnedCore finned ? finned.coldFlow(flow, t).reynolds() : 0;
     }
 
     /** @return J/K of the metal */

@@ -27,7 +27,7 @@ public final class CoreLoss {
      * @param lengths     passage length over hydraulic diameter
      * @return Pa
      */
-    static double of(double massFlux, double densityIn, double densityOut, double openShare, double friction, double lengths) {
+    public static double of(double massFlux, double densityIn, double densityOut, double openShare, double friction, double lengths) {
         double ratio = densityIn / densityOut;
         double mean = 2 * densityIn / (densityIn + densityOut);
         double closed = 1 - openShare * openShare;

@@ -20,6 +20,13 @@ public sealed interface CoreModel permits RatedCore, FinnedCore {
      */
     double loss(double flow, double densityIn, double densityOut, double meanT);
 
+    /**
+     * @param flow kg/s of coolant
+     * @param t    K, mean
+     * @return Pa that it loses in the block; air at sea level
+     */
+    double coldLoss(double flow, double t);
+
     /** @return kg, block and tanks */
     double metalMass();
 

@@ -52,6 +52,11 @@ public record FinnedBlock(Construction construction, Coolant coolant, FinSpec ch
         return layers;
     }
 
+    /** @param growth m2 K/W @return the same block with so much more on its cold side */
+    FinnedBlock fouledBy(double growth) {
+        return growth == 0 ? this : new FinnedBlock(construction, coolant, charge, cold, plate, bar, conductivity, chargeFouling, coldFouling + growth);
+    }
+
     private static String mm(double m) {
         return "%.1f mm".formatted(m * 1000);
     }

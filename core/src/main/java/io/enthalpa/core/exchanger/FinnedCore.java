@@ -1,5 +1,6 @@
 package io.enthalpa.core.exchanger;
 
+import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.fluid.Transport;
 import io.enthalpa.core.source.Citation;
@@ -17,6 +18,7 @@ public final class FinnedCore implements CoreModel {
     private static final double TANK_WALL = 3e-3;
     private final CoreSpec spec;
     private final FinnedBlock block;
+    private final GlycolWater coolant;
     private final int layers;
     private final int passes;
     private final double chargeWidth;
@@ -29,8 +31,9 @@ public final class FinnedCore implements CoreModel {
     private final double coldSection;
     private final double plateArea;
 
-    FinnedCore(CoreSpec spec, FinnedBlock block) {
+    FinnedCore(CoreSpec spec, FinnedBlock block, GlycolWater coolant) {
         this.spec = spec;
+        this.coolant = coolant;
         this.block = block;
         CoreSize size = spec.size();
         layers = block.layers(size);
@@ -56,7 +59,7 @@ public final class FinnedCore implements CoreModel {
 
     /** @param flow kg/s @param t K, mean @return what the coolant does between its fins */
     public FinFlow coldFlow(double flow, double t) {
-        Transport fluid = block.coolant() == Coolant.AIR ? Transport.ofAir(HumidAir.DRY, PRESSURE_OF_PROPERTIES / 2, t) : Transport.ofWater(t);
+        Transport fluid = block.coolant() == Coolant.AIR ? Transport.ofAir(HumidAir.DRY, PRESSURE_OF_PROPERTIES / 2, t) : coolant.transport(t);
         return fins(block.cold(), coldLength, block.charge().gap() + 2 * block.plate(), flow / coldSection, fluid);
     }
 
@@ -110,10 +113,10 @@ public final class FinnedCore implements CoreModel {
         return loss + port * port / 2 * (tanks.inletK() / densityIn + tanks.outletK() / densityOut);
     }
 
-    /** @param flow kg/s of coolant @param t K, mean @return Pa that it loses in the block; air at sea level */
-    public double coldLossNear(double flow, double t) {
+    @Override
+    public double coldLoss(double flow, double t) {
         FinFlow cold = coldFlow(flow, t);
-        double density = block.coolant() == Coolant.AIR ? HumidAir.DRY.density(PRESSURE_OF_PROPERTIES / 2, t) : Transport.ofWater(t).density();
+        double density = block.coolant() == Coolant.AIR ? HumidAir.DRY.density(PRESSURE_OF_PROPERTIES / 2, t) : coolant.density(t);
         double open = block.cold().openShare() * block.cold().gap() / block.step();
         return CoreLoss.of(flow / coldSection, density, density, open, cold.friction(), coldLength / block.cold().hydraulicDiameter());
     }

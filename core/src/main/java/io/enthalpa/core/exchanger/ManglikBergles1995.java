@@ -23,7 +23,7 @@ public final class ManglikBergles1995 {
     }
 
     /** @param massFlux kg/(m2 s) in the free section */
-    static FinFlow flow(FinSpec fin, double massFlux, Transport fluid) {
+    public static FinFlow flow(FinSpec fin, double massFlux, Transport fluid) {
         double s = fin.passageWidth();
         double a = s / fin.passageHeight();
         double d = fin.thickness() / fin.interval();

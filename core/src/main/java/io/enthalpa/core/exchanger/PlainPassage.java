@@ -53,7 +53,7 @@ public final class PlainPassage {
      * @param length   m along the stream
      * @param massFlux kg/(m2 s)
      */
-    static FinFlow flow(double width, double height, double length, double massFlux, Transport fluid) {
+    public static FinFlow flow(double width, double height, double length, double massFlux, Transport fluid) {
         double diameter = 2 * width * height / (width + height);
         double aspect = Math.min(width, height) / Math.max(width, height);
         double re = Math.max(massFlux * diameter / fluid.viscosity(), 1e-6);

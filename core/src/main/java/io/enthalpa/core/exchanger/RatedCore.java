@@ -1,6 +1,7 @@
 package io.enthalpa.core.exchanger;
 
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.fluid.Water;
 import io.enthalpa.core.source.Method;
@@ -18,14 +19,24 @@ public final class RatedCore implements CoreModel {
     /** Share of an air-cooled core's volume that holds charge, and of a water-cooled one's (common practice, no source). */
     private static final double CHARGE_SHARE_AIR = 0.35;
     private static final double CHARGE_SHARE_WATER = 0.6;
+    /** Where the card is silent on its coolant's loss: Pa at the card's water flow; Pa for each metre of depth at 1 m/s of air (common practice, no source). */
+    private static final double SILENT_WATER_LOSS = 8000;
+    private static final double SILENT_AIR_LOSS_PER_DEPTH = 150;
+    private static final double AIR_LOSS_EXPONENT = 1.7;
+    /** Wetted surface of a water brick's water side, m2 for each m3 (judgement). */
+    private static final double WATER_AREA_PER_VOLUME = 250;
     private final CoreSpec spec;
     private final RatingCard card;
+    private final GlycolWater coolant;
+    /** K/W that growth on the water side adds. */
+    private final double fouling;
     private final RatedExchanger exchanger;
     private final double referenceLoss;
     private final double lossExponent;
 
-    RatedCore(CoreSpec spec, RatingCard card) {
+    RatedCore(CoreSpec spec, RatingCard card, GlycolWater coolant, double growth) {
         this.spec = spec;
+        this.coolant = coolant;
         this.card = card;
         ScalingLaw law = card.coolant() == Coolant.AIR ? ScalingLaw.chargeToAir(card.chargeShare(), card.wallShare())
                 : ScalingLaw.chargeToWater(card.chargeShare(), card.wallShare());
@@ -34,6 +45,7 @@ public final class RatedCore implements CoreModel {
             points.add(reference(card, spec.arrangement(), i));
         }
         exchanger = new RatedExchanger(points, law, spec.size(), spec.arrangement());
+        fouling = growth / (WATER_AREA_PER_VOLUME * spec.size().volume());
         lossExponent = lossExponent(card.points(), law.lossExponent());
         referenceLoss = card.points().stream().mapToDouble(p -> p.loss() * density(p)
                 / Math.pow(p.chargeFlow() / card.points().get(0).chargeFlow(), lossExponent)).average().orElseThrow();
@@ -73,7 +85,24 @@ public final class RatedCore implements CoreModel {
 
     @Override
     public Conductances conductances(double hotFlow, double hotT, double coldFlow, double coldT) {
-        return exchanger.conductances(hotFlow, coldFlow);
+        Conductances c = exchanger.conductances(hotFlow, coldFlow);
+        if (card.coolant() == Coolant.AIR || coolant.share() == 0 && fouling == 0) {
+            return c;
+        }
+        return new Conductances(c.hot(), 1 / (1 / c.wall() + fouling), c.cold() * coolant.filmFactor(coldT));
+    }
+
+    /** Water: the card's, as flow^1.75 and viscosity^0.25 (Blasius); air: the card's as flow^1.7. Usual figures where the card is silent. */
+    @Override
+    public double coldLoss(double flow, double t) {
+        RatingCard.Point p = card.points().get(0);
+        double ratio = Math.max(exchanger.coldFlowRatio(flow), 0);
+        if (card.coolant() == Coolant.AIR) {
+            double silent = SILENT_AIR_LOSS_PER_DEPTH * card.size().depth() * Math.pow(p.coolantVelocity(), AIR_LOSS_EXPONENT);
+            return card.coolantLoss().orElse(silent) * Math.pow(ratio, AIR_LOSS_EXPONENT) * spec.size().depth() / card.size().depth();
+        }
+        double thicker = coolant.viscosity(t) / Water.viscosity(298.15);
+        return card.coolantLoss().orElse(SILENT_WATER_LOSS) * Math.pow(ratio, 1.75) * Math.pow(thicker, 0.25);
     }
 
     /** That of the card, times passage flow to its exponent, over density, times passage length. */

@@ -1,6 +1,7 @@
 package io.enthalpa.core.exchanger;
 
 import java.util.List;
+import java.util.OptionalDouble;
 
 /**
  * A charge cooler known by measurement.
@@ -12,11 +13,17 @@ import java.util.List;
  * @param chargeShare share of the whole resistance on the charge side at the first point, 0 to 1; with several points found from
  *                    them where they tell
  * @param wallShare   share of wall and fouling at the first point, 0 to 1
+ * @param coolantLoss Pa that the coolant loses at the first point; empty when the card does not say
  */
 public record RatingCard(CoreSize size, double metalMass, Coolant coolant, List<Point> points, double chargeShare,
-                         double wallShare) implements CoreBasis {
+                         double wallShare, OptionalDouble coolantLoss) implements CoreBasis {
     public RatingCard {
         points = List.copyOf(points);
+    }
+
+    /** A card that says nothing of its coolant's loss. */
+    public RatingCard(CoreSize size, double metalMass, Coolant coolant, List<Point> points, double chargeShare, double wallShare) {
+        this(size, metalMass, coolant, points, chargeShare, wallShare, OptionalDouble.empty());
     }
 
     /**

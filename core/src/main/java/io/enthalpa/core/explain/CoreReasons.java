@@ -1,7 +1,6 @@
 package io.enthalpa.core.explain;
 
 import io.enthalpa.core.chargepath.Ambient;
-import io.enthalpa.core.endurance.ChargeSystem;
 import io.enthalpa.core.endurance.CoreResult;
 import io.enthalpa.core.endurance.ResistanceShares;
 import io.enthalpa.core.exchanger.ChangWang1997;
@@ -57,8 +56,6 @@ final class CoreReasons {
         add(Reasons.temperature("charge out", core.out()), Effectiveness.METHOD, Reasons.temperature("charge in", core.in()), Reasons.temperature("coolant in", core.coldIn()),
                 Reasons.flow("charge", core.flow()), Reasons.flow("coolant", core.coldFlow()), Figure.plain("NTU", core.transfer().ntu()),
                 Reasons.share("effectiveness", core.transfer().effectiveness()), power("heat moved", core.heat()));
-        add(Reasons.temperature("coolant in", core.coldIn()), ChargeSystem.LOOP_METHOD, new Figure("outside air at the face", core.faceSpeed(), Quantity.SPEED),
-                Reasons.flow("coolant", core.coldFlow()), Reasons.temperature("coolant out", core.coldOut()));
         ResistanceShares s = core.shares();
         add(Reasons.share("charge side's share", s.charge()), ResistanceShares.METHOD, Reasons.share("wall", s.wall()), Reasons.share("cooling film", s.coldFilm()),
                 Reasons.share("too little coolant", s.coldFlow()), Reasons.share("radiator", s.radiator()));

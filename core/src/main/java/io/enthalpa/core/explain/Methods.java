@@ -4,9 +4,12 @@ import io.enthalpa.core.chargepath.ChargePathSolver;
 import io.enthalpa.core.chargepath.Filling;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.Price;
-import io.enthalpa.core.endurance.ChargeSystem;
+import io.enthalpa.core.coolingair.AirWay;
+import io.enthalpa.core.coolingair.FaceAirSpec;
+import io.enthalpa.core.coolingair.OtherExchanger;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.ResistanceShares;
+import io.enthalpa.core.endurance.WaterSide;
 import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.CompressorMap;
 import io.enthalpa.core.engine.EngineSpec;
@@ -22,11 +25,14 @@ import io.enthalpa.core.exchanger.PlainPassage;
 import io.enthalpa.core.exchanger.RatedCore;
 import io.enthalpa.core.exchanger.TankEffect;
 import io.enthalpa.core.fluid.Atmosphere;
+import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.fluid.Water;
 import io.enthalpa.core.fluid.WaterVapour;
 import io.enthalpa.core.loss.BendLoss;
 import io.enthalpa.core.loss.DiameterChange;
+import io.enthalpa.core.loss.FallingCurve;
+import io.enthalpa.core.loss.FittingLoss;
 import io.enthalpa.core.loss.FrictionFactor;
 import io.enthalpa.core.loss.JointLoss;
 import io.enthalpa.core.loss.JunctionLoss;
@@ -35,6 +41,13 @@ import io.enthalpa.core.loss.ThrottleLoss;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.source.ValidityRange;
+import io.enthalpa.core.waterloop.ChillerSpec;
+import io.enthalpa.core.waterloop.CorePorts;
+import io.enthalpa.core.waterloop.IceSpec;
+import io.enthalpa.core.waterloop.LoopHeights;
+import io.enthalpa.core.waterloop.LoopHydraulics;
+import io.enthalpa.core.waterloop.LoopSinks;
+import io.enthalpa.core.waterloop.Radiator;
 import java.math.BigDecimal;
 import java.util.List;
 import java.util.stream.Collectors;
@@ -50,7 +63,10 @@ public final class Methods {
             new Chapter("Cores", List.of(Effectiveness.METHOD, RatedCore.METHOD, FinnedCore.METHOD, PlainPassage.METHOD, ManglikBergles1995.METHOD,
                     ChangWang1997.METHOD, FinEfficiency.METHOD, CoreLoss.METHOD, TankEffect.METHOD)),
             new Chapter("Injection", List.of(InjectionCooling.METHOD)),
-            new Chapter("Cooling air, water and endurance", List.of(ChargeSystem.LOOP_METHOD, EnduranceRun.METHOD, ResistanceShares.METHOD)));
+            new Chapter("Water side", List.of(GlycolWater.METHOD, LoopHydraulics.METHOD, FallingCurve.METHOD, FittingLoss.METHOD, CorePorts.METHOD, Radiator.METHOD,
+                    LoopSinks.METHOD, IceSpec.METHOD, ChillerSpec.METHOD, LoopHeights.METHOD)),
+            new Chapter("Cooling air", List.of(AirWay.METHOD, FaceAirSpec.METHOD, OtherExchanger.METHOD)),
+            new Chapter("Endurance", List.of(EnduranceRun.METHOD, WaterSide.METHOD, ResistanceShares.METHOD)));
 
     private Methods() {
     }

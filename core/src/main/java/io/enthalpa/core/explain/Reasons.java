@@ -11,6 +11,7 @@ import io.enthalpa.core.chargepath.PathResult;
 import io.enthalpa.core.chargepath.PieceResult;
 import io.enthalpa.core.chargepath.Station;
 import io.enthalpa.core.endurance.CoreResult;
+import io.enthalpa.core.endurance.LoopResult;
 import io.enthalpa.core.endurance.SteadyResult;
 import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.CompressorMap;
@@ -54,6 +55,15 @@ public final class Reasons {
         reasons.row("/path", result.path().stations(), result.path().pieces());
         for (CoreResult core : result.cores()) {
             reasons.reasons.addAll(CoreReasons.of(core, path.ambient()));
+            if (!result.inWay(core)) {
+                reasons.reasons.add(ColdReasons.faceShare(core));
+            }
+        }
+        for (LoopResult loop : result.loops()) {
+            reasons.reasons.addAll(ColdReasons.ofLoop(loop));
+        }
+        for (int w = 0; w < result.ways().size(); w++) {
+            reasons.reasons.addAll(ColdReasons.ofWay(result.ways().get(w), w));
         }
         return reasons.reasons;
     }

@@ -1,11 +1,105 @@
 package io.enthalpa.core.waterloop;
 
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.fluid.GlycolWater;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
 /**
- * A closed water loop in first form: the flow that really circulates (by bucket and watch), one mixed volume, a radiator.
+ * The water side of a core as it is built.
  *
- * @param flow     m3/s
+ * @param coolant  water, or water and glycol
+ * @param measured m3/s that really circulates, by bucket and watch; empty to solve it from pump and losses
  * @param volume   m3 of water in tank, hoses, core and radiator
- * @param radiator water to air
+ * @param pieces   in the order the water passes them; empty when only the measured flow is known
+ * @param radiator gives the heat to air; empty without one
+ * @param tank     reservoir; empty without one
+ * @param chiller  empty without one
+ * @param raw      water that passes once; empty for a closed loop
  */
-public record WaterLoopSpec(double flow, double volume, RadiatorSpec radiator) {
+public record WaterLoopSpec(GlycolWater coolant, OptionalDouble measured, double volume, List<LoopPiece> pieces, Optional<RadiatorSpec> radiator,
+                            Optional<TankSpec> tank, Optional<ChillerSpec> chiller, Optional<RawWaterSpec> raw) {
+    public WaterLoopSpec {
+        pieces = List.copyOf(pieces);
+        check(coolant, measured, pieces, radiator, tank, chiller, raw);
+    }
+
+    /** @return a closed loop of pure water with a measured flow and a radiator */
+    public static WaterLoopSpec measured(double flow, double volume, RadiatorSpec radiator) {
+        return new WaterLoopSpec(GlycolWater.WATER, OptionalDouble.of(flow), volume, List.of(), Optional.of(radiator), Optional.empty(),
+                Optional.empty(), Optional.empty());
+    }
+
+    /** @return the core's ports; the best when the loop does not tell */
+    public CorePorts ports() {
+        return pieces.stream().filter(LoopPiece.CoreSide.class::isInstance).map(p -> ((LoopPiece.CoreSide) p).ports()).findFirst().orElse(CorePorts.BEST);
+    }
+
+    public boolean isOpen() {
+        return raw.isPresent();
+    }
+
+    private static void check(GlycolWater coolant, OptionalDouble measured, List<LoopPiece> pieces, Optional<RadiatorSpec> radiator,
+                              Optional<TankSpec> tank, Optional<ChillerSpec> chiller, Optional<RawWaterSpec> raw) {
+        if (pieces.isEmpty() && measured.isEmpty()) {
+            throw contradiction("pieces", "water loop", "without pieces and without a measured flow", "one or the other",
+                    "Put in a pump and its hoses, or measure the flow with bucket and watch.");
+        }
+        if (measured.isEmpty() && pieces.stream().noneMatch(LoopPiece.Pump.class::isInstance)) {
+            throw contradiction("pieces", "water loop", "without a pump", "driven by at least one", "Put a pump in, or give the flow you measured.");
+        }
+        if (!pieces.isEmpty()) {
+            once(pieces, LoopPiece.CoreSide.class, "the core", true, "");
+            once(pieces, LoopPiece.RadiatorSide.class, "the radiator", radiator.isPresent(), "radiator");
+            once(pieces, LoopPiece.Tank.class, "the tank", tank.isPresent(), "tank");
+            once(pieces, LoopPiece.ChillerSide.class, "the chiller", chiller.isPresent(), "chiller");
+            ends(pieces, raw.isPresent());
+        }
+        tank.ifPresent(t -> {
+            double most = t.capacity() * IceSpec.DENSITY;
+            if (t.ice().mass() > most) {
+                throw contradiction("tank/ice_kg", "ice in the tank", "%.1f kg".formatted(t.ice().mass()),
+                        "no more than the tank of %.1f L holds, %.1f kg".formatted(t.capacity() * 1000, most), "Put in less, or take a bigger tank.");
+            }
+        });
+        chiller.ifPresent(c -> {
+            double least = coolant.freezing() + GlycolWater.MARGIN;
+            if (c.coldest() < least) {
+                throw contradiction("chiller/coldest_C", "coldest water from the chiller", celsius(c.coldest()),
+                        "at least %s for %.0f %% glycol, which freezes at %s".formatted(celsius(least), 100 * coolant.share(), celsius(coolant.freezing())),
+                        "Set it warmer, or mix in more glycol.");
+            }
+        });
+    }
+
+    private static void once(List<LoopPiece> pieces, Class<? extends LoopPiece> kind, String what, boolean wanted, String spec) {
+        long count = pieces.stream().filter(kind::isInstance).count();
+        if (count != (wanted ? 1 : 0)) {
+            throw contradiction("pieces", "water loop, " + what, count == 0 ? "not among the pieces" : "there " + count + " times",
+                    wanted ? "there once" : "left out, or described under \"" + spec + "\"", "");
+        }
+    }
+
+    private static void ends(List<LoopPiece> pieces, boolean open) {
+        boolean source = pieces.get(0) instanceof LoopPiece.Source;
+        boolean outfall = pieces.get(pieces.size() - 1) instanceof LoopPiece.Outfall;
+        long loose = pieces.stream().filter(p -> p instanceof LoopPiece.Source || p instanceof LoopPiece.Outfall).count();
+        if (open && !(source && outfall && loose == 2)) {
+            throw contradiction("pieces", "water line", "not open at both ends", "from a source at its start to an outfall at its end", "");
+        }
+        if (!open && loose > 0) {
+            throw contradiction("pieces", "water loop", "open-ended", "closed: without source and outfall",
+                    "Take them out, or say where the raw water comes from.");
+        }
+    }
+
+    private static EnthalpaFault contradiction(String field, String label, String value, String allowed, String remedy) {
+        return EnthalpaFault.of(FaultKind.CONTRADICTION, field, label, value, allowed, remedy);
+    }
+
+    private static String celsius(double t) {
+        return "%.1f °C".formatted(t - 273.15);
+    }
 }

@@ -102,7 +102,7 @@ final class CoreSteps {
             SteadyResult result = new Answer(BuildFile.read(tree), letter).steady();
             CoreResult core = core(result, place);
             Double coldLoss = core.slot().cooler().model() instanceof FinnedCore finned
-                    ? finned.coldLossNear(core.coldFlow(), (core.coldIn() + core.coldOut()) / 2) : null;
+                    ? finned.coldLoss(core.coldFlow(), (core.coldIn() + core.coldOut()) / 2) : null;
             return new Numbers(result.path().intakeTemperature(), result.path().totalLoss() / 1000, core.slot().cooler().model().metalMass(), coldLoss);
         } catch (EnthalpaFault noAnswer) {
             return null;

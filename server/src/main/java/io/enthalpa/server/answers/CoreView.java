@@ -54,6 +54,6 @@ public record CoreView(String place, String name, String cooledBy, double charge
         TankEffect tanks = finned.tankEffect(core.flow(), mean);
         FinnedBlock block = (FinnedBlock) core.slot().element().spec().basis();
         return new GeometryView(finned.layers(), finned.chargeArea(), finned.coldArea(), charge.film(), cold.film(), charge.reynolds(), cold.reynolds(),
-                block.step() * 1000, finned.coldLossNear(core.coldFlow(), coldMean), 100 * tanks.spread(), 100 * tanks.jetSpread(), 100 * tanks.headerSpread());
+                block.step() * 1000, finned.coldLoss(core.coldFlow(), coldMean), 100 * tanks.spread(), 100 * tanks.jetSpread(), 100 * tanks.headerSpread());
     }
 }

@@ -1,0 +1,20 @@
+package io.enthalpa.core.coolingair;
+
+/**
+ * How the air flows through a way at a road speed.
+ *
+ * @param total     m3/s through the opening
+ * @param bypass    m3/s of it round the stack
+ * @param lanes     m3/s through each lane of the stack
+ * @param layers    m3/s through each layer
+ * @param wind      Pa between opening and exit from the road wind
+ * @param fan       Pa that the fan adds; below 0 when it is in the way
+ * @param buoyancy  Pa from warm air rising, standing
+ * @param inLoss    Pa lost at grille and opening
+ * @param stackLoss Pa lost in the stack
+ * @param outLoss   Pa lost at the exit
+ * @param against   the fan blows back what the wind brings: what flows is warm air rising only
+ */
+public record AirFlow(double total, double bypass, double[] lanes, double[] layers, double wind, double fan, double buoyancy, double inLoss,
+                      double stackLoss, double outLoss, boolean against) {
+}

@@ -1,0 +1,37 @@
+package io.enthalpa.core.coolingair;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A way of the cooling air through the car: in at an opening, through a stack of exchangers, out at an exit.
+ *
+ * @param name          "front"
+ * @param spaceWidth    m between what cannot move, left and right
+ * @param spaceHeight   m between what cannot move, below and above
+ * @param opening       where it comes in
+ * @param seal          how tight the way from opening to stack is, 0 to 1: the rest of the stack's area is a gap round it
+ * @param ducted        a duct widens from opening to stack instead of a sudden step
+ * @param layers        front first, at least one
+ * @param fan           empty without one
+ * @param exitArea      m2
+ * @param exitPressure  over the dynamic pressure of the road wind: 0 still air, -0.1 to -0.3 behind a wheel or under the car, above 0 when
+ *                      the wind presses in (common practice, no source)
+ * @param recirculation share of the warmed air that comes round to the front again, standing; 0.05 to 0.3 (common practice, no source)
+ */
+public record AirWaySpec(String name, double spaceWidth, double spaceHeight, OpeningSpec opening, double seal, boolean ducted, List<Layer> layers,
+                         Optional<FanSpec> fan, double exitArea, double exitPressure, double recirculation) {
+    public AirWaySpec {
+        layers = List.copyOf(layers);
+    }
+
+    /** @param order indices of the layers, front first @return the same way with its layers in another order, each gap where it was */
+    public AirWaySpec ordered(List<Integer> order) {
+        List<Layer> moved = new java.util.ArrayList<>();
+        for (int i = 0; i < order.size(); i++) {
+            Layer l = layers.get(order.get(i));
+            moved.add(new Layer(l.name(), l.kind(), l.across(), l.up(), layers.get(i).gap(), l.other()));
+        }
+        return new AirWaySpec(name, spaceWidth, spaceHeight, opening, seal, ducted, moved, fan, exitArea, exitPressure, recirculation);
+    }
+}

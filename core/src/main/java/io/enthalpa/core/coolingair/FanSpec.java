@@ -1,0 +1,28 @@
+package io.enthalpa.core.coolingair;
+
+import io.enthalpa.core.loss.FallingCurve;
+
+/**
+ * A fan through which all air of the way passes.
+ *
+ * @param curve     pressure against flow
+ * @param backwards it blows against the road wind
+ * @param upTo      m/s of road speed above which it is off
+ */
+public record FanSpec(FallingCurve curve, boolean backwards, double upTo) {
+    /** What a fan that is off takes at its free flow, over its shut-off pressure (common practice, no source). */
+    private static final double STANDING_DRAG = 0.25;
+
+    public boolean runsAt(double roadSpeed) {
+        return roadSpeed <= upTo;
+    }
+
+    /** @param flow m3/s with the road wind @return Pa it adds with the road wind; below zero when it is in the way */
+    double rise(double flow, double roadSpeed) {
+        if (!runsAt(roadSpeed)) {
+            double share = flow / curve.freeFlow();
+            return -STANDING_DRAG * curve.shutOff() * share * share;
+        }
+        return backwards ? -curve.at(0) - STANDING_DRAG * curve.shutOff() * Math.pow(flow / curve.freeFlow(), 2) : curve.at(flow);
+    }
+}

@@ -1,0 +1,53 @@
+package io.enthalpa.core.coolingair;
+
+import io.enthalpa.core.exchanger.CoreSize;
+import io.enthalpa.core.exchanger.Effectiveness;
+import io.enthalpa.core.exchanger.RatedExchanger;
+import io.enthalpa.core.exchanger.ReferencePoint;
+import io.enthalpa.core.exchanger.ScalingLaw;
+import io.enthalpa.core.fluid.HumidAir;
+import io.enthalpa.core.fluid.Water;
+import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/**
+ * A condenser, engine radiator or oil cooler that shares the air: what it would reject with its hot side held, and what it takes from the
+ * air behind it. By one measured point.
+ *
+ * @param size     of the finned block
+ * @param heat     W on its card
+ * @param hotOnCard K of its hot side on the card
+ * @param speed    m/s of air at its face on the card
+ * @param airOnCard K on the card
+ * @param airLoss  Pa on the card; empty when it does not say
+ * @param hot      K of its hot side in the car
+ */
+public record OtherExchanger(CoreSize size, double heat, double hotOnCard, double speed, double airOnCard, OptionalDouble airLoss, double hot) {
+    public static final Method METHOD = Method.of("other-exchanger", "Condenser, engine radiator and oil cooler in a stack",
+                    "Each is held at its hot side's temperature, and the heat it can then reject is what it gains or loses by its place. A condensing or well "
+                            + "circulated hot side does not cool on its way, so that the card's heat tells its conductance.")
+            .formula("q = C_air (1 - exp(-UA/C_air)) (T_hot - T_air)")
+            .source(Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., capacity ratio 0"))
+            .leavesOut("How engine or cabin answer; subcooling and superheat in a condenser.");
+    private static final double SEA_LEVEL = 101325;
+    /** Hot flow so large that its temperature hardly changes, kg/s. */
+    private static final double PLENTY = 100;
+
+    RatedExchanger exchanger() {
+        double air = speed * size.face() * HumidAir.DRY.density(SEA_LEVEL, airOnCard);
+        ReferencePoint point = ReferencePoint.fromHeat(heat, PLENTY, Water.heatCapacity(350), hotOnCard, air, HumidAir.DRY.heatCapacity(airOnCard), airOnCard, size);
+        return new RatedExchanger(List.of(point), ScalingLaw.waterToAir(), size, Effectiveness.CROSSFLOW_UNMIXED);
+    }
+
+    /** @param exchanger from {@link #exchanger} @return W moved to the air for each kelvin between hot side and air */
+    static double perKelvin(RatedExchanger exchanger, double airFlow, double airRate) {
+        return exchanger.transfer(PLENTY, PLENTY * Water.heatCapacity(350), airFlow, airRate).conductancePerKelvin();
+    }
+
+    double airLoss(double velocity) {
+        double known = airLoss.orElse(AirLoss.PER_DEPTH * size.depth() * Math.pow(speed, AirLoss.EXPONENT));
+        return known * Math.pow(velocity / speed, AirLoss.EXPONENT);
+    }
+}

@@ -1,0 +1,150 @@
+package io.enthalpa.core.endurance;
+
+import io.enthalpa.core.chargepath.Ambient;
+import io.enthalpa.core.coolingair.AirFlow;
+import io.enthalpa.core.coolingair.AirWay;
+import io.enthalpa.core.coolingair.AirWaySpec;
+import io.enthalpa.core.coolingair.Layer;
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.Predicate;
+
+/** The cooling air of an option: which way meets which core or radiator, and what it brings there. */
+final class AirSide {
+    private static final int NONE = -1;
+    /** Road speeds between which the flow of a run is taken straight, m/s. */
+    private static final double GRID = 0.5;
+
+    private final List<CooledCore> cores;
+    private final Ambient ambient;
+    private final List<AirWay> ways = new ArrayList<>();
+    /** For each way and layer the core it belongs to; NONE for others. */
+    private final List<int[]> owner = new ArrayList<>();
+    private final List<Map<Long, AirFlow>> solved = new ArrayList<>();
+
+    AirSide(List<AirWaySpec> specs, List<CooledCore> cores, Ambient ambient) {
+        this.cores = cores;
+        this.ambient = ambient;
+        boolean[] taken = new boolean[cores.size()];
+        for (int w = 0; w < specs.size(); w++) {
+            add(specs.get(w), "/airWays/" + w, taken);
+        }
+    }
+
+    private void add(AirWaySpec spec, String pointer, boolean[] taken) {
+        int[] owners = new int[spec.layers().size()];
+        List<AirWay.Member> members = new ArrayList<>();
+        for (int k = 0; k < owners.length; k++) {
+            Layer layer = spec.layers().get(k);
+            owners[k] = layer.isOther() ? NONE : owner(layer, pointer + "/layers/" + k);
+            if (owners[k] != NONE) {
+                if (taken[owners[k]]) {
+                    throw EnthalpaFault.of(FaultKind.CONTRADICTION, pointer + "/layers/" + k + "/name", layer.name(), "in the air twice", "there once",
+                            "Take one of them out.");
+                }
+                taken[owners[k]] = true;
+            }
+            members.add(owners[k] == NONE ? null : cores.get(owners[k]).airMember());
+        }
+        try {
+            ways.add(new AirWay(spec, members, ambient.temperature(), ambient.pressure(), ambient.air()));
+        } catch (EnthalpaFault fault) {
+            throw fault.at(pointer + "/" + fault.field(), fault.label());
+        }
+        owner.add(owners);
+        solved.add(new HashMap<>());
+    }
+
+    private int owner(Layer layer, String pointer) {
+        boolean radiator = layer.kind() == Layer.Kind.RADIATOR;
+        Predicate<CooledCore> fits = core -> core.slot().element().name().equals(layer.name()) && (radiator ? core.hasRadiator() : !core.hasLoop());
+        for (int k = 0; k < cores.size(); k++) {
+            if (fits.test(cores.get(k))) {
+                return k;
+            }
+        }
+        throw EnthalpaFault.of(FaultKind.CONTRADICTION, pointer + "/name", radiator ? "radiator in the stack" : "core in the stack", "\"" + layer.name() + "\"",
+                radiator ? "the name of a core whose water loop has a radiator" : "the name of a core that air cools", "Choose one of the path's cores, or take the layer out.");
+    }
+
+    List<AirWay> ways() {
+        return ways;
+    }
+
+    int ownerOf(int way, int layer) {
+        return owner.get(way)[layer];
+    }
+
+    /** @return true when a way brings the air of a core or its radiator */
+    boolean serves(int core) {
+        return owner.stream().anyMatch(o -> Arrays.stream(o).anyMatch(k -> k == core));
+    }
+
+    /** @return true when one core's heat can reach another through the air */
+    boolean isEmpty() {
+        return ways.isEmpty();
+    }
+
+    /** What each way carries at a road speed, solved anew. */
+    List<AirFlow> flows(double roadSpeed) {
+        return ways.stream().map(way -> way.flow(roadSpeed)).toList();
+    }
+
+    /** The same between solved road speeds, quick enough for every step of a run. */
+    List<AirFlow> flowsNear(double roadSpeed) {
+        List<AirFlow> near = new ArrayList<>(ways.size());
+        for (int w = 0; w < ways.size(); w++) {
+            long below = (long) Math.floor(roadSpeed / GRID);
+            double share = roadSpeed / GRID - below;
+            near.add(between(solvedAt(w, below), solvedAt(w, below + 1), share));
+        }
+        return near;
+    }
+
+    private AirFlow solvedAt(int way, long step) {
+        return solved.get(way).computeIfAbsent(step, s -> ways.get(way).flow(s * GRID));
+    }
+
+    private static AirFlow between(AirFlow a, AirFlow b, double share) {
+        double[] lanes = new double[a.lanes().length];
+        double[] layers = new double[a.layers().length];
+        for (int i = 0; i < lanes.length; i++) {
+            lanes[i] = a.lanes()[i] + share * (b.lanes()[i] - a.lanes()[i]);
+        }
+        for (int i = 0; i < layers.length; i++) {
+            layers[i] = a.layers()[i] + share * (b.layers()[i] - a.layers()[i]);
+        }
+        return new AirFlow(a.total() + share * (b.total() - a.total()), a.bypass() + share * (b.bypass() - a.bypass()), lanes, layers, a.wind(), a.fan(),
+                a.buoyancy(), a.inLoss(), a.stackLoss(), a.outLoss(), a.against());
+    }
+
+    /** @param heats W that each core or its radiator gave to the air last @return what meets each core or radiator */
+    AirMeeting[] meet(List<AirFlow> flows, double roadSpeed, double[] heats) {
+        AirMeeting[] met = new AirMeeting[cores.size()];
+        for (int w = 0; w < ways.size(); w++) {
+            AirWay.Warmth warmth = warmth(w, flows.get(w), roadSpeed, heats);
+            for (int k = 0; k < owner.get(w).length; k++) {
+                if (owner.get(w)[k] != NONE) {
+                    met[owner.get(w)[k]] = new AirMeeting(ways.get(w).massFlow(flows.get(w), k), warmth.air()[k], ways.get(w).faceSpeed(flows.get(w), k));
+                }
+            }
+        }
+        for (int k = 0; k < met.length; k++) {
+            met[k] = met[k] == null ? cores.get(k).ownAir(roadSpeed) : met[k];
+        }
+        return met;
+    }
+
+    AirWay.Warmth warmth(int way, AirFlow flow, double roadSpeed, double[] heats) {
+        double[] given = new double[owner.get(way).length];
+        for (int k = 0; k < given.length; k++) {
+            given[k] = owner.get(way)[k] == NONE ? 0 : heats[owner.get(way)[k]];
+        }
+        return ways.get(way).warmth(flow, given, roadSpeed);
+    }
+}

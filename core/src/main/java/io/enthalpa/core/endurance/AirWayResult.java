@@ -1,0 +1,34 @@
+package io.enthalpa.core.endurance;
+
+import io.enthalpa.core.coolingair.AirFlow;
+import io.enthalpa.core.coolingair.AirWay;
+import io.enthalpa.core.coolingair.AirWaySpec;
+import java.util.List;
+
+/**
+ * What a way of the cooling air does at a steady point.
+ *
+ * @param spec     as the user made it
+ * @param flow     m3/s and Pa
+ * @param warmth   K and W from layer to layer
+ * @param face     m2 of the stack's outline
+ * @param density  kg/m3 of the outside air
+ * @param layers   front first
+ */
+public record AirWayResult(AirWaySpec spec, AirFlow flow, AirWay.Warmth warmth, double face, double density, List<LayerResult> layers) {
+    public AirWayResult {
+        layers = List.copyOf(layers);
+    }
+
+    /**
+     * @param width  m
+     * @param height m
+     * @param depth  m
+     * @param speed  m/s at its face
+     * @param airIn  K
+     * @param airOut K
+     * @param heat   W that it gives to the air
+     */
+    public record LayerResult(double width, double height, double depth, double speed, double airIn, double airOut, double heat) {
+    }
+}

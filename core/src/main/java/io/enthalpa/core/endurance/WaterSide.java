@@ -1,0 +1,130 @@
+package io.enthalpa.core.endurance;
+
+import io.enthalpa.core.fluid.GlycolWater;
+import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
+import io.enthalpa.core.waterloop.IceSpec;
+import io.enthalpa.core.waterloop.TankSpec;
+import io.enthalpa.core.waterloop.WaterLoopSpec;
+import java.util.Arrays;
+
+/** The water of one loop while a run goes on: mixed, or passing a baffled tank in order; its ice; what it gives away. */
+public final class WaterSide {
+    public static final Method METHOD = Method.of("loop-run", "Water, tank and ice through a duty",
+                    "All water of a loop is one mixed volume, or eight behind each other in a baffled tank. Over a step each relaxes exactly towards what core, radiator, "
+                            + "chiller and ice make of it. What the water did not keep and the ice did not melt for, radiator and chiller gave away.")
+            .formula("C dT/dt = q - G_r (T + q/C_w - T_air) - s_chiller (T - T_z) - h A (T - 0 °C)")
+            .source(Citation.fromMemory("Incropera & DeWitt", 2007, "Fundamentals of Heat and Mass Transfer, lumped capacitance"))
+            .leavesOut("The melt water's own warming, worth an eighth more at 10 °C; heat through hoses and tank walls; the way of the water through the hoses.");
+    private static final int BAFFLED_CELLS = 8;
+    private final WaterLoopSpec loop;
+    private final GlycolWater coolant;
+    private final double[] cell;
+    private final double capacity;
+    private final TankSpec tank;
+    private double out;
+    private double ice;
+    /** J held by the water on its way from a baffled tank to the core. */
+    private double underWay;
+
+    WaterSide(WaterLoopSpec loop, double start, double outside) {
+        this.loop = loop;
+        this.coolant = loop.coolant();
+        this.tank = loop.tank().orElse(TankSpec.PLAIN);
+        cell = new double[tank.baffled() ? BAFFLED_CELLS : 1];
+        Arrays.fill(cell, start);
+        out = start;
+        ice = tank.ice().mass();
+        double at = outside + 15;
+        capacity = loop.volume() * coolant.density(at) * coolant.heatCapacity(at);
+    }
+
+    /** @return K where it enters the core */
+    double out() {
+        return out;
+    }
+
+    double ice() {
+        return ice;
+    }
+
+    /** @return J, ice counted as cold */
+    double stored() {
+        return loop.isOpen() ? 0 : Arrays.stream(cell).sum() / cell.length * capacity + underWay - ice * IceSpec.LATENT_HEAT;
+    }
+
+    /** Tops the ice up; its cold comes from outside the loop. @return J */
+    double refill() {
+        if (!tank.refilled()) {
+            return 0;
+        }
+        double added = (tank.ice().mass() - ice) * IceSpec.LATENT_HEAT;
+        ice = tank.ice().mass();
+        return added;
+    }
+
+    /**
+     * @param heat     W from the core, mean of the step
+     * @param rate     W/K of the flow
+     * @param radiator W/K between the radiator's inlets
+     * @param airIn    K at the radiator
+     * @param slope    W/K of the chiller; 0 when it does not work
+     * @param zero     K at which the chiller takes nothing
+     * @param coldest  K the chiller does not go below
+     */
+    void advance(double dt, double heat, double rate, double radiator, double airIn, double slope, double zero, double coldest) {
+        if (loop.isOpen()) {
+            return;
+        }
+        double chiller = cell[0] > coldest ? slope : 0;
+        double melt = tank.ice().conductance(ice);
+        double mean;
+        if (cell.length == 1) {
+            double pull = radiator + chiller + melt;
+            double push = radiator * airIn + chiller * zero + melt * IceSpec.MELTING + heat * (1 - radiator / rate);
+            mean = relax(0, dt, capacity, pull, push);
+            out = cell[0];
+        } else {
+            double back = out + heat / rate - radiator / rate * (out + heat / rate - airIn);
+            double c = capacity / cell.length;
+            mean = relax(0, dt, c, rate + chiller + melt, rate * back + chiller * zero + melt * IceSpec.MELTING);
+            double last = mean;
+            for (int i = 1; i < cell.length; i++) {
+                last = relax(i, dt, c, rate, rate * last);
+            }
+            underWay += rate * dt * (last - out);
+            out = last;
+        }
+        melt(dt, melt, mean);
+        if (chiller > 0 && cell[0] < coldest) {
+            cell[0] = coldest;
+            out = cell.length == 1 ? coldest : out;
+        }
+    }
+
+    /** {@code c dT/dt = push - pull T} over a step, exact; returns the mean. */
+    private double relax(int i, double dt, double c, double pull, double push) {
+        double was = cell[i];
+        if (pull <= 0) {
+            cell[i] = was + push * dt / c;
+            return (was + cell[i]) / 2;
+        }
+        double limit = push / pull;
+        double x = pull * dt / c;
+        cell[i] = limit + (was - limit) * Math.exp(-x);
+        return limit - (was - limit) * Math.expm1(-x) / x;
+    }
+
+    /** Takes from the ice what the water gave it; what there was no ice for any more, the water keeps. */
+    private void melt(double dt, double conductance, double mean) {
+        if (conductance <= 0) {
+            return;
+        }
+        double melted = Math.max(conductance * (mean - IceSpec.MELTING) * dt / IceSpec.LATENT_HEAT, 0);
+        if (melted > ice) {
+            cell[0] += (melted - ice) * IceSpec.LATENT_HEAT / (capacity / cell.length);
+            melted = ice;
+        }
+        ice -= melted;
+    }
+}

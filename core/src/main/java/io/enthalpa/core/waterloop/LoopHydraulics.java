@@ -1,0 +1,183 @@
+package io.enthalpa.core.waterloop;
+
+import io.enthalpa.core.exchanger.ChargeCooler;
+import io.enthalpa.core.fluid.GlycolWater;
+import io.enthalpa.core.loss.DiameterChange;
+import io.enthalpa.core.loss.FrictionFactor;
+import io.enthalpa.core.loss.PipeMaterial;
+import io.enthalpa.core.loss.PipeSpec;
+import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
+import java.util.ArrayList;
+import java.util.List;
+import org.hipparchus.analysis.solvers.BrentSolver;
+
+/** Finds the flow at which the pumps give just what hoses, fittings, core and radiator take. */
+public final class LoopHydraulics {
+    public static final Method METHOD = Method.of("loop-flow", "Flow in a water loop",
+                    "The flow at which all losses together are what the pumps still give. Hoses by friction and bends, fittings by Crane, core and radiator by card "
+                            + "or geometry; every step of bore counts to the narrower piece beside it. In a closed loop height costs nothing; an open line must also lift the water "
+                            + "from source to outfall. A flow measured by bucket and watch overrides all this.")
+            .formula("sum p_pump(Q) = sum K rho v^2/2 + rho g (z_out - z_in)")
+            .source(Citation.fromMemory("Crane", 2009, "Flow of Fluids, Technical Paper 410"), FrictionFactor.TURBULENT)
+            .leavesOut("Branches of unequal ways; air in the line; cavitation at the pump's inlet.");
+    private static final double GRAVITY = 9.80665;
+    private static final double INTO_CHAMBER = 1;
+    private static final double OUT_OF_CHAMBER = 0.5;
+    private static final double LEAST_FLOW = 1e-7;
+
+    private final WaterLoopSpec loop;
+    private final ChargeCooler core;
+    private final Radiator radiator;
+    private final List<PipeSpec.Loss> own = new ArrayList<>();
+    /** K of the steps beside each piece, on its own velocity head. */
+    private final double[] steps;
+
+    /** @param radiator null without one */
+    public LoopHydraulics(WaterLoopSpec loop, ChargeCooler core, Radiator radiator) {
+        this.loop = loop;
+        this.core = core;
+        this.radiator = radiator;
+        this.steps = new double[loop.pieces().size()];
+        for (LoopPiece piece : loop.pieces()) {
+            own.add(ownLoss(piece));
+        }
+        for (int i = 0; i < steps.length; i++) {
+            step(i, (i + 1) % steps.length);
+        }
+    }
+
+    private static PipeSpec.Loss ownLoss(LoopPiece piece) {
+        if (piece instanceof LoopPiece.Hose hose) {
+            return hose.spec().loss();
+        }
+        if (piece instanceof LoopPiece.Fitting f) {
+            PipeSpec.Loss pipe = new PipeSpec(PipeMaterial.STEEL, f.bore(), f.length(), List.of()).loss();
+            return new PipeSpec.Loss(f.bore(), pipe.relativeRoughness(), pipe.slope(), pipe.constant() + f.type().coefficient(f.bore()));
+        }
+        return piece.bore() > 0 ? PipeSpec.Loss.fixed(piece.bore(), 0) : null;
+    }
+
+    /** The step from a piece to the next, charged to the narrower one; an open line ends at its ends. */
+    private void step(int from, int to) {
+        LoopPiece a = loop.pieces().get(from);
+        LoopPiece b = loop.pieces().get(to);
+        if (b instanceof LoopPiece.Source || steps.length < 2) {
+            return;
+        }
+        if (a.bore() == 0 && b.bore() > 0) {
+            steps[to] += OUT_OF_CHAMBER;
+        } else if (b.bore() == 0 && a.bore() > 0) {
+            steps[from] += INTO_CHAMBER;
+        } else if (a.bore() > 0) {
+            double here = Math.sqrt(4 / Math.PI * a.area());
+            double there = Math.sqrt(4 / Math.PI * b.area());
+            steps[here <= there ? from : to] += DiameterChange.coefficient(here, there, Math.PI);
+        }
+    }
+
+    /**
+     * @param temperature K of the coolant
+     * @param engineSpeed rad/s, for pumps that the engine drives
+     */
+    public LoopFlow at(double temperature, double engineSpeed) {
+        double flow = loop.measured().orElseGet(() -> solve(temperature, engineSpeed));
+        return result(flow, temperature, engineSpeed);
+    }
+
+    /** @return m3/s */
+    public double flow(double temperature, double engineSpeed) {
+        return loop.measured().orElseGet(() -> solve(temperature, engineSpeed));
+    }
+
+    private double solve(double temperature, double engineSpeed) {
+        double most = 0;
+        for (LoopPiece piece : loop.pieces()) {
+            if (piece instanceof LoopPiece.Pump pump) {
+                most = Math.max(most, pump.beside() * pump.spec().curve().freeFlow() * pump.spec().speed(engineSpeed));
+            }
+        }
+        if (most <= 0 || surplus(LEAST_FLOW, temperature, engineSpeed) <= 0) {
+            return LEAST_FLOW;
+        }
+        double high = most;
+        for (int i = 0; i < 20 && surplus(high, temperature, engineSpeed) > 0; i++) {
+            high *= 1.5;
+        }
+        return new BrentSolver(1e-9, 1e-11, 0.1).solve(100, q -> surplus(q, temperature, engineSpeed), LEAST_FLOW, high);
+    }
+
+    /** Pa that the pumps give beyond what the loop takes. */
+    private double surplus(double flow, double temperature, double engineSpeed) {
+        double sum = -lift(temperature);
+        for (int i = 0; i < steps.length; i++) {
+            sum -= loss(i, flow, temperature, engineSpeed);
+        }
+        return sum;
+    }
+
+    /** @return Pa for the height between the ends of an open line */
+    private double lift(double temperature) {
+        return loop.isOpen() && steps.length > 0
+                ? loop.coolant().density(temperature) * GRAVITY * (loop.pieces().get(steps.length - 1).height() - loop.pieces().get(0).height()) : 0;
+    }
+
+    private double loss(int i, double flow, double temperature, double engineSpeed) {
+        GlycolWater coolant = loop.coolant();
+        LoopPiece piece = loop.pieces().get(i);
+        double alone = flow / piece.beside();
+        double through = 0;
+        if (own.get(i) != null) {
+            double velocity = flow / piece.area();
+            double k = own.get(i).coefficient(reynolds(piece, velocity, temperature)) + steps[i];
+            through = k * coolant.density(temperature) * velocity * velocity / 2;
+        }
+        if (piece instanceof LoopPiece.Pump pump) {
+            return through - pump.spec().rise(alone, engineSpeed);
+        } else if (piece instanceof LoopPiece.CoreSide) {
+            return core.waterLoss(flow * coolant.density(temperature), temperature);
+        } else if (piece instanceof LoopPiece.RadiatorSide) {
+            return radiator.waterLoss(flow * coolant.density(temperature), temperature);
+        } else if (piece instanceof LoopPiece.ChillerSide chiller) {
+            return Radiator.scaledLoss(chiller.loss(), flow, chiller.flow(), coolant, temperature);
+        }
+        return through;
+    }
+
+    private double reynolds(LoopPiece piece, double velocity, double temperature) {
+        return Math.max(velocity * piece.bore() * loop.coolant().density(temperature) / loop.coolant().viscosity(temperature), 1e-6);
+    }
+
+    private LoopFlow result(double flow, double temperature, double engineSpeed) {
+        int n = steps.length;
+        double[] losses = new double[n];
+        double taken = Math.max(lift(temperature), 0);
+        double power = 0;
+        boolean past = false;
+        int narrowest = -1;
+        for (int i = 0; i < n; i++) {
+            losses[i] = loss(i, flow, temperature, engineSpeed);
+            LoopPiece piece = loop.pieces().get(i);
+            if (piece instanceof LoopPiece.Pump pump) {
+                double rise = pump.spec().rise(flow / pump.beside(), engineSpeed);
+                power += pump.spec().power(flow, rise);
+                past |= flow / pump.beside() > pump.spec().curve().lastFlow() * pump.spec().speed(engineSpeed) * 1.001;
+            } else {
+                taken += losses[i];
+                if (piece.bore() > 0 && (narrowest < 0 || piece.area() < loop.pieces().get(narrowest).area())) {
+                    narrowest = i;
+                }
+            }
+        }
+        List<PieceLoss> pieces = new ArrayList<>();
+        for (int i = 0; i < n; i++) {
+            LoopPiece piece = loop.pieces().get(i);
+            boolean pump = piece instanceof LoopPiece.Pump;
+            double velocity = piece.bore() == 0 ? 0 : flow / piece.area();
+            double reynolds = piece instanceof LoopPiece.CoreSide ? core.waterReynolds(flow * loop.coolant().density(temperature), temperature)
+                    : piece.bore() == 0 ? 0 : reynolds(piece, velocity, temperature);
+            pieces.add(new PieceLoss(piece, losses[i], pump || taken <= 0 ? 0 : losses[i] / taken, velocity, reynolds));
+        }
+        return new LoopFlow(flow, taken, power, pieces, narrowest, past);
+    }
+}

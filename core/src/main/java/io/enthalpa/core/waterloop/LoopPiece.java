@@ -1,0 +1,96 @@
+package io.enthalpa.core.waterloop;
+
+import io.enthalpa.core.loss.FittingLoss;
+import io.enthalpa.core.loss.PipeSpec;
+
+/** A piece of a water loop, in the order the water passes them. Heights in m above any datum, all from the same one. */
+public sealed interface LoopPiece {
+    String name();
+
+    /** @return m, of its middle; of a hose, of its highest place */
+    double height();
+
+    /** @return m, bore at its ends; 0 for what opens into a tank or header */
+    double bore();
+
+    /** @return how many equal ones stand side by side and share the flow */
+    default int beside() {
+        return 1;
+    }
+
+    /** @return m2 for the whole flow; infinite for a chamber */
+    default double area() {
+        return bore() == 0 ? Double.POSITIVE_INFINITY : beside() * Math.PI / 4 * bore() * bore();
+    }
+
+    /** One pump, or equal ones side by side. Behind each other they are two pieces. */
+    record Pump(String name, PumpSpec spec, double bore, int beside, double height) implements LoopPiece {
+    }
+
+    record Hose(String name, PipeSpec spec, int beside, double height) implements LoopPiece {
+        @Override
+        public double bore() {
+            return spec.bore();
+        }
+    }
+
+    /**
+     * @param bore   m, its narrowest
+     * @param length m of the narrow part
+     */
+    record Fitting(String name, FittingLoss type, double bore, double length, int beside, double height) implements LoopPiece {
+    }
+
+    /** The charge core's water side. */
+    record CoreSide(String name, CorePorts ports, double height) implements LoopPiece {
+        @Override
+        public double bore() {
+            return 0;
+        }
+    }
+
+    /** The low-temperature radiator. */
+    record RadiatorSide(String name, double height) implements LoopPiece {
+        @Override
+        public double bore() {
+            return 0;
+        }
+    }
+
+    /** The reservoir, at the height of its water; carries the cap. */
+    record Tank(String name, double height) implements LoopPiece {
+        @Override
+        public double bore() {
+            return 0;
+        }
+    }
+
+    /**
+     * The chiller's heat exchanger.
+     *
+     * @param loss Pa
+     * @param flow m3/s at that loss
+     */
+    record ChillerSide(String name, double loss, double flow, double height) implements LoopPiece {
+        @Override
+        public double bore() {
+            return 0;
+        }
+    }
+
+    /** Where raw water comes in, below the waterline or from a hydrant; first of an open line. */
+    record Source(String name, double height) implements LoopPiece {
+        @Override
+        public double bore() {
+            return 0;
+        }
+    }
+
+    /** Where it leaves; last of an open line. Water falls from it freely. */
+    record Outfall(String name, double height) implements LoopPiece {
+        @Override
+        public double bore() {
+            return 0;
+        }
+    }
+}

@@ -1,0 +1,16 @@
+package io.enthalpa.core.waterloop;
+
+import java.util.OptionalDouble;
+
+/**
+ * A reservoir.
+ *
+ * @param capacity m3 that it holds
+ * @param baffled  true when plates make the water pass through in order; else it mixes
+ * @param start    K of its water at the start; empty to take the soak temperature of the duty, or ice water
+ * @param ice      put in before the start; mass 0 for none
+ * @param refilled ice is topped up before every run
+ */
+public record TankSpec(double capacity, boolean baffled, OptionalDouble start, IceSpec ice, boolean refilled) {
+    public static final TankSpec PLAIN = new TankSpec(5e-3, false, OptionalDouble.empty(), IceSpec.NONE, false);
+}
