@@ -20,10 +20,12 @@ import io.enthalpa.core.exchanger.PortSide;
 import io.enthalpa.core.exchanger.RatingCard;
 import io.enthalpa.core.loss.PipeMaterial;
 import io.enthalpa.core.loss.PipeSpec;
+import io.enthalpa.core.waterloop.RadiatorBasis;
 import io.enthalpa.core.waterloop.RadiatorSpec;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.OptionalDouble;
 
 /** Invented systems that the tests share, with one knob turned at a time. */
 public final class Systems {
@@ -61,9 +63,13 @@ public final class Systems {
     }
 
     public static CoolingSide waterLoop(double flow, double volume) {
-        RadiatorSpec radiator = new RadiatorSpec(new CoreSize(0.4, 0.25, 0.032), 12e3, 20e-3 / 60, 333.15, 5, 298.15,
+        return new CoolingSide.Water(WaterLoopSpec.measured(flow, volume, radiator()));
+    }
+
+    public static RadiatorSpec radiator() {
+        CoreSize size = new CoreSize(0.4, 0.25, 0.032);
+        return new RadiatorSpec(size, new RadiatorBasis.Card(size, 12e3, 20e-3 / 60, 333.15, 5, 298.15, OptionalDouble.empty(), OptionalDouble.empty()),
                 new FaceAirSpec(0.25, 0.5));
-        return new CoolingSide.Water(new WaterLoopSpec(flow, volume, radiator));
     }
 
     /** One bore from blower to plenum, so that no step is counted. */

@@ -91,7 +91,7 @@ final class BuildReader {
             throw JsonPlace.malformed(place.pointer() + "/letter", "option letter", "\"" + letter + "\"", "one capital letter A to Z");
         }
         BuildOption option = new BuildOption(letter, place.name("name"), place.number(Field.BOOST),
-                PathReader.path(place));
+                PathReader.path(place), AirWayReader.ways(place));
         place.nothingElse();
         return option;
     }

@@ -69,6 +69,10 @@ final class BuildWriter {
         node.put("letter", option.letter()).put("name", option.name());
         put(node, Field.BOOST, option.boost());
         PathWriter.path(option.path(), node.putArray("path"));
+        if (!option.airWays().isEmpty()) {
+            ArrayNode ways = node.putArray("airWays");
+            option.airWays().forEach(way -> AirWayWriter.way(way, ways.addObject()));
+        }
     }
 
     static void put(ObjectNode node, Field field, double si) {

@@ -17,8 +17,6 @@ import io.enthalpa.core.exchanger.PortSide;
 import io.enthalpa.core.exchanger.RatingCard;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
-import io.enthalpa.core.waterloop.RadiatorSpec;
-import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -32,8 +30,8 @@ final class CoreReader {
     static PathElement.Core core(JsonPlace place, String name) {
         boolean air = place.oneOf("cooledBy", Words.COOLED_BY);
         CoreSize size = new CoreSize(place.number(Field.CORE_WIDTH), place.number(Field.CORE_HEIGHT), place.number(Field.CORE_DEPTH));
-        CoolingSide cooling = air ? new CoolingSide.Air(face(place.child("air", name)))
-                : new CoolingSide.Water(loop(place.child("water", name)));
+        CoolingSide cooling = air ? new CoolingSide.Air(place.has("air") ? face(place.child("air", name)) : USUAL_FACE)
+                : new CoolingSide.Water(LoopReader.loop(place.child("water", name), name));
         CoreSpec spec = new CoreSpec(place.name("construction"), size, basis(place, name, air),
                 place.has("arrangement") ? place.oneOf("arrangement", Words.ARRANGEMENTS) : Effectiveness.CROSSFLOW_UNMIXED, tanks(place),
                 place.has("inletTowards") ? place.oneOf("inletTowards", Words.SIDES) : PortSide.RIGHT);
@@ -86,7 +84,7 @@ final class CoreReader {
         }
     }
 
-    private static FinSpec fin(JsonPlace place) {
+    static FinSpec fin(JsonPlace place) {
         FinType type = place.oneOf("type", Words.FINS);
         FinSpec fin = new FinSpec(type, place.number(Field.FIN_GAP), place.number(Field.FIN_PITCH), place.number(Field.FIN_THICKNESS),
                 type == FinType.PLAIN ? place.optionalNumber(Field.FIN_INTERVAL).orElse(0) : place.number(Field.FIN_INTERVAL),
@@ -106,7 +104,7 @@ final class CoreReader {
             }
         }
         RatingCard card = new RatingCard(size, place.number(Field.CARD_MASS), air ? Coolant.AIR : Coolant.WATER, points,
-                place.number(Field.CARD_CHARGE_SHARE), place.number(Field.CARD_WALL_SHARE));
+                place.number(Field.CARD_CHARGE_SHARE), place.number(Field.CARD_WALL_SHARE), place.optionalNumber(Field.CARD_COOLANT_LOSS));
         place.nothingElse();
         if (card.chargeShare() + card.wallShare() > 0.97) {
             throw EnthalpaFault.of(FaultKind.CONTRADICTION, place.pointer() + "/wallShare_pct", "card: charge and wall share together",
@@ -122,25 +120,12 @@ final class CoreReader {
                 air ? 0 : place.number(Field.CARD_WATER_FLOW), place.number(Field.CARD_COOLANT_IN));
     }
 
-    private static FaceAirSpec face(JsonPlace place) {
+    /** Air by a share of road speed; the usual one where the file leaves it to a way of the air. */
+    static FaceAirSpec face(JsonPlace place) {
         FaceAirSpec face = new FaceAirSpec(place.number(Field.AIR_FACE_SHARE), place.number(Field.AIR_STANDSTILL));
         place.nothingElse();
         return face;
     }
 
-    private static WaterLoopSpec loop(JsonPlace place) {
-        WaterLoopSpec loop = new WaterLoopSpec(place.number(Field.WATER_FLOW), place.number(Field.WATER_VOLUME),
-                radiator(place.child("radiator", "")));
-        place.nothingElse();
-        return loop;
-    }
-
-    private static RadiatorSpec radiator(JsonPlace place) {
-        CoreSize size = new CoreSize(place.number(Field.RADIATOR_WIDTH), place.number(Field.RADIATOR_HEIGHT), place.number(Field.RADIATOR_DEPTH));
-        RadiatorSpec radiator = new RadiatorSpec(size, place.number(Field.RADIATOR_HEAT), place.number(Field.RADIATOR_WATER_FLOW),
-                place.number(Field.RADIATOR_WATER_IN), place.number(Field.RADIATOR_AIR_SPEED), place.number(Field.RADIATOR_AIR_IN),
-                face(place.child("air", "radiator")));
-        place.nothingElse();
-        return radiator;
-    }
+    static final FaceAirSpec USUAL_FACE = new FaceAirSpec(Field.AIR_FACE_SHARE.unit().toSi(Field.AIR_FACE_SHARE.usual()), Field.AIR_STANDSTILL.usual());
 }

@@ -14,8 +14,6 @@ import io.enthalpa.core.exchanger.FinSpec;
 import io.enthalpa.core.exchanger.FinType;
 import io.enthalpa.core.exchanger.FinnedBlock;
 import io.enthalpa.core.exchanger.RatingCard;
-import io.enthalpa.core.waterloop.RadiatorSpec;
-import io.enthalpa.core.waterloop.WaterLoopSpec;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -43,7 +41,7 @@ final class CoreWriter {
         if (core.cooling() instanceof CoolingSide.Air air) {
             face(air.face(), node.putObject("air"));
         } else if (core.cooling() instanceof CoolingSide.Water water) {
-            loop(water.loop(), node.putObject("water"));
+            LoopWriter.loop(water.loop(), node.putObject("water"));
         }
     }
 
@@ -58,7 +56,7 @@ final class CoreWriter {
         fin(block.cold(), node.putObject("coldFin"));
     }
 
-    private static void fin(FinSpec fin, ObjectNode node) {
+    static void fin(FinSpec fin, ObjectNode node) {
         node.put("type", Words.of(Words.FINS, fin.type()));
         put(node, Field.FIN_GAP, fin.gap());
         put(node, Field.FIN_PITCH, fin.pitch());
@@ -78,6 +76,7 @@ final class CoreWriter {
         point(card.points().get(0), node, air);
         put(node, Field.CARD_CHARGE_SHARE, card.chargeShare());
         put(node, Field.CARD_WALL_SHARE, card.wallShare());
+        card.coolantLoss().ifPresent(loss -> put(node, Field.CARD_COOLANT_LOSS, loss));
         if (card.points().size() > 1) {
             ArrayNode more = node.putArray("morePoints");
             card.points().stream().skip(1).forEach(p -> point(p, more.addObject(), air));
@@ -98,26 +97,12 @@ final class CoreWriter {
         put(node, Field.CARD_COOLANT_IN, point.coolantIn());
     }
 
-    private static void loop(WaterLoopSpec loop, ObjectNode node) {
-        put(node, Field.WATER_FLOW, loop.flow());
-        put(node, Field.WATER_VOLUME, loop.volume());
-        RadiatorSpec radiator = loop.radiator();
-        ObjectNode r = node.putObject("radiator");
-        size(radiator.size(), r, Field.RADIATOR_WIDTH, Field.RADIATOR_HEIGHT, Field.RADIATOR_DEPTH);
-        put(r, Field.RADIATOR_HEAT, radiator.heat());
-        put(r, Field.RADIATOR_WATER_FLOW, radiator.waterFlow());
-        put(r, Field.RADIATOR_WATER_IN, radiator.waterIn());
-        put(r, Field.RADIATOR_AIR_SPEED, radiator.airVelocity());
-        put(r, Field.RADIATOR_AIR_IN, radiator.airIn());
-        face(radiator.air(), r.putObject("air"));
-    }
-
-    private static void face(FaceAirSpec face, ObjectNode node) {
+    static void face(FaceAirSpec face, ObjectNode node) {
         put(node, Field.AIR_FACE_SHARE, face.speedShare());
         put(node, Field.AIR_STANDSTILL, face.standstillSpeed());
     }
 
-    private static void size(CoreSize size, ObjectNode node, Field width, Field height, Field depth) {
+    static void size(CoreSize size, ObjectNode node, Field width, Field height, Field depth) {
         put(node, width, size.width());
         put(node, height, size.height());
         put(node, depth, size.depth());

@@ -94,8 +94,11 @@ final class PathReader {
 
     private static PipeSpec pipe(JsonPlace place, String name) {
         double bore = place.number(Field.PIPE_BORE);
-        List<PipeSpec.Bend> bends = place.children("bends", name + ", bend", MOST_BENDS).stream().map(bend -> bend(bend, name, bore)).toList();
-        return new PipeSpec(place.oneOf("material", Words.MATERIALS), bore, place.number(Field.PIPE_LENGTH), bends);
+        return new PipeSpec(place.oneOf("material", Words.MATERIALS), bore, place.number(Field.PIPE_LENGTH), bends(place, name, bore));
+    }
+
+    static List<PipeSpec.Bend> bends(JsonPlace place, String name, double bore) {
+        return place.children("bends", name + ", bend", MOST_BENDS).stream().map(bend -> bend(bend, name, bore)).toList();
     }
 
     private static PipeSpec.Bend bend(JsonPlace bend, String name, double bore) {

@@ -95,6 +95,10 @@ final class PathWriter {
         node.put("material", Words.of(Words.MATERIALS, pipe.material()));
         put(node, Field.PIPE_BORE, pipe.bore());
         put(node, Field.PIPE_LENGTH, pipe.length());
+        bends(pipe, node);
+    }
+
+    static void bends(PipeSpec pipe, ObjectNode node) {
         ArrayNode bends = node.putArray("bends");
         for (PipeSpec.Bend bend : pipe.bends()) {
             ObjectNode b = bends.addObject();

@@ -35,6 +35,11 @@ public record OtherExchanger(CoreSize size, double heat, double hotOnCard, doubl
     /** Hot flow so large that its temperature hardly changes, kg/s. */
     private static final double PLENTY = 100;
 
+    /** @throws io.enthalpa.core.fault.EnthalpaFault when the card's heat is more than its air could take */
+    public void check() {
+        exchanger();
+    }
+
     RatedExchanger exchanger() {
         double air = speed * size.face() * HumidAir.DRY.density(SEA_LEVEL, airOnCard);
         ReferencePoint point = ReferencePoint.fromHeat(heat, PLENTY, Water.heatCapacity(350), hotOnCard, air, HumidAir.DRY.heatCapacity(airOnCard), airOnCard, size);

@@ -27,6 +27,11 @@ public enum Quantity {
             u("lb/min", 0.45359237 / 60, 0, "lbs/min")),
     VOLUME_FLOW("m3/s", u("L/min", 1e-3 / 60, 0, "lpm", "l/min"), u("L/h", 1e-3 / 3600, 0, "l/h"), u("m3/s", 1, 0),
             u("US gal/min", 3.785411784e-3 / 60, 0, "gpm", "gal/min"), u("cfm", 4.719474e-4, 0)),
+    /** Cooling air, which moves in other amounts than water. */
+    AIR_FLOW("m3/s", u("m³/h", 1 / 3600.0, 0, "m3/h"), u("m³/s", 1, 0, "m3/s"), u("L/s", 1e-3, 0, "l/s"), u("cfm", 4.719474e-4, 0)),
+    /** Pressure of moving air, small beside that of boost. */
+    DRAUGHT("Pa", u("Pa", 1, 0), u("kPa", 1e3, 0), u("mbar", 100, 0, "hPa"), u("inH2O", 249.08891, 0, "inh20")),
+    AREA("m2", u("cm²", 1e-4, 0, "cm2"), u("m²", 1, 0, "m2"), u("mm²", 1e-6, 0, "mm2"), u("sq in", 0.0254 * 0.0254, 0, "in2", "in²")),
     SPEED("m/s", u("km/h", 1 / 3.6, 0, "kph", "kmh"), u("m/s", 1, 0), u("mph", 0.44704, 0), u("kn", 1852 / 3600.0, 0, "kt")),
     ROTATION("rad/s", u("rpm", Math.PI / 30, 0, "1/min", "rev/min"), u("rad/s", 1, 0)),
     ANGLE("rad", u("°", Math.PI / 180, 0, "deg"), u("rad", 1, 0)),

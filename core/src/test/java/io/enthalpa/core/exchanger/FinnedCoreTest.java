@@ -8,6 +8,7 @@ import static org.assertj.core.api.Assertions.withinPercentage;
 import io.enthalpa.core.Blocks;
 import io.enthalpa.core.Cases;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fluid.GlycolWater;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -83,8 +84,8 @@ class FinnedCoreTest {
         FinnedBlock clean = Blocks.barAndPlate();
         FinnedBlock dirty = new FinnedBlock(clean.construction(), clean.coolant(), clean.charge(), clean.cold(), clean.plate(), clean.bar(),
                 clean.conductivity(), 2e-3, 1e-3);
-        FinnedCore one = new FinnedCore(new CoreSpec("", SIZE, clean, Effectiveness.CROSSFLOW_UNMIXED, EndTankSpec.usual(0.063), PortSide.RIGHT), clean);
-        FinnedCore two = new FinnedCore(new CoreSpec("", SIZE, dirty, Effectiveness.CROSSFLOW_UNMIXED, EndTankSpec.usual(0.063), PortSide.RIGHT), dirty);
+        FinnedCore one = new FinnedCore(new CoreSpec("", SIZE, clean, Effectiveness.CROSSFLOW_UNMIXED, EndTankSpec.usual(0.063), PortSide.RIGHT), clean, GlycolWater.WATER);
+        FinnedCore two = new FinnedCore(new CoreSpec("", SIZE, dirty, Effectiveness.CROSSFLOW_UNMIXED, EndTankSpec.usual(0.063), PortSide.RIGHT), dirty, GlycolWater.WATER);
         assertThat(two.conductances(0.2, 360, 1.2, 310).overall()).isLessThan(0.97 * one.conductances(0.2, 360, 1.2, 310).overall());
         FinnedCore blocked = core(SIZE, new EndTankSpec(0.063, 0.063, EndTankSpec.PortPlace.MIDDLE, false, 0.3, 1), Effectiveness.CROSSFLOW_UNMIXED);
         assertThat(blocked.loss(0.2, 2, 2.3, 360)).isGreaterThan(1.4 * one.loss(0.2, 2, 2.3, 360));

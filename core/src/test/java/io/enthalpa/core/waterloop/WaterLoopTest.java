@@ -7,11 +7,10 @@ import static org.assertj.core.api.Assertions.withinPercentage;
 import io.enthalpa.core.Cases;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.chargepath.Ambient;
-import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.endurance.CoreResult;
-import io.enthalpa.core.exchanger.CoreSize;
+import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.fluid.Water;
 import java.util.stream.LongStream;
@@ -34,10 +33,10 @@ class WaterLoopTest {
 
     @Test
     void radiatorReproducesItsCard() {
-        RadiatorSpec spec = new RadiatorSpec(new CoreSize(0.4, 0.25, 0.032), 12e3, 20e-3 / 60, 333.15, 5, 298.15, new FaceAirSpec(0.25, 0.5));
+        Radiator radiator = Radiator.of(Systems.radiator(), GlycolWater.WATER);
         double water = 20e-3 / 60 * Water.density(333.15);
         double air = 5 * 0.4 * 0.25 * HumidAir.DRY.density(101325, 298.15);
-        double perKelvin = spec.exchanger().transfer(water, water * Water.heatCapacity(333.15), air, air * HumidAir.DRY.heatCapacity(298.15)).conductancePerKelvin();
+        double perKelvin = radiator.transfer(water, water * Water.heatCapacity(333.15), 333.15, air, air * HumidAir.DRY.heatCapacity(298.15), 298.15).conductancePerKelvin();
         assertThat(perKelvin * (333.15 - 298.15)).isCloseTo(12e3, withinPercentage(0.01));
     }
 
@@ -47,12 +46,12 @@ class WaterLoopTest {
     void radiatorGivesAwayWhatTheCoreTakes(long seed) {
         double flow = Cases.of(seed).between(5.0, 40.0);
         CoreResult core = core(flow);
-        RadiatorSpec radiator = ((CoolingSide.Water) Systems.waterLoop(flow / 60e3, 6e-3)).loop().radiator();
+        RadiatorSpec radiator = Systems.radiator();
         Ambient outside = Ambient.of(300, 101325, 0.4);
         double air = radiator.air().flow(POINT.roadSpeed(), radiator.size().face(), outside.air(), outside.pressure(), outside.temperature());
         double water = flow / 60e3 * Water.density(core.coldIn());
-        double perKelvin = radiator.exchanger().transfer(water, water * Water.heatCapacity(core.coldIn()), air,
-                air * outside.air().heatCapacity(300)).conductancePerKelvin();
+        double perKelvin = Radiator.of(radiator, GlycolWater.WATER).transfer(water, water * Water.heatCapacity(core.coldIn()), core.coldIn(), air,
+                air * outside.air().heatCapacity(300), 300).conductancePerKelvin();
         assertThat(perKelvin * (core.coldOut() - 300)).isCloseTo(core.heat(), withinPercentage(0.1));
         assertThat(core.coldIn()).as("water is never colder than the air that cools it").isGreaterThan(300);
     }

@@ -13,7 +13,7 @@ import org.springframework.stereotype.Component;
 /** Puts the invented demo builds into an empty store when the server was started as a demo. */
 @Component
 class DemoBuilds implements ApplicationRunner {
-    private static final List<String> NAMES = List.of("juniper", "pass-van");
+    private static final List<String> NAMES = List.of("juniper", "pass-van", "saltline", "pilot-launch");
     private final BuildStore store;
     private final BuildService builds;
     private final boolean demo;
