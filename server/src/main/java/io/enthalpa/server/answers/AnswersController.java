@@ -73,6 +73,26 @@ class AnswersController {
         return new CoreStepsAnswer(CoreSteps.of(request.document(), request.option(), request.place()));
     }
 
+    @PostMapping("/water-changes")
+    WaterChangesAnswer waterChanges(@RequestBody CoreStepsRequest request) {
+        return new WaterChangesAnswer(WaterChanges.of(request.document(), request.option(), request.place()));
+    }
+
+    record WaterChangesAnswer(List<WaterChanges.WaterChangeView> changes) {
+    }
+
+    /** @param way index of the way of the air within the option */
+    record StackOrdersRequest(JsonNode document, String option, int way) {
+    }
+
+    record StackOrdersAnswer(List<StackOrders.OrderView> orders) {
+    }
+
+    @PostMapping("/stack-orders")
+    StackOrdersAnswer stackOrders(@RequestBody StackOrdersRequest request) {
+        return new StackOrdersAnswer(StackOrders.of(BuildFile.read(request.document()), request.option(), request.way()));
+    }
+
     /** A compressor map as CSV text; 422 naming column, line or point when it does not make one. */
     record MapRequest(String csv) {
     }

@@ -49,6 +49,7 @@ final class ChangesWorthTrying {
         }
         search.now = now.get();
         search.tryAll("/path");
+        search.tryWays();
         return search.found.stream().sorted(Comparator.comparingDouble(ChangesWorthTrying::rank)).limit(MOST_SHOWN).toList();
     }
 
@@ -96,8 +97,9 @@ final class ChangesWorthTrying {
     private void tryCore(String name, String at, JsonNode core) {
         tryOne(name, at, Field.CORE_DEPTH, Math.rint(core.path("depth_mm").doubleValue() * 1.2));
         tryOne(name, at, Field.CORE_HEIGHT, Math.rint(core.path("height_mm").doubleValue() * 1.15));
+        boolean inWay = inWay(core.path("name").asString(""));
         JsonNode air = core.path("air");
-        if (air.isObject()) {
+        if (air.isObject() && !inWay) {
             tryOne(name, at + "/air", Field.AIR_FACE_SHARE, Math.min(Math.rint(air.path("faceShare_pct").doubleValue() * 1.3), 60));
             tryOne(name, at + "/air", Field.AIR_STANDSTILL, Math.max(2, air.path("standstill_m_s").doubleValue()));
         }
@@ -105,16 +107,69 @@ final class ChangesWorthTrying {
         if (water.isObject()) {
             tryOne(name, at + "/water", Field.WATER_FLOW, Math.rint(water.path("flow_L_min").doubleValue() * 1.5));
             tryOne(name, at + "/water", Field.WATER_VOLUME, water.path("volume_L").doubleValue() * 2);
-            tryOne(name, at + "/water/radiator/air", Field.AIR_FACE_SHARE,
-                    Math.min(Math.rint(water.at("/radiator/air/faceShare_pct").doubleValue() * 1.3), 60));
+            tryNarrowest(at + "/water/pieces", water.path("pieces"));
+            if (!inWay) {
+                tryOne(name, at + "/water/radiator/air", Field.AIR_FACE_SHARE,
+                        Math.min(Math.rint(water.at("/radiator/air/faceShare_pct").doubleValue() * 1.3), 60));
+            }
+            tryOne("ice tank", at + "/water/tank", Field.ICE_MASS, Math.rint(water.at("/tank/ice_kg").doubleValue() * 1.5));
+        }
+    }
+
+    /** A way of the air brings the core's, or its radiator's. */
+    private boolean inWay(String core) {
+        for (JsonNode way : document.at("/options/" + option + "/airWays")) {
+            for (JsonNode layer : way.path("layers")) {
+                if (layer.path("name").asString("").equals(core)) {
+                    return true;
+                }
+            }
+        }
+        return false;
+    }
+
+    private void tryNarrowest(String at, JsonNode pieces) {
+        int narrow = -1;
+        for (int i = 0; i < pieces.size(); i++) {
+            double bore = pieces.get(i).path("bore_mm").doubleValue();
+            if (bore > 0 && !pieces.get(i).path("kind").asString("").equals("pump") && (narrow < 0 || bore < pieces.get(narrow).path("bore_mm").doubleValue())) {
+                narrow = i;
+            }
+        }
+        if (narrow >= 0) {
+            tryOne(pieces.get(narrow).path("name").asString(""), at + "/" + narrow, Field.LOOP_BORE, Math.rint(pieces.get(narrow).path("bore_mm").doubleValue() * 1.6));
+        }
+    }
+
+    /** Better sealed, more exit, and each wall moved out of the way, up or down. */
+    private void tryWays() {
+        JsonNode ways = document.at("/options/" + option + "/airWays");
+        for (int w = 0; w < ways.size(); w++) {
+            JsonNode way = ways.get(w);
+            String at = "/airWays/" + w;
+            String name = way.path("name").asString("");
+            tryOne(name, at, Field.WAY_SEAL, 97);
+            tryOne(name, at + "/exit", Field.EXIT_AREA, Math.rint(way.at("/exit/area_cm2").doubleValue() * 1.4));
+            tryOne(name, at + "/opening", Field.OPENING_HEIGHT, Math.rint(way.at("/opening/height_mm").doubleValue() * 1.25));
+            for (int k = 0; k < way.at("/opening/walls").size(); k++) {
+                JsonNode wall = way.at("/opening/walls/" + k);
+                double up = wall.path("up_mm").doubleValue();
+                trial(wall.path("name").asString(""), at + "/opening/walls/" + k, Field.WALL_UP, up + (up < 0 ? -60 : 60));
+            }
         }
     }
 
     private void tryOne(String name, String place, Field field, double to) {
+        JsonNode before = document.at("/options/" + option + place + "/" + field.key());
+        if (before.isNumber() && (to > before.doubleValue() * 1.001 || field == Field.FILTER_HEAT)) {
+            trial(name, place, field, to);
+        }
+    }
+
+    private void trial(String name, String place, Field field, double to) {
         String pointer = place + "/" + field.key();
-        JsonNode before = document.at("/options/" + option + pointer);
-        double from = before.doubleValue();
-        if (to <= from * 1.001 && field != Field.FILTER_HEAT || to > field.max() || to < field.min()) {
+        double from = document.at("/options/" + option + pointer).doubleValue();
+        if (to > field.max() || to < field.min()) {
             return;
         }
         JsonNode trial = document.deepCopy();

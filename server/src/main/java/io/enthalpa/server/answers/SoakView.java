@@ -15,16 +15,16 @@ public record SoakView(String option, String optionName, double length_s, double
     /** Points kept of each trace: more than a screen has columns. */
     private static final int MOST_POINTS = 900;
 
-    /** Columns of equal length; {@code running} is false while the engine stands. */
+    /** Columns of equal length, {@code ice_kg} empty without a core; {@code running} is false while the engine stands. */
     public record TraceView(double[] time_s, double[] intake_C, double[] coreIn_C, double[] cold_C, double[] boost_kPa, double[] engineSpeed_rpm,
-                            double[] roadSpeed_km_h, double[] flow_kg_s, double[] blowerFlow_kg_s, double[] blowerRatio, boolean[] running) {
+                            double[] roadSpeed_km_h, double[] flow_kg_s, double[] blowerFlow_kg_s, double[] blowerRatio, double[] ice_kg, boolean[] running) {
         static TraceView of(Trace trace) {
             int[] kept = kept(trace);
             return new TraceView(column(trace.time(), kept, 1, 0, 100), column(trace.intake(), kept, 1, -273.15, 1000),
                     column(trace.coreIn(), kept, 1, -273.15, 1000), column(cold(trace), kept, 1, -273.15, 1000),
                     column(trace.boost(), kept, 1e-3, 0, 100), column(trace.speed(), kept, 30 / Math.PI, 0, 10),
                     column(trace.roadSpeed(), kept, 3.6, 0, 100), column(trace.flow(), kept, 1, 0, 1e5),
-                    column(trace.blowerFlow(), kept, 1, 0, 1e5), column(trace.blowerRatio(), kept, 1, 0, 1e4), running(trace, kept));
+                    column(trace.blowerFlow(), kept, 1, 0, 1e5), column(trace.blowerRatio(), kept, 1, 0, 1e4), trace.core() == null ? new double[0] : column(trace.core().ice(), kept, 1, 0, 100), running(trace, kept));
         }
 
         private static double[] cold(Trace trace) {

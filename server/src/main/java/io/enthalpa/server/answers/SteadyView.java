@@ -10,6 +10,7 @@ import io.enthalpa.core.endurance.ResistanceShares;
 import io.enthalpa.core.endurance.SteadyResult;
 import io.enthalpa.core.engine.FuelDemand;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** The charge line of an option at full load, as the screen, the REST interface and the command line show it. */
@@ -17,7 +18,8 @@ public record SteadyView(String option, String optionName, List<PathView.Station
                          double pressureRatio, double shaftPower_kW, double boost_kPa, double askedBoost_kPa, double throttleLoss_kPa,
                          boolean blowerLimited, double totalLoss_kPa, double chargeDensity_kg_m3, double residual, int iterations,
                          OutsideView outside, FillingView filling, @Nullable Double flowByPower_kg_s, @Nullable SprayView spray,
-                         @Nullable CoreView core, List<CoreView> cores, List<NoteView> notes) {
+                         @Nullable CoreView core, List<CoreView> cores, List<LoopView> loops, List<AirWayView> airWays,
+                         List<NoteView> notes) {
 
     /** The air outside as it was counted. */
     public record OutsideView(double temperature_C, double pressure_kPa, @Nullable Double dewPoint_C) {
@@ -60,8 +62,12 @@ public record SteadyView(String option, String optionName, List<PathView.Station
                 ambient.air().density(last.totalPressure(), last.temperature()), path.residual(), path.iterations(), OutsideView.of(ambient),
                 new FillingView(path.filling().volume() * 1000, path.filling().time()),
                 answer.system().path().engine().fuel().map(FuelDemand::airDemand).orElse(null), spray(answer, path),
-                cores.isEmpty() ? null : cores.get(cores.size() - 1), cores,
+                cores.isEmpty() ? null : cores.get(cores.size() - 1), cores, result.loops().stream().map(LoopView::of).toList(), ways(result),
                 Note.about(answer.system(), result).stream().map(n -> new NoteView(n.kind(), n.pointer(), n.value(), n.limit())).toList());
+    }
+
+    private static List<AirWayView> ways(SteadyResult result) {
+        return IntStream.range(0, result.ways().size()).mapToObj(w -> AirWayView.of(result.ways().get(w), w)).toList();
     }
 
     private static @Nullable SprayView spray(Answer answer, PathResult path) {

@@ -1,6 +1,8 @@
 package io.enthalpa.server.command;
 
+import io.enthalpa.server.answers.AirWayView;
 import io.enthalpa.server.answers.CoreView;
+import io.enthalpa.server.answers.LoopView;
 import io.enthalpa.server.answers.PathView;
 import io.enthalpa.server.answers.SoakView;
 import io.enthalpa.server.answers.SteadyView;
@@ -31,6 +33,18 @@ final class AnswerTable {
             for (CoreView core : a.cores()) {
                 out.append("  %s: %.1f kW, brings the charge %.0f %% of the way down to outside air, cooled by %.1f -> %.1f °C%n".formatted(
                         core.name(), core.heat_kW(), 100 * core.recovered(), core.coldIn_C(), core.coldOut_C()));
+            }
+            for (LoopView loop : a.loops()) {
+                out.append("  %s, water: %.1f L/min, all losses %.1f kPa%n".formatted(loop.core(), loop.flow_L_min(), loop.head_kPa()));
+                for (LoopView.LoopPieceView piece : loop.pieces()) {
+                    out.append("    %-28s %8.2f kPa %5.0f %% %6.2f m/s %8.1f °C%n".formatted(piece.name(), piece.loss_kPa(), piece.share_pct(), piece.velocity_m_s(), piece.out_C()));
+                }
+            }
+            for (AirWayView way : a.airWays()) {
+                out.append("  %s: %.0f m3/h of air, %.0f %% of it round the stack%n".formatted(way.name(), way.flow_m3_h(), way.bypass_pct()));
+                for (AirWayView.LayerView layer : way.layers()) {
+                    out.append("    %-28s %6.2f m/s %7.1f -> %.1f °C %8.1f kW%n".formatted(layer.name(), layer.faceSpeed_m_s(), layer.airIn_C(), layer.airOut_C(), layer.heat_kW()));
+                }
             }
         }
         return out.toString().stripTrailing();
