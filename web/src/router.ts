@@ -3,7 +3,9 @@ import { createRouter, createWebHistory } from 'vue-router'
 /** The working surfaces in the order of work; number keys open them. */
 export const surfaces = [
   { key: 'brief', name: 'Brief' },
+  { key: 'space', name: 'Space' },
   { key: 'core', name: 'Core' },
+  { key: 'water', name: 'Water' },
   { key: 'pipes', name: 'Pipes' },
   { key: 'endurance', name: 'Endurance' },
 ] as const
@@ -18,6 +20,8 @@ export const router = createRouter({
       component: () => import('./shell/BuildView.vue'),
       children: [
         { path: 'brief', name: 'brief', component: () => import('./brief/BriefSurface.vue') },
+        { path: 'space', name: 'space', component: () => import('./space/SpaceSurface.vue') },
+        { path: 'water', name: 'water', component: () => import('./water/WaterSurface.vue') },
         { path: 'core', name: 'core', component: () => import('./core/CoreSurface.vue') },
         { path: 'pipes', name: 'pipes', component: () => import('./pipes/PipesSurface.vue') },
         { path: 'endurance', name: 'endurance', component: () => import('./endurance/EnduranceSurface.vue') },

@@ -8,6 +8,10 @@ export type StationView = Schemas['StationView']
 export type PieceView = Schemas['PieceView']
 export type LegView = Schemas['LegView']
 export type CoreView = Schemas['CoreView']
+export type LoopView = Schemas['LoopView']
+export type AirWayView = Schemas['AirWayView']
+export type WaterChange = Schemas['WaterChangeView']
+export type OrderView = Schemas['OrderView']
 export type CoreStep = Schemas['StepView']
 export type ReasonView = Schemas['ReasonView']
 export type MethodView = Schemas['MethodView']
@@ -73,6 +77,10 @@ export const api = {
     call<{ changes: ChangeView[] }>('POST', '/preview/changes', { document, option }),
   coreSteps: (document: BuildDocument, option: string, place: string) =>
     call<{ steps: CoreStep[] }>('POST', '/preview/core-steps', { document, option, place }),
+  waterChanges: (document: BuildDocument, option: string, place: string) =>
+    call<{ changes: WaterChange[] }>('POST', '/preview/water-changes', { document, option, place }),
+  stackOrders: (document: BuildDocument, option: string, way: number) =>
+    call<{ orders: OrderView[] }>('POST', '/preview/stack-orders', { document, option, way }),
   reasons: (document: BuildDocument, option: string) =>
     call<{ reasons: ReasonView[] }>('POST', '/preview/reasons', { document, option }),
   methods: () => call<ChapterView[]>('GET', '/methods'),

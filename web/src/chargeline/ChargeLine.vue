@@ -241,7 +241,7 @@ const tip = computed(() => {
           {{ s.name }} {{ s.pressure }}<tspan v-if="s.pressureDelta" class="small-delta"> ({{ s.pressureDelta }})</tspan>
         </text>
       </g>
-      <WaterRidge v-if="water" :steady="steady" :option="option" :ghost="ghost" :pieces="shape.pieces" :wide="wide" :top="ground + 50" />
+      <WaterRidge v-if="water" :steady="steady" :ghost="ghost" :pieces="shape.pieces" :wide="wide" :top="ground + 50" />
     </svg>
     <div v-if="tip" class="tip" :style="{ left: `${tip.x}px` }" aria-hidden="true">{{ tip.text }}</div>
   </div>

@@ -3,19 +3,29 @@ import { scaleLinear } from 'd3-scale'
 import { area, line } from 'd3-shape'
 import { computed } from 'vue'
 import type { SteadyView } from '../api/client'
-import type { BuildOption, CorePiece } from '../document/types'
 import { change, figure, spoken } from '../quantity/catalogue'
+import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
 import { temperatureColour } from './colour'
 import type { PieceShape } from './geometry'
 
 /** The water loop as a second, colder ridge under the core: from the tank through the core, warm to the radiator, cold back. */
-const props = defineProps<{ steady: SteadyView; option: BuildOption; ghost?: SteadyView; pieces: PieceShape[]; wide: number; top: number }>()
+const props = defineProps<{ steady: SteadyView; ghost?: SteadyView; pieces: PieceShape[]; wide: number; top: number }>()
 const settings = useSettings()
 
 const core = computed(() => props.steady.core!)
 const index = computed(() => Number(core.value.place.slice('/path/'.length)))
-const loop = computed(() => (props.option.path[index.value] as CorePiece).water!)
+const loop = computed(() => props.steady.loops.find((l) => l.place === core.value.place))
+/** What takes the heat in the end, in the words under the ridge. */
+const sink = computed(() => {
+  const l = loop.value
+  if (!l) return { title: '', rest: '' }
+  if (l.open) return { title: 'overboard', rest: spoken(l.heat_kW, 'kW', settings.units) }
+  if (l.iceLasts_s != null) return { title: 'ice tank', rest: `${spoken(l.ice_kW, 'kW', settings.units)} · ice for ${clock(l.iceLasts_s)}` }
+  if (l.rise_K_min > 0) return { title: 'tank', rest: `${spoken(l.heat_kW, 'kW', settings.units)} · warms ${spoken(l.rise_K_min, 'K', settings.units)} a minute` }
+  if (!l.radiator) return { title: 'chiller', rest: spoken(l.chiller_kW, 'kW', settings.units) }
+  return { title: 'radiator', rest: `${spoken(l.radiator.heat_kW, 'kW', settings.units)} · face air ${spoken(l.radiator.faceSpeed_m_s, 'm_s', settings.units)}` }
+})
 const place = computed(() => {
   const piece = props.pieces[index.value]!
   const end = props.pieces.at(-1)!.x1
@@ -31,13 +41,14 @@ const points = computed(() => {
   const { tank, in: inlet, out, radiator, back, end } = place.value
   const cold = core.value.coldIn_C
   const warm = core.value.coldOut_C
+  const back0 = loop.value?.open ? warm : cold
   const list: { x: number; t: number }[] = [{ x: tank, t: cold }]
   for (let k = 0; k <= 20; k++) list.push({ x: inlet + (k / 20) * (out - inlet), t: cold + ((warm - cold) * k) / 20 })
   for (let k = 0; k <= 20; k++) {
     const s = k / 20
-    list.push({ x: radiator + s * (back - radiator), t: warm + (cold - warm) * s * s * (3 - 2 * s) })
+    list.push({ x: radiator + s * (back - radiator), t: warm + (back0 - warm) * s * s * (3 - 2 * s) })
   }
-  list.push({ x: end, t: cold })
+  list.push({ x: end, t: back0 })
   return list
 })
 const body = computed(() => area<{ x: number; t: number }>().x((d) => d.x).y0((d) => y.value(d.t) + HALF).y1((d) => y.value(d.t) - HALF)(points.value)!)
@@ -78,10 +89,10 @@ const figures = computed(() => {
       </text>
     </g>
     <text class="name" :x="place.tank" :y="y(core.coldIn_C) - 10">
-      <tspan class="title">water {{ spoken(loop.flow_L_min, 'L_min', settings.units) }}</tspan>
+      <tspan class="title">water {{ spoken(loop?.flow_L_min ?? 0, 'L_min', settings.units) }}</tspan>
     </text>
     <text class="name" :x="(place.radiator + place.back) / 2 + 12" :y="y(core.coldOut_C) + 4">
-      <tspan class="title">radiator</tspan> {{ spoken(core.heat_kW, 'kW', settings.units) }} · face air {{ spoken(core.faceSpeed_m_s, 'm_s', settings.units) }}
+      <tspan class="title">{{ sink.title }}</tspan> {{ sink.rest }}
     </text>
   </g>
 </template>

@@ -109,7 +109,7 @@ function cardFromAnswer(): unknown {
   const c = core.value!
   const v = view.value
   const round = (x: number, digits: number) => Number(x.toFixed(digits))
-  const coldSide = c.cooledBy === 'air' ? { airSpeed_m_s: round(v?.faceSpeed_m_s ?? 8, 1) } : { waterFlow_L_min: c.water!.flow_L_min }
+  const coldSide = c.cooledBy === 'air' ? { airSpeed_m_s: round(v?.faceSpeed_m_s ?? 8, 1) } : { waterFlow_L_min: round(build.answer?.steady?.loops.find((l) => l.place === place.value)?.flow_L_min ?? c.water?.flow_L_min ?? 20, 1) }
   return {
     width_mm: c.width_mm, height_mm: c.height_mm, depth_mm: c.depth_mm, mass_kg: round(v?.metalMass_kg ?? 6, 1), chargeFlow_kg_s: round(v?.chargeFlow_kg_s ?? 0.2, 3),
     chargePressure_kPa: 200, chargeIn_C: round(v?.chargeIn_C ?? 140, 0), chargeOut_C: round(v?.chargeOut_C ?? 45, 0), loss_kPa: round(loss(build.answer) ?? 3.5, 2),

@@ -22,11 +22,16 @@ export function apply(document: BuildDocument, edits: Edit[]): BuildDocument {
   for (const { pointer, value } of edits) {
     const path = steps(pointer)
     const last = path.pop()!
-    const parent = at(copy, path.map((s) => `/${s}`).join('')) as Record<string, unknown>
+    const parent = reach(copy as unknown as Record<string, unknown>, path)
     if (value === undefined) delete parent[last]
     else parent[last] = value
   }
   return copy
+}
+
+/** @returns the object at a path; what a file leaves out is made on the way */
+function reach(root: Record<string, unknown>, path: string[]): Record<string, unknown> {
+  return path.reduce((node, step) => (node[step] ??= {}) as Record<string, unknown>, root)
 }
 
 function steps(pointer: string): string[] {

@@ -20,7 +20,85 @@ export interface Radiator {
   waterIn_C: number
   airSpeed_m_s: number
   airIn_C: number
-  air: FaceAir
+  waterLoss_kPa?: number
+  airLoss_Pa?: number
+  /** By geometry instead of the card. */
+  tubes?: { fin: Fin; tubeHeight_mm: number; tubeWall_mm: number; passes?: number }
+  air?: FaceAir
+}
+
+export interface CurvePoint {
+  flow_L_min: number
+  pressure_kPa: number
+}
+
+interface LoopPieceBase {
+  name: string
+  height_mm: number
+}
+
+export const FITTINGS = ['spigot', 'elbow 90', 'elbow 45', 'tee through', 'tee branch', 'ball valve', 'gate valve', 'globe valve', 'check valve'] as const
+
+export type LoopPiece =
+  | (LoopPieceBase & { kind: 'pump'; bore_mm: number; beside?: number; speed_pct?: number; drivenAt_rpm?: number; efficiency_pct?: number; curve: CurvePoint[] })
+  | (LoopPieceBase & { kind: 'hose'; bore_mm: number; beside?: number; length_mm: number; material?: string; bends?: Bend[] })
+  | (LoopPieceBase & { kind: (typeof FITTINGS)[number]; bore_mm: number; beside?: number; length_mm?: number })
+  | (LoopPieceBase & { kind: 'core'; ports: string; fedFrom: string; boss?: boolean })
+  | (LoopPieceBase & { kind: 'chiller'; loss_kPa: number; flow_L_min: number })
+  | (LoopPieceBase & { kind: 'radiator' | 'tank' | 'source' | 'outfall' })
+export type LoopPieceKind = LoopPiece['kind']
+
+export interface WaterLoop {
+  /** Measured by bucket and watch; found from pump and losses when absent. */
+  flow_L_min?: number
+  volume_L: number
+  glycol_pct?: number
+  pieces?: LoopPiece[]
+  radiator?: Radiator
+  tank?: { holds_L: number; baffled?: boolean; start_C?: number; ice_kg?: number; icePiece_mm?: number; stirred?: string; refilled?: boolean }
+  chiller?: { capacity_kW: number; coldest_C: number; dropOutBoost_kPa: number; whileWaiting?: boolean }
+  raw?: { temperature_C: number; fouling_m2K_kW?: number }
+}
+
+export interface Wall {
+  name: string
+  width_mm: number
+  height_mm: number
+  across_mm: number
+  up_mm: number
+}
+
+export type LayerKind = 'core' | 'radiator' | 'condenser' | 'engine radiator' | 'oil cooler'
+
+/** Front first; sizes and card only for what the build does not know otherwise. */
+export interface AirLayer {
+  kind: LayerKind
+  name: string
+  across_mm: number
+  up_mm: number
+  gap_mm: number
+  width_mm?: number
+  height_mm?: number
+  depth_mm?: number
+  heat_kW?: number
+  hotOnCard_C?: number
+  airSpeed_m_s?: number
+  airIn_C?: number
+  airLoss_Pa?: number
+  hot_C?: number
+}
+
+export interface AirWay {
+  name: string
+  spaceWidth_mm: number
+  spaceHeight_mm: number
+  opening: { width_mm: number; height_mm: number; pressure_pct: number; open_pct: number; roundedLip?: boolean; walls?: Wall[] }
+  seal_pct: number
+  ducted: boolean
+  layers: AirLayer[]
+  fan?: { curve: { flow_m3_h: number; pressure_Pa: number }[]; backwards?: boolean; offAbove_km_h: number }
+  exit: { area_cm2: number; pressure_pct: number }
+  recirculation_pct: number
 }
 
 export interface CardPoint {
@@ -41,6 +119,7 @@ export interface Card extends CardPoint {
   mass_kg: number
   chargeShare_pct: number
   wallShare_pct: number
+  coolantLoss_Pa?: number
   morePoints?: CardPoint[]
 }
 
@@ -151,7 +230,7 @@ export interface CorePiece {
   card?: Card
   block?: Block
   air?: FaceAir
-  water?: { flow_L_min: number; volume_L: number; radiator: Radiator }
+  water?: WaterLoop
 }
 
 export interface InjectionPiece {
@@ -208,6 +287,7 @@ export interface BuildOption {
   name: string
   boost_kPa: number
   path: Piece[]
+  airWays?: AirWay[]
 }
 
 export interface DutyRow {

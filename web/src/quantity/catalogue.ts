@@ -22,13 +22,16 @@ const US: Record<string, string> = {
   'm/s': 'mph',
   kW: 'hp',
   'kg/m3': 'lb/ft3',
+  Pa: 'inH2O',
+  'm³/h': 'cfm',
+  'cm²': 'sq in',
 }
 
 /** Digits after the point that are worth reading, by unit. */
 const DIGITS: Record<string, number> = {
   mm: 0, in: 2, m: 0, ft: 0, kPa: 1, psi: 2, '°C': 1, '°F': 1, K: 1, L: 1, 'US gal': 2, 'cu in': 1, kg: 1, lb: 1,
   'kg/s': 3, 'lb/min': 1, 'L/min': 1, 'US gal/min': 2, 'km/h': 0, mph: 0, 'm/s': 1, kW: 1, hp: 1, rpm: 0, s: 0, '%': 0, '°': 0,
-  'kg/m3': 2, 'lb/ft3': 3,
+  'kg/m3': 2, 'lb/ft3': 3, Pa: 0, inH2O: 2, 'm³/h': 0, cfm: 0, 'cm²': 0, 'sq in': 1,
 }
 
 /** Round temperatures for an axis in the reader's unit, given in °C. */
@@ -122,11 +125,15 @@ const ANSWER_UNITS: Record<string, { factor: number; offset: number; symbol: str
   kg: { factor: 1 / 0.45359237, offset: 0, symbol: 'lb', digits: 1 },
   L_min: { factor: 1 / 3.785411784, offset: 0, symbol: 'gpm', digits: 2 },
   kg_m3: { factor: 1 / 16.01846337, offset: 0, symbol: 'lb/ft³', digits: 3 },
+  Pa: { factor: 1 / 249.08891, offset: 0, symbol: 'inH2O', digits: 2 },
+  m3_h: { factor: 1 / 1.6990108, offset: 0, symbol: 'cfm', digits: 0 },
+  cm2: { factor: 1 / 6.4516, offset: 0, symbol: 'sq in', digits: 1 },
 }
 const METRIC: Record<string, { symbol: string; digits: number }> = {
   C: { symbol: '°C', digits: 1 }, K: { symbol: '°C', digits: 1 }, kPa: { symbol: 'kPa', digits: 1 }, mm: { symbol: 'mm', digits: 0 },
   kW: { symbol: 'kW', digits: 1 }, kg_s: { symbol: 'kg/s', digits: 3 }, m_s: { symbol: 'm/s', digits: 1 }, km_h: { symbol: 'km/h', digits: 0 },
   kg: { symbol: 'kg', digits: 1 }, L_min: { symbol: 'L/min', digits: 1 }, kg_m3: { symbol: 'kg/m³', digits: 2 },
+  Pa: { symbol: 'Pa', digits: 0 }, m3_h: { symbol: 'm³/h', digits: 0 }, cm2: { symbol: 'cm²', digits: 0 },
 }
 export type AnswerUnit = keyof typeof METRIC
 

@@ -55,5 +55,7 @@ export function steadyView(temperatures: number[], bores: number[] = [70, 70, 51
     filling: { volume_L: 9, time_s: 0.1 },
     core: CORE,
     cores: [CORE],
+    loops: [],
+    airWays: [],
   }
 }

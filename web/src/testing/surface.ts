@@ -44,7 +44,7 @@ export async function surface(component: Component, query: Record<string, string
   const page = { template: '<i/>' }
   const router = createRouter({
     history: createMemoryHistory(),
-    routes: [{ path: '/', name: 'home', component: page }, ...['brief', 'core', 'pipes', 'endurance'].map((name) => ({ path: `/${name}`, name, component: page }))],
+    routes: [{ path: '/', name: 'home', component: page }, ...['brief', 'space', 'core', 'water', 'pipes', 'endurance'].map((name) => ({ path: `/${name}`, name, component: page }))],
   })
   await router.push({ name: 'pipes', query })
   const wrapper = mount(component, { global: { plugins: [router, PrimeVue], stubs: { teleport: true } } })

@@ -84,6 +84,11 @@ export function pieceName(steady: SteadyView, place: string): string {
     }
     return undefined
   }
+  const layers = steady.airWays.flatMap((w) => w.layers)
+  const cold = steady.loops.flatMap((l) => l.pieces).find((p) => p.place === place) ?? layers.find((l) => l.place === place) ?? steady.airWays.find((w) => w.place === place)
+  const loop = steady.loops.find((l) => `${l.place}/water` === place)
+  if (cold) return cold.name
+  if (loop) return `${loop.core}, water`
   return find(steady.pieces)?.name ?? (place === '/engine' ? 'engine' : 'blower')
 }
 
@@ -135,6 +140,46 @@ export function noteLine(note: NoteView, steady: SteadyView, system: UnitSystem)
       return `${piece}: slower than the slowest line of its map; the efficiency of that line is used.`
     case 'ABOVE_MAP':
       return `${piece}: above the fastest line of its map.`
+    case 'LOOP_LAMINAR':
+      return `${piece}: the water creeps through it, Reynolds number ${note.value.toFixed(0)}; below 2300 it carries little heat. Less glycol, warmer water or more flow.`
+    case 'LOOP_STRANGLED':
+      return `${piece}: it alone takes ${percent(note.value)} of what the pump gives. The smallest bore rules the loop.`
+    case 'LOOP_FAST':
+      return `${piece}: the water runs at ${spoken(note.value, 'm_s', system)}; above ${spoken(note.limit, 'm_s', system, 0)} it costs much. A bigger bore is the cure.`
+    case 'PUMP_BEYOND_CURVE':
+      return `${piece}: it works beyond the last point of its curve, at ${spoken(note.value * 60e3, 'L_min', system)}. What it gives there is drawn out, not measured.`
+    case 'PUMP_STALLED':
+      return `${piece}: next to nothing flows. The pump stands, or cannot lift the water to the outfall.`
+    case 'PORTS_WASH_PART':
+      return `${piece}: its water ports wash only about ${percent(note.value)} of it. Opposite corners reach all; common practice, no source.`
+    case 'FED_FROM_TOP':
+      return `${piece}: fed from the top it never fills. Bring the water in below and take it out above.`
+    case 'LOOP_HIGH_SPOT':
+      return note.value <= note.limit
+        ? `${piece}: it stands ${spoken(1000 * note.value, 'mm', system)} above the cap. It stays full while the pump runs, but a pin-hole there drains it back.`
+        : `${piece}: it stands ${spoken(1000 * note.value, 'mm', system)} above the cap and will hold air. Raise the header, or give it a bleed.`
+    case 'LOOP_WITHOUT_TANK':
+      return `${piece}: nothing in this loop takes air and expansion. It wants a header with a cap at its highest place.`
+    case 'COOLANT_FREEZES':
+      return `${piece}: it is ${spoken(note.value - 273.15, 'C', system, 0)} outside and the coolant freezes at ${spoken(note.limit - 273.15, 'C', system, 0)}. More glycol, or drain it.`
+    case 'ICE_LASTS':
+      return `${piece}: held at full load the ice is gone after ${span(note.value)}.`
+    case 'CHILLER_CUT_OUT':
+      return `${piece}: from ${spoken(note.limit / 1000, 'kPa', system)} of boost the compressor is cut out. Full load runs on what was chilled before.`
+    case 'LOOP_WARMS':
+      return `${piece}: nothing takes the heat for good. The line shows the start; the water warms by ${spoken(60 * note.value, 'K', system)} a minute.`
+    case 'SWEATS':
+      return `${piece}: hoses and core stand at ${spoken(note.value - 273.15, 'C', system, 0)}, under the outside dew point of ${spoken(note.limit - 273.15, 'C', system, 0)}. They drip.`
+    case 'OPENING_WALLED':
+      return `${piece}: only ${percent(note.value)} of the opening is free. What stands before it is a wall.`
+    case 'AIR_BYPASS':
+      return `${piece}: ${percent(note.value)} of the air goes round the stack. Foam and sheet at its sides keep it in.`
+    case 'FAN_AGAINST':
+      return `${piece}: the fan blows against the road wind. Turn it, or swap its leads if it is made for that.`
+    case 'EXIT_STRANGLES':
+      return `${piece}: the air has a harder way out (${spoken(note.value, 'Pa', system)}) than through the stack. Open the exit.`
+    case 'AIR_PREHEATED':
+      return `${piece}: what stands before it warms its air by ${spoken(note.value, 'K', system)}.`
     case 'AIR_DEMANDS_DISAGREE':
       return `The power asked for wants ${percent(Math.abs(note.value))} ${note.value > 0 ? 'more' : 'less'} air than this engine takes at this boost. Power, boost or volumetric efficiency does not fit the others.`
   }

@@ -122,7 +122,8 @@ final class CoreReader {
 
     /** Air by a share of road speed; the usual one where the file leaves it to a way of the air. */
     static FaceAirSpec face(JsonPlace place) {
-        FaceAirSpec face = new FaceAirSpec(place.number(Field.AIR_FACE_SHARE), place.number(Field.AIR_STANDSTILL));
+        FaceAirSpec face = new FaceAirSpec(place.optionalNumber(Field.AIR_FACE_SHARE).orElse(USUAL_FACE.speedShare()),
+                place.optionalNumber(Field.AIR_STANDSTILL).orElse(USUAL_FACE.standstillSpeed()));
         place.nothingElse();
         return face;
     }

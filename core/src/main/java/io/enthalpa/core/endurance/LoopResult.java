@@ -4,6 +4,7 @@ import io.enthalpa.core.chargepath.CoreSlot;
 import io.enthalpa.core.waterloop.LoopFlow;
 import io.enthalpa.core.waterloop.LoopHeights;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
+import java.util.List;
 
 /**
  * What the water of a core does at a steady point.
@@ -11,6 +12,7 @@ import io.enthalpa.core.waterloop.WaterLoopSpec;
  * @param slot     the core
  * @param spec     its loop
  * @param flow     operating point of the pump
+ * @param heads    what pumps give and the loop takes at other flows
  * @param waterIn  K where it enters the core
  * @param waterOut K where it leaves it
  * @param back     K behind radiator, chiller and tank: {@code waterIn} when something takes all the heat
@@ -27,7 +29,7 @@ import io.enthalpa.core.waterloop.WaterLoopSpec;
  * @param heights  where air stays
  * @param dewPoint K of the outside air: what is colder than this sweats
  */
-public record LoopResult(CoreSlot slot, WaterLoopSpec spec, LoopFlow flow, double waterIn, double waterOut, double back, double heat, double radiator,
+public record LoopResult(CoreSlot slot, WaterLoopSpec spec, LoopFlow flow, List<LoopFlow.Head> heads, double waterIn, double waterOut, double back, double heat, double radiator,
                          AirMeeting air, double airOut, double chiller, boolean chillerOut, double pullDown, double ice, double iceLasts, double rise,
                          LoopHeights heights, double dewPoint) {
     /** @return true when hoses and core are colder than the outside air's dew point */

@@ -43,7 +43,8 @@ final class SteadyCold {
         double rise = spec.isOpen() ? 0 : Math.max(left - chilled, 0) / capacity;
         boolean settles = spec.isOpen() || rise * capacity < 1e-3 * Math.max(result.heat(), 1);
         double pullDown = chiller == null ? Double.NaN : chiller.pullDown(capacity, ambient.temperature(), ambient.temperature());
-        return new LoopResult(core.slot(), spec, core.hydraulics().at(result.coldIn(), point.speed()), result.coldIn(), result.coldOut(),
+        return new LoopResult(core.slot(), spec, core.hydraulics().at(result.coldIn(), point.speed()),
+                core.hydraulics().heads(result.coldIn(), point.speed()), result.coldIn(), result.coldOut(),
                 result.coldOut() - (radiator + chilled + melting) / result.coldFlow() / spec.coolant().heatCapacity(result.coldIn()),
                 result.heat(), radiator, core.hasRadiator() ? met : null, airOut, chilled, cutOut, pullDown, melting,
                 ice.mass() > 0 ? ice.lasts(melting) : Double.NaN, settles ? 0 : rise, LoopHeights.of(spec.pieces()), ambient.air().dewPoint(ambient.pressure()));

@@ -13,6 +13,16 @@ import java.util.List;
  * @param pastCurve   the flow lies beyond the last point of a pump's curve
  */
 public record LoopFlow(double flow, double head, double power, List<PieceLoss> pieces, int narrowest, boolean pastCurve) {
+    /**
+     * What pumps give and the loop takes at a flow, for a drawing of both.
+     *
+     * @param flow  m3/s
+     * @param given Pa
+     * @param taken Pa
+     */
+    public record Head(double flow, double given, double taken) {
+    }
+
     public LoopFlow {
         pieces = List.copyOf(pieces);
     }

@@ -25,6 +25,7 @@ public final class LoopHydraulics {
     private static final double INTO_CHAMBER = 1;
     private static final double OUT_OF_CHAMBER = 0.5;
     private static final double LEAST_FLOW = 1e-7;
+    private static final int HEADS = 16;
 
     private final WaterLoopSpec loop;
     private final ChargeCooler core;
@@ -90,13 +91,37 @@ public final class LoopHydraulics {
         return loop.measured().orElseGet(() -> solve(temperature, engineSpeed));
     }
 
-    private double solve(double temperature, double engineSpeed) {
+    /** @return both curves at evenly spread flows, up to what the pumps move with nothing against them; empty without a pump */
+    public List<LoopFlow.Head> heads(double temperature, double engineSpeed) {
+        double most = freeFlow(engineSpeed);
+        List<LoopFlow.Head> heads = new ArrayList<>();
+        for (int k = 0; k <= HEADS && most > 0; k++) {
+            double flow = Math.max(most * k / HEADS, LEAST_FLOW);
+            double given = 0;
+            double taken = lift(temperature);
+            for (int i = 0; i < steps.length; i++) {
+                double loss = loss(i, flow, temperature, engineSpeed);
+                double rise = loop.pieces().get(i) instanceof LoopPiece.Pump pump ? pump.spec().rise(flow / pump.beside(), engineSpeed) : 0;
+                given += rise;
+                taken += loss + rise;
+            }
+            heads.add(new LoopFlow.Head(flow, given, taken));
+        }
+        return heads;
+    }
+
+    private double freeFlow(double engineSpeed) {
         double most = 0;
         for (LoopPiece piece : loop.pieces()) {
             if (piece instanceof LoopPiece.Pump pump) {
                 most = Math.max(most, pump.beside() * pump.spec().curve().freeFlow() * pump.spec().speed(engineSpeed));
             }
         }
+        return most;
+    }
+
+    private double solve(double temperature, double engineSpeed) {
+        double most = freeFlow(engineSpeed);
         if (most <= 0 || surplus(LEAST_FLOW, temperature, engineSpeed) <= 0) {
             return LEAST_FLOW;
         }

@@ -11,7 +11,11 @@ import org.jspecify.annotations.Nullable;
 public record LoopView(String place, String core, boolean open, boolean measured, double flow_L_min, double head_kPa, double pumpPower_W, double waterIn_C,
                        double waterOut_C, double heat_kW, @Nullable RadiatorView radiator, double chiller_kW, boolean chillerOut, @Nullable Double pullDown_s,
                        double ice_kW, @Nullable Double iceLasts_s, double rise_K_min, double freezing_C, int narrowest, int highest, double overCap_mm,
-                       boolean sweats, List<LoopPieceView> pieces) {
+                       boolean sweats, List<HeadView> heads, List<LoopPieceView> pieces) {
+
+    /** What the pumps give and the loop takes at a flow. */
+    public record HeadView(double flow_L_min, double given_kPa, double taken_kPa) {
+    }
 
     /** The radiator and the air that meets it. */
     public record RadiatorView(double heat_kW, double airFlow_kg_s, double faceSpeed_m_s, double airIn_C, double airOut_C) {
@@ -26,7 +30,8 @@ public record LoopView(String place, String core, boolean open, boolean measured
         return new LoopView(loop.slot().pointer(), loop.slot().element().name(), loop.spec().isOpen(), loop.spec().measured().isPresent(), loop.flow().flow() * 60e3,
                 loop.flow().head() / 1000, loop.flow().power(), loop.waterIn() - 273.15, loop.waterOut() - 273.15, loop.heat() / 1000, radiator(loop),
                 loop.chiller() / 1000, loop.chillerOut(), orNull(loop.pullDown()), loop.ice() / 1000, orNull(loop.iceLasts()), loop.rise() * 60,
-                loop.spec().coolant().freezing() - 273.15, loop.flow().narrowest(), loop.heights().highest(), loop.heights().over() * 1000, loop.sweats(), pieces(loop));
+                loop.spec().coolant().freezing() - 273.15, loop.flow().narrowest(), loop.heights().highest(), loop.heights().over() * 1000, loop.sweats(),
+                loop.heads().stream().map(h -> new HeadView(h.flow() * 60e3, h.given() / 1000, h.taken() / 1000)).toList(), pieces(loop));
     }
 
     private static @Nullable RadiatorView radiator(LoopResult loop) {

@@ -24,8 +24,8 @@ final class WaterChanges {
     private static final double WORTH_K = 0.1;
     private static final int MOST_SHOWN = 6;
 
-    /** @param pointer within the option @param value to write there */
-    record Edit(String pointer, JsonNode value) {
+    /** @param pointer within the option @param value to write there, a word, a number or a list of pieces */
+    record LoopEdit(String pointer, Object value) {
     }
 
     /**
@@ -38,7 +38,7 @@ final class WaterChanges {
      * @param intake_K   change of the intake temperature
      * @param water_K    change of the water at the core
      */
-    record WaterChangeView(String what, @Nullable Double share_pct, double flow_L_min, double flowRatio, double intake_K, double water_K, List<Edit> edits) {
+    record WaterChangeView(String what, @Nullable Double share_pct, double flow_L_min, double flowRatio, double intake_K, double water_K, List<LoopEdit> edits) {
     }
 
     private record Numbers(double intake, double water, double flow) {
@@ -135,13 +135,13 @@ final class WaterChanges {
 
     private void widen(List<Integer> which, double to) {
         JsonNode pieces = loop.path("pieces");
-        List<Edit> edits = new ArrayList<>();
+        List<LoopEdit> edits = new ArrayList<>();
         List<String> names = new ArrayList<>();
         double from = Double.POSITIVE_INFINITY;
         double share = 0;
         for (int i : which) {
             if (bore(pieces, i) < to - 0.01) {
-                edits.add(new Edit(place + "/water/pieces/" + i + "/bore_mm", JsonNodeFactory.instance.numberNode(to)));
+                edits.add(new LoopEdit(place + "/water/pieces/" + i + "/bore_mm", JsonNodeFactory.instance.numberNode(to)));
                 names.add(pieces.get(i).path("name").asString(""));
                 from = Math.min(from, bore(pieces, i));
                 share += now.flow().pieces().get(i).share();
@@ -165,13 +165,13 @@ final class WaterChanges {
                 continue;
             }
             String at = place + "/water/pieces/" + i;
-            List<Edit> all = new ArrayList<>();
+            List<LoopEdit> all = new ArrayList<>();
             if (!piece.path("ports").asString("").equals("opposite corners")) {
-                all.add(new Edit(at + "/ports", JsonNodeFactory.instance.stringNode("opposite corners")));
+                all.add(new LoopEdit(at + "/ports", JsonNodeFactory.instance.stringNode("opposite corners")));
                 tryOne("water ports at opposite corners", null, List.copyOf(all));
             }
             if (piece.path("fedFrom").asString("").equals("top")) {
-                Edit feed = new Edit(at + "/fedFrom", JsonNodeFactory.instance.stringNode("bottom"));
+                LoopEdit feed = new LoopEdit(at + "/fedFrom", JsonNodeFactory.instance.stringNode("bottom"));
                 tryOne("fed from the bottom", null, List.of(feed));
                 all.add(feed);
             }
@@ -189,7 +189,7 @@ final class WaterChanges {
                 ObjectNode second = (ObjectNode) pieces.get(i).deepCopy();
                 second.put("name", "second " + second.path("name").asString("pump"));
                 more.insert(i + 1, second);
-                tryOne("a second " + pieces.get(i).path("name").asString("pump") + " behind the first", null, List.of(new Edit(place + "/water/pieces", more)));
+                tryOne("a second " + pieces.get(i).path("name").asString("pump") + " behind the first", null, List.of(new LoopEdit(place + "/water/pieces", more)));
                 break;
             }
         }
@@ -197,20 +197,20 @@ final class WaterChanges {
         if (radiator.isObject()) {
             double depth = Math.rint(radiator.path("depth_mm").doubleValue() * 1.3);
             tryOne("radiator %s → %s mm deep".formatted(plain(radiator.path("depth_mm").doubleValue()), plain(depth)), null,
-                    List.of(new Edit(place + "/water/radiator/depth_mm", JsonNodeFactory.instance.numberNode(depth))));
+                    List.of(new LoopEdit(place + "/water/radiator/depth_mm", JsonNodeFactory.instance.numberNode(depth))));
         }
         JsonNode tank = loop.path("tank");
         if (tank.path("ice_kg").doubleValue() > 0 && tank.path("icePiece_mm").doubleValue() > 30) {
-            tryOne("ice broken to 25 mm", null, List.of(new Edit(place + "/water/tank/icePiece_mm", JsonNodeFactory.instance.numberNode(25))));
+            tryOne("ice broken to 25 mm", null, List.of(new LoopEdit(place + "/water/tank/icePiece_mm", JsonNodeFactory.instance.numberNode(25))));
         }
     }
 
-    private void tryOne(String what, @Nullable Double share, List<Edit> edits) {
+    private void tryOne(String what, @Nullable Double share, List<LoopEdit> edits) {
         JsonNode trial = document.deepCopy();
-        for (Edit edit : edits) {
+        for (LoopEdit edit : edits) {
             String at = "/options/" + option + edit.pointer();
             int cut = at.lastIndexOf('/');
-            ((ObjectNode) trial.at(at.substring(0, cut))).set(at.substring(cut + 1), edit.value());
+            ((ObjectNode) trial.at(at.substring(0, cut))).set(at.substring(cut + 1), (JsonNode) edit.value());
         }
         try {
             Numbers then = numbers(new Answer(BuildFile.read(trial), letter).steady(), place);

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { api, type OrderView } from '../api/client'
+import { useBuild } from '../build/store'
+import type { AirWay } from '../document/types'
+import { change, spoken } from '../quantity/catalogue'
+import { useSettings } from '../settings/store'
+import { reordered } from './stack'
+
+/** The same layers in every order, each solved: what charge, cabin and engine gain or lose against the order as it stands. */
+const props = defineProps<{ way: AirWay; index: number }>()
+const build = useBuild()
+const settings = useSettings()
+const orders = ref<OrderView[]>([])
+const open = ref(false)
+const looking = ref(false)
+let ticket = 0
+
+watch(
+  () => [build.document, build.letter, props.index, open.value] as const,
+  ([document, letter, index, wanted], _, onCleanup) => {
+    const mine = ++ticket
+    if (!wanted || !document) return
+    looking.value = true
+    const timer = setTimeout(async () => {
+      const found = await api.stackOrders(document, letter, index).catch(() => ({ orders: [] }))
+      if (mine === ticket) {
+        orders.value = found.orders
+        looking.value = false
+      }
+    }, 200)
+    onCleanup(() => clearTimeout(timer))
+  },
+)
+
+const now = computed(() => orders.value[0])
+/** Columns: the layers as they stand, front first. */
+const columns = computed(() => [...(now.value?.layers ?? [])].sort((a, b) => a.layer - b.layer))
+const GAINS: Record<string, string> = { CONDENSER: 'cabin', ENGINE_RADIATOR: 'engine', OIL_COOLER: 'oil' }
+const others = computed(() => columns.value.filter((c) => GAINS[c.kind]))
+const heat = (o: OrderView, layer: number) => o.layers.find((l) => l.layer === layer)!
+const same = (o: OrderView) => o === now.value
+
+function delta(o: OrderView, layer: number): string {
+  return same(o) ? '' : change(heat(o, layer).heat_kW - heat(now.value!, layer).heat_kW, 'kW', settings.units)
+}
+
+function edits(o: OrderView) {
+  return [{ pointer: `/airWays/${props.index}/layers`, value: reordered(props.way.layers, o.order) }]
+}
+
+const title = (o: OrderView) => o.layers.map((l) => (l.kind === 'RADIATOR' ? `radiator of the ${l.name}` : l.name)).join(', ')
+
+async function tryIt(o: OrderView): Promise<void> {
+  const name = `${o.layers[0]!.name} first`
+  await build.addOption(name, edits(o), `option from ${build.letter}: stack ${title(o)}`)
+}
+
+async function use(o: OrderView): Promise<void> {
+  await build.edit(edits(o).map((e) => ({ ...e, pointer: `/options/${build.optionIndex}${e.pointer}` })), `stack ${title(o)}`)
+}
+</script>
+
+<template>
+  <section>
+    <h2>
+      Order of the stack
+      <button v-if="!open" type="button" class="act" @click="open = true">compare all orders</button>
+      <span v-else-if="looking && !orders.length" class="quiet">looking</span>
+    </h2>
+    <table v-if="open && now" class="figures">
+      <thead>
+        <tr>
+          <th scope="col">front to back</th>
+          <th scope="col">charge at the plenum</th>
+          <th v-for="c in others" :key="c.layer" scope="col">{{ GAINS[c.kind] }} ({{ c.name }})</th>
+          <th scope="col">heat of all</th>
+          <th><span class="hidden-words">take it</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="o in orders" :key="o.order.join()" :class="{ now: same(o) }">
+          <th scope="row">{{ title(o) }}</th>
+          <td>
+            <span class="delta" :class="o.intake_C < now.intake_C ? 'better' : 'worse'">{{ same(o) ? '' : change(o.intake_C - now.intake_C, 'K', settings.units) }}</span>
+            {{ spoken(o.intake_C, 'C', settings.units) }}
+          </td>
+          <td v-for="c in others" :key="c.layer">
+            <span class="delta" :class="delta(o, c.layer).startsWith('−') ? 'worse' : 'better'">{{ delta(o, c.layer) }}</span>
+            {{ spoken(heat(o, c.layer).heat_kW, 'kW', settings.units) }}
+          </td>
+          <td>{{ spoken(o.total_kW, 'kW', settings.units) }}</td>
+          <td>
+            <span v-if="same(o)" class="quiet">as it stands</span>
+            <template v-else>
+              <button type="button" class="act" :aria-label="`Use the order ${title(o)}`" @click="use(o)">Use</button>
+              <button type="button" class="act try" :aria-label="`Try the order ${title(o)}`" @click="tryIt(o)">Try</button>
+            </template>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="open && now" class="fine">Cabin, engine and oil: the heat each could reject with its hot side held where it is. More is better for each.</p>
+  </section>
+</template>
+
+<style scoped>
+h2 .act {
+  margin-left: 14px;
+}
+th[scope='row'] {
+  white-space: normal;
+}
+td {
+  font-weight: 600;
+}
+.now th[scope='row'] {
+  font-weight: 700;
+}
+.delta {
+  margin-right: 6px;
+  font-size: var(--s1);
+}
+.quiet {
+  font-weight: 400;
+  color: var(--ink-2);
+}
+.try {
+  margin-left: 12px;
+}
+.fine {
+  padding-top: 6px;
+  font-size: var(--s1);
+  color: var(--ink-2);
+}
+</style>

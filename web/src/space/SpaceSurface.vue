@@ -1,0 +1,378 @@
+<script setup lang="ts">
+import Menu from 'primevue/menu'
+import { computed, ref, watch } from 'vue'
+import { useRoute } from 'vue-router'
+import { useBuild } from '../build/store'
+import type { AirLayer, AirWay, Wall } from '../document/types'
+import { change, spoken } from '../quantity/catalogue'
+import KnowButton from '../reasons/KnowButton.vue'
+import { useSettings } from '../settings/store'
+import ChoiceField from '../ui/ChoiceField.vue'
+import NumberField from '../ui/NumberField.vue'
+import TextField from '../ui/TextField.vue'
+import OrderTable from './OrderTable.vue'
+import PressureBar from './PressureBar.vue'
+import { newWay, OTHERS, sizeOf, unplaced } from './stack'
+import StackDrawing from './StackDrawing.vue'
+
+/** The cooling air's way through the car: opening, stack, exit; drawn to scale, solved at full load, typed over in place. */
+const build = useBuild()
+const settings = useSettings()
+const route = useRoute()
+const menu = ref<InstanceType<typeof Menu>>()
+const index = ref(0)
+const layerIndex = ref(0)
+
+const ways = computed(() => build.option?.airWays ?? [])
+const way = computed(() => ways.value[Math.min(index.value, ways.value.length - 1)])
+const wayIndex = computed(() => Math.min(index.value, ways.value.length - 1))
+const at = computed(() => `/options/${build.optionIndex}/airWays/${wayIndex.value}`)
+const view = computed(() => build.answer?.steady?.airWays[wayIndex.value])
+const was = computed(() => build.ghost?.answer.steady?.airWays.find((w) => w.name === way.value?.name))
+const chosen = computed(() => Math.min(layerIndex.value, (way.value?.layers.length ?? 1) - 1))
+const layer = computed(() => way.value?.layers[chosen.value])
+const layerAt = computed(() => `${at.value}/layers/${chosen.value}`)
+const own = computed(() => layer.value?.kind === 'core' || layer.value?.kind === 'radiator')
+const free = computed(() => unplaced(build.option!))
+const walls = computed(() => way.value?.opening.walls ?? [])
+watch(() => build.letter, () => (layerIndex.value = 0))
+
+const road = computed(() => build.document!.fullLoad.roadSpeed_km_h)
+const heads = computed(() => {
+  const v = view.value
+  if (!v) return []
+  const w = was.value
+  const list = [
+    { name: 'through the opening', text: spoken(v.flow_m3_h, 'm3_h', settings.units), delta: w ? change(v.flow_m3_h - w.flow_m3_h, 'm3_h', settings.units) : '', better: !w || v.flow_m3_h > w.flow_m3_h },
+    { name: 'round the stack', text: `${v.bypass_pct.toFixed(0)} %`, delta: '', better: true },
+    { name: 'free opening', text: spoken(v.freeOpening_cm2, 'cm2', settings.units), delta: '', better: true },
+    { name: 'stack', text: spoken(v.stackFace_cm2, 'cm2', settings.units), delta: '', better: true },
+  ]
+  for (const l of v.layers) {
+    if (l.kind === 'CORE' || l.kind === 'RADIATOR') list.push({ name: `face of the ${l.name}${l.kind === 'RADIATOR' ? "'s radiator" : ''}`, text: `${spoken(l.faceSpeed_m_s, 'm_s', settings.units)}, ${road.value > 0 ? ((360 * l.faceSpeed_m_s) / road.value).toFixed(0) : '0'} % of road speed`, delta: '', better: true })
+  }
+  return list
+})
+
+function write(pointer: string, value: unknown, words: string): void {
+  void build.edit([{ pointer, value }], words)
+}
+
+function put(list: AirLayer[], words: string): void {
+  write(`${at.value}/layers`, list, words)
+}
+
+const items = computed(() => [
+  ...free.value.map((f) => ({
+    label: f.kind === 'core' ? f.core.name : `radiator of the ${f.core.name}`,
+    command: () => add({ kind: f.kind, name: f.core.name, across_mm: 0, up_mm: 0, gap_mm: 20 }),
+  })),
+  ...OTHERS.map((o) => ({ label: o.kind, command: () => add({ ...o.layer, name: freeName(o.layer.name) }) })),
+])
+
+function freeName(words: string): string {
+  const taken = new Set(way.value!.layers.map((l) => l.name))
+  if (!taken.has(words)) return words
+  for (let n = 2; ; n++) if (!taken.has(`${words} ${n}`)) return `${words} ${n}`
+}
+
+function add(fresh: AirLayer): void {
+  layerIndex.value = way.value!.layers.length
+  put([...way.value!.layers, fresh], `${fresh.name} put in at the back of the stack`)
+}
+
+/** Moves a layer to the front or back by one; the gaps stay where they are. */
+function shift(by: number): void {
+  const list = way.value!.layers
+  const to = chosen.value + by
+  if (to < 0 || to >= list.length) return
+  const next = [...list]
+  ;[next[chosen.value], next[to]] = [next[to]!, next[chosen.value]!]
+  const placed = next.map((l, i) => ({ ...l, gap_mm: list[i]!.gap_mm }))
+  const moved = list[chosen.value]!.name
+  layerIndex.value = to
+  put(placed, `${moved} moved to the ${by < 0 ? 'front' : 'back'}`)
+}
+
+function takeOut(): void {
+  const gone = layer.value!
+  put(way.value!.layers.filter((_, i) => i !== chosen.value), `${gone.name} taken out of the stack`)
+  layerIndex.value = 0
+}
+
+function addWay(): void {
+  const inside = free.value[0]
+  if (!inside) return
+  const name = ways.value.length ? `way ${ways.value.length + 1}` : 'front'
+  index.value = ways.value.length
+  write(`/options/${build.optionIndex}/airWays`, [...ways.value, newWay(name, inside)], `way of the air "${name}" put in`)
+}
+
+function removeWay(): void {
+  const gone = way.value!
+  write(`/options/${build.optionIndex}/airWays`, ways.value.filter((w) => w !== gone), `way of the air "${gone.name}" taken out`)
+  index.value = 0
+}
+
+function setWalls(list: Wall[], words: string): void {
+  write(`${at.value}/opening/walls`, list, words)
+}
+
+function fan(on: boolean): void {
+  const fresh: AirWay['fan'] = { curve: [{ flow_m3_h: 0, pressure_Pa: 220 }, { flow_m3_h: 2600, pressure_Pa: 0 }], backwards: false, offAbove_km_h: 60 }
+  write(`${at.value}/fan`, on ? fresh : undefined, `${way.value!.name}: fan ${on ? 'put in' : 'taken out'}`)
+}
+
+const yesNo = [
+  { value: 'no', label: 'no' },
+  { value: 'yes', label: 'yes' },
+]
+const winds = [
+  { value: 'no', label: 'with the wind' },
+  { value: 'yes', label: 'against it' },
+]
+const what = (l: AirLayer) => `${l.kind === 'radiator' ? 'radiator of the ' : ''}${l.name}`
+const size = (l: AirLayer) => {
+  const s = sizeOf(l, build.option!)
+  return s ? [s.width, s.height, s.depth].map((v) => spoken(v, 'mm', settings.units).replace(/ .*/, '')).join(' × ') : 'not in this option'
+}
+</script>
+
+<template>
+  <div class="paper">
+    <template v-if="!way">
+      <h2>Space, option {{ build.letter }}</h2>
+      <p class="lead">No way of the cooling air is described. Its cores take a measured share of road speed, as typed on Core or Water.</p>
+      <button v-if="free.length" type="button" class="act" @click="addWay">describe the opening, the stack and the exit</button>
+      <p v-else class="lead">Nothing of this option is cooled by outside air.</p>
+    </template>
+    <template v-else>
+      <nav class="which" aria-label="Ways of the air">
+        <button v-for="(w, i) in ways" :key="i" type="button" class="act" :class="{ on: i === wayIndex }" :aria-pressed="i === wayIndex" @click="index = i">{{ w.name }}</button>
+        <span class="gap" />
+        <button v-if="free.length" type="button" class="act quiet" @click="addWay">another way of the air</button>
+        <button type="button" class="act quiet" @click="removeWay">take this way out</button>
+      </nav>
+      <header class="head">
+        <h2>Cooling air through "{{ way.name }}", option {{ build.letter }}, at {{ spoken(road, 'km_h', settings.units) }} <KnowButton :subject="`/airWays/${wayIndex}`" :of="way.name" /></h2>
+        <dl>
+          <div v-for="h in heads" :key="h.name">
+            <dd class="figure">{{ h.text }} <span v-if="h.delta" class="delta" :class="h.better ? 'better' : 'worse'">{{ h.delta }}</span></dd>
+            <dt>{{ h.name }}</dt>
+          </div>
+        </dl>
+      </header>
+      <StackDrawing :way="way" :view="view" :option="build.option!" :chosen="chosen" @pick="layerIndex = $event" />
+      <div class="pair">
+        <section>
+          <h2>Layers, front first <button type="button" class="act add" aria-haspopup="menu" @click="menu?.toggle($event)">put one in</button></h2>
+          <table class="figures">
+            <thead>
+              <tr>
+                <th scope="col">layer</th>
+                <th scope="col">size</th>
+                <th scope="col">face air</th>
+                <th scope="col">air in</th>
+                <th scope="col">air out</th>
+                <th scope="col">heat</th>
+              </tr>
+            </thead>
+            <tbody>
+              <tr v-for="(l, i) in way.layers" :key="i" :class="{ picked: i === chosen }">
+                <th scope="row"><button type="button" class="act" :aria-pressed="i === chosen" @click="layerIndex = i">{{ what(l) }}</button></th>
+                <td>{{ size(l) }}</td>
+                <template v-if="view?.layers[i]">
+                  <td>{{ spoken(view.layers[i]!.faceSpeed_m_s, 'm_s', settings.units) }}</td>
+                  <td>{{ spoken(view.layers[i]!.airIn_C, 'C', settings.units) }}</td>
+                  <td>{{ spoken(view.layers[i]!.airOut_C, 'C', settings.units) }}</td>
+                  <td>{{ spoken(view.layers[i]!.heat_kW, 'kW', settings.units) }}</td>
+                </template>
+                <td v-else colspan="4">not solved</td>
+              </tr>
+            </tbody>
+          </table>
+        </section>
+        <section v-if="layer">
+          <header class="picked-head">
+            <h2>{{ what(layer) }}</h2>
+            <span class="acts">
+              <KnowButton :subject="`/airWays/${wayIndex}/layers/${chosen}`" :of="what(layer)" />
+              <button type="button" class="act" :disabled="chosen === 0" :aria-label="`Move ${what(layer)} to the front`" @click="shift(-1)">to the front</button>
+              <button type="button" class="act" :disabled="chosen === way.layers.length - 1" :aria-label="`Move ${what(layer)} to the back`" @click="shift(1)">to the back</button>
+              <button v-if="way.layers.length > 1" type="button" class="act" :aria-label="`Take ${what(layer)} out of the stack`" @click="takeOut">take out</button>
+            </span>
+          </header>
+          <div class="fields">
+            <NumberField part="airWay/layer" name="gap_mm" :pointer="`${layerAt}/gap_mm`" :of="what(layer)" />
+            <NumberField part="airWay/layer" name="across_mm" :pointer="`${layerAt}/across_mm`" :of="what(layer)" />
+            <NumberField part="airWay/layer" name="up_mm" :pointer="`${layerAt}/up_mm`" :of="what(layer)" />
+            <template v-if="!own">
+              <NumberField v-for="key in ['width_mm', 'height_mm', 'depth_mm', 'hot_C', 'heat_kW', 'hotOnCard_C', 'airSpeed_m_s', 'airIn_C']" :key="key" part="airWay/layer/other" :name="key" :pointer="`${layerAt}/${key}`" :of="what(layer)" />
+              <NumberField part="airWay/layer/other" name="airLoss_Pa" :pointer="`${layerAt}/airLoss_Pa`" :of="what(layer)" optional empty="usual" />
+            </template>
+          </div>
+          <p v-if="own" class="fine">
+            Its size and card are on
+            <RouterLink class="act" :to="{ name: layer.kind === 'core' ? 'core' : 'water', params: route.params, query: route.query }">{{ layer.kind === 'core' ? 'Core' : 'Water' }}</RouterLink>.
+          </p>
+        </section>
+      </div>
+      <PressureBar v-if="view" :view="view" class="block" />
+      <OrderTable v-if="way.layers.length > 1" :way="way" :index="wayIndex" class="block" />
+      <div class="thirds">
+        <section>
+          <h2>Opening</h2>
+          <TextField label="Name" :pointer="`${at}/name`" required :longest="60" />
+          <NumberField v-for="key in ['width_mm', 'height_mm', 'pressure_pct', 'open_pct']" :key="key" part="airWay/opening" :name="key" :pointer="`${at}/opening/${key}`" />
+          <ChoiceField label="rounded lip" :pointer="`${at}/opening/roundedLip`" :choices="yesNo" :shown="way.opening.roundedLip ? 'yes' : 'no'" :pick="(v) => write(`${at}/opening/roundedLip`, v === 'yes', `rounded lip ${v}`)" :of="way.name" />
+          <ChoiceField label="duct widens to the stack" :pointer="`${at}/ducted`" :choices="yesNo" :shown="way.ducted ? 'yes' : 'no'" :pick="(v) => write(`${at}/ducted`, v === 'yes', `${way!.name} ducted ${v}`)" :of="way.name" />
+          <NumberField part="airWay" name="seal_pct" :pointer="`${at}/seal_pct`" />
+        </section>
+        <section>
+          <h2>Before the opening <button type="button" class="act add" @click="setWalls([...walls, { name: 'number plate', width_mm: 520, height_mm: 110, across_mm: 0, up_mm: 0 }], 'number plate put in')">a plate or bar</button></h2>
+          <p v-if="!walls.length" class="fine">Nothing stands before it.</p>
+          <div v-for="(w, k) in walls" :key="k" class="wall">
+            <TextField label="Name" :pointer="`${at}/opening/walls/${k}/name`" required :longest="60" />
+            <NumberField v-for="key in ['width_mm', 'height_mm', 'across_mm', 'up_mm']" :key="key" part="airWay/opening/wall" :name="key" :pointer="`${at}/opening/walls/${k}/${key}`" :of="w.name" />
+            <button type="button" class="act" :aria-label="`Take out ${w.name}`" @click="setWalls(walls.filter((_, n) => n !== k), `${w.name} taken out`)">take out</button>
+          </div>
+        </section>
+        <section>
+          <h2>Exit and fan</h2>
+          <NumberField v-for="key in ['area_cm2', 'pressure_pct']" :key="key" part="airWay/exit" :name="key" :pointer="`${at}/exit/${key}`" of="exit" />
+          <NumberField v-for="key in ['spaceWidth_mm', 'spaceHeight_mm', 'recirculation_pct']" :key="key" part="airWay" :name="key" :pointer="`${at}/${key}`" />
+          <template v-if="way.fan">
+            <template v-for="(_, k) in way.fan.curve" :key="k">
+              <NumberField part="airWay/fan/curve" name="flow_m3_h" :pointer="`${at}/fan/curve/${k}/flow_m3_h`" :of="`fan point ${k + 1}`" :label="`fan flow, point ${k + 1}`" />
+              <NumberField part="airWay/fan/curve" name="pressure_Pa" :pointer="`${at}/fan/curve/${k}/pressure_Pa`" :of="`fan point ${k + 1}`" :label="`fan pressure, point ${k + 1}`" />
+            </template>
+            <NumberField part="airWay/fan" name="offAbove_km_h" :pointer="`${at}/fan/offAbove_km_h`" of="fan" />
+            <ChoiceField label="blows" :pointer="`${at}/fan/backwards`" :choices="winds" :shown="way.fan.backwards ? 'yes' : 'no'" :pick="(v) => write(`${at}/fan/backwards`, v === 'yes', `fan blows ${v === 'yes' ? 'against the wind' : 'with the wind'}`)" of="fan" />
+          </template>
+          <p class="fine"><button type="button" class="act" @click="fan(!way.fan)">{{ way.fan ? 'take the fan out' : 'put a fan in' }}</button></p>
+        </section>
+      </div>
+      <Menu ref="menu" :model="items" popup />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.which {
+  display: flex;
+  gap: 20px;
+  align-items: baseline;
+  padding-bottom: 12px;
+}
+.gap {
+  flex: 1;
+}
+.quiet {
+  font-size: var(--s1);
+  font-weight: 500;
+}
+.on {
+  border-bottom: 2px solid var(--blue);
+  font-weight: 700;
+}
+.head h2 {
+  padding-bottom: 0;
+  border: 0;
+}
+.head dl {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 30px;
+  margin: 6px 0 18px;
+}
+.head dd {
+  margin: 0;
+  font-size: var(--s4);
+  white-space: nowrap;
+}
+.head dt {
+  font-size: var(--s1);
+  color: var(--ink-2);
+}
+.delta {
+  font-size: var(--s1);
+  font-stretch: 100%;
+}
+.lead {
+  padding: 8px 0;
+  color: var(--ink-2);
+}
+.pair {
+  display: grid;
+  grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
+  gap: 34px;
+  padding-top: 14px;
+}
+.add {
+  float: right;
+  font-size: var(--s1);
+  font-weight: 500;
+}
+td {
+  font-weight: 600;
+}
+.picked th .act {
+  font-weight: 700;
+  border-bottom: 2px solid var(--blue);
+}
+.picked-head {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 12px;
+  padding-bottom: 3px;
+  border-bottom: 1px solid var(--ink);
+}
+.picked-head h2 {
+  color: var(--blue);
+  white-space: nowrap;
+}
+.acts {
+  display: flex;
+  gap: 14px;
+  white-space: nowrap;
+}
+.acts .act {
+  font-size: var(--s1);
+  font-weight: 500;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+  column-gap: 26px;
+}
+.block {
+  padding-top: 20px;
+}
+.thirds {
+  display: grid;
+  grid-template-columns: repeat(3, minmax(0, 1fr));
+  gap: 34px;
+  padding-top: 20px;
+}
+.wall {
+  padding-bottom: 12px;
+}
+.wall .act {
+  padding: 4px 0;
+  font-size: var(--s1);
+}
+.fine {
+  padding-top: 6px;
+  font-size: var(--s1);
+  color: var(--ink-2);
+}
+@media (max-width: 1180px) {
+  .pair {
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .thirds {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+}
+</style>

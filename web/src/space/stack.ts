@@ -1,0 +1,107 @@
+import type { AirWayView } from '../api/client'
+import type { AirLayer, AirWay, BuildOption, CorePiece } from '../document/types'
+import { ofKind } from '../document/pieces'
+
+export interface Box {
+  width: number
+  height: number
+  depth: number
+}
+
+/** @returns a layer's size in mm, its own or that of the core or radiator it names; undefined when the option has none of that name */
+export function sizeOf(layer: AirLayer, option: BuildOption): Box | undefined {
+  if (layer.kind !== 'core' && layer.kind !== 'radiator') return { width: layer.width_mm!, height: layer.height_mm!, depth: layer.depth_mm! }
+  const core = ofKind(option, 'core').find((c) => c.piece.name === layer.name)?.piece
+  const part = layer.kind === 'core' ? core : core?.water?.radiator
+  return part && { width: part.width_mm, height: part.height_mm, depth: part.depth_mm }
+}
+
+/** A layer in the side view: x rearward from the opening, y up, mm. */
+export interface SideLayer {
+  index: number
+  x0: number
+  x1: number
+  bottom: number
+  top: number
+}
+
+/** @returns the layers behind the opening, front first, and how deep all is */
+export function sideView(way: AirWay, option: BuildOption): { layers: SideLayer[]; depth: number } {
+  let x = 0
+  const layers: SideLayer[] = []
+  way.layers.forEach((layer, index) => {
+    const size = sizeOf(layer, option)
+    if (!size) return
+    const x0 = x + layer.gap_mm
+    x = x0 + size.depth
+    layers.push({ index, x0, x1: x, bottom: layer.up_mm - size.height / 2, top: layer.up_mm + size.height / 2 })
+  })
+  return { layers, depth: x }
+}
+
+/** The air between the layers: where, and how warm. */
+export interface AirGap {
+  x0: number
+  x1: number
+  bottom: number
+  top: number
+  temperature_C: number
+}
+
+/** @returns the air before each layer and behind the last */
+export function gaps(side: { layers: SideLayer[] }, view: AirWayView | undefined, behind: number): AirGap[] {
+  if (!view || !side.layers.length) return []
+  const list = side.layers.map((l, k) => ({ x0: k === 0 ? 0 : side.layers[k - 1]!.x1, x1: l.x0, bottom: l.bottom, top: l.top, temperature_C: view.layers[k]!.airIn_C }))
+  const last = side.layers.at(-1)!
+  return [...list, { x0: last.x1, x1: last.x1 + behind, bottom: last.bottom, top: last.top, temperature_C: view.behind_C }]
+}
+
+/** Evenly spread places for captions, each as near as may be to what it names, without overlap. */
+export function spread(wanted: number[], apart: number, from: number, to: number): number[] {
+  const at = wanted.map((w) => Math.max(from, Math.min(w, to)))
+  for (let i = 1; i < at.length; i++) at[i] = Math.max(at[i]!, at[i - 1]! + apart)
+  const over = (at.at(-1) ?? 0) - to
+  if (over > 0) {
+    at[at.length - 1] = to
+    for (let i = at.length - 2; i >= 0; i--) at[i] = Math.min(at[i]!, at[i + 1]! - apart)
+  }
+  return at
+}
+
+/** @returns cores and radiators of the option that no way brings air to */
+export function unplaced(option: BuildOption): { kind: 'core' | 'radiator'; core: CorePiece }[] {
+  const placed = new Set((option.airWays ?? []).flatMap((w) => w.layers.filter((l) => l.kind === 'core' || l.kind === 'radiator').map((l) => l.name)))
+  return ofKind(option, 'core')
+    .map((c) => c.piece)
+    .filter((c) => !placed.has(c.name))
+    .flatMap((core): { kind: 'core' | 'radiator'; core: CorePiece }[] => (core.cooledBy === 'air' ? [{ kind: 'core', core }] : core.water?.radiator ? [{ kind: 'radiator', core }] : []))
+}
+
+/** @returns a way of usual proportions round what it is to cool */
+export function newWay(name: string, inside: { kind: 'core' | 'radiator'; core: CorePiece }): AirWay {
+  const part = inside.kind === 'core' ? inside.core : inside.core.water!.radiator!
+  const round = (v: number) => Math.round(v / 10) * 10
+  return {
+    name,
+    spaceWidth_mm: round(part.width_mm * 1.2),
+    spaceHeight_mm: round(part.height_mm * 1.3),
+    opening: { width_mm: round(part.width_mm * 0.9), height_mm: round(part.height_mm * 0.6), pressure_pct: 90, open_pct: 80, roundedLip: false, walls: [] },
+    seal_pct: 80,
+    ducted: false,
+    layers: [{ kind: inside.kind, name: inside.core.name, across_mm: 0, up_mm: 0, gap_mm: 60 }],
+    exit: { area_cm2: Math.round((part.width_mm * part.height_mm) / 100), pressure_pct: -10 },
+    recirculation_pct: 15,
+  }
+}
+
+/** What else stands in a stack, with usual figures (common practice, no source). */
+export const OTHERS: { kind: 'condenser' | 'engine radiator' | 'oil cooler'; layer: AirLayer }[] = [
+  { kind: 'condenser', layer: { kind: 'condenser', name: 'condenser', across_mm: 0, up_mm: 0, gap_mm: 15, width_mm: 560, height_mm: 340, depth_mm: 18, heat_kW: 8, hotOnCard_C: 58, airSpeed_m_s: 4, airIn_C: 35, airLoss_Pa: 38, hot_C: 58 } },
+  { kind: 'engine radiator', layer: { kind: 'engine radiator', name: 'engine radiator', across_mm: 0, up_mm: 0, gap_mm: 20, width_mm: 600, height_mm: 380, depth_mm: 34, heat_kW: 45, hotOnCard_C: 95, airSpeed_m_s: 5, airIn_C: 35, airLoss_Pa: 95, hot_C: 96 } },
+  { kind: 'oil cooler', layer: { kind: 'oil cooler', name: 'oil cooler', across_mm: 0, up_mm: 0, gap_mm: 20, width_mm: 280, height_mm: 150, depth_mm: 50, heat_kW: 9, hotOnCard_C: 115, airSpeed_m_s: 5, airIn_C: 35, airLoss_Pa: 140, hot_C: 115 } },
+]
+
+/** @returns the layers in another order, the gaps where they were */
+export function reordered(layers: AirLayer[], order: number[]): AirLayer[] {
+  return order.map((from, to) => ({ ...layers[from]!, gap_mm: layers[to]!.gap_mm }))
+}

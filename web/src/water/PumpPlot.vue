@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import { line } from 'd3-shape'
+import { scaleLinear } from 'd3-scale'
+import { computed } from 'vue'
+import type { LoopView } from '../api/client'
+import { figure, spoken } from '../quantity/catalogue'
+import { useSettings } from '../settings/store'
+
+/** The pump's curve, what the loop takes, and where the two meet. */
+const props = defineProps<{ view: LoopView }>()
+const settings = useSettings()
+const W = 300
+const H = 150
+const LEFT = 38
+const BOTTOM = 24
+
+const heads = computed(() => props.view.heads)
+const x = computed(() => scaleLinear().domain([0, heads.value.at(-1)!.flow_L_min * 1.02]).range([LEFT, W - 6]))
+const y = computed(() => scaleLinear().domain([0, Math.max(heads.value[0]!.given_kPa, props.view.head_kPa) * 1.12]).range([H - BOTTOM, 8]))
+const at = (value: (h: LoopView['heads'][number]) => number) => line<LoopView['heads'][number]>().defined((h) => value(h) <= y.value.domain()[1]! && value(h) >= 0).x((h) => x.value(h.flow_L_min)).y((h) => y.value(value(h)))(heads.value) ?? ''
+const given = computed(() => at((h) => h.given_kPa))
+const taken = computed(() => at((h) => h.taken_kPa))
+</script>
+
+<template>
+  <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="`Pump curve; the loop runs at ${spoken(view.flow_L_min, 'L_min', settings.units)} and ${spoken(view.head_kPa, 'kPa', settings.units)}`">
+    <g class="axis">
+      <g v-for="t in x.ticks(4)" :key="`x${t}`"><line :x1="x(t)" :x2="x(t)" y1="8" :y2="H - BOTTOM" /><text :x="x(t)" :y="H - BOTTOM + 13" text-anchor="middle">{{ figure(t, 'L_min', settings.units, 0).figure }}</text></g>
+      <g v-for="t in y.ticks(4)" :key="`y${t}`"><line :x1="LEFT" :x2="W - 6" :y1="y(t)" :y2="y(t)" /><text :x="LEFT - 5" :y="y(t) + 4" text-anchor="end">{{ figure(t, 'kPa', settings.units, settings.units === 'us' ? 1 : 0).figure }}</text></g>
+      <text :x="W - 6" :y="H - 1" text-anchor="end">{{ settings.units === 'us' ? 'gpm' : 'L/min' }}</text>
+    </g>
+    <path class="takes" :d="taken" />
+    <path class="gives" :d="given" />
+    <circle :cx="x(view.flow_L_min)" :cy="y(view.head_kPa)" r="4.5" />
+    <text class="word gives-word" :x="LEFT + 6" :y="y(heads[0]!.given_kPa) + 15">the pump gives</text>
+    <text class="word" :x="x(view.flow_L_min) + 8" :y="y(view.head_kPa) + 4">{{ spoken(view.flow_L_min, 'L_min', settings.units) }}</text>
+  </svg>
+</template>
+
+<style scoped>
+svg {
+  display: block;
+  width: 100%;
+  max-width: 360px;
+}
+.axis line {
+  stroke: var(--hair);
+}
+.axis text {
+  font-size: 11px;
+  fill: var(--ink-3);
+}
+.gives {
+  fill: none;
+  stroke: var(--cool);
+  stroke-width: 2;
+}
+.takes {
+  fill: none;
+  stroke: var(--ink-2);
+  stroke-width: 1.3;
+  stroke-dasharray: 4 3;
+}
+circle {
+  fill: var(--heat);
+  stroke: var(--sheet);
+  stroke-width: 1.5;
+}
+.word {
+  font-size: 11.5px;
+  font-weight: 600;
+  fill: var(--ink);
+}
+.gives-word {
+  fill: var(--cool-text);
+}
+</style>

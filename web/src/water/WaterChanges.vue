@@ -1,0 +1,95 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { api, type WaterChange } from '../api/client'
+import { useBuild } from '../build/store'
+import { change, spoken } from '../quantity/catalogue'
+import { useSettings } from '../settings/store'
+
+/** Bores, ports, pumps: each computed at full load, with a button that makes an option of it. */
+const props = defineProps<{ place: string }>()
+const build = useBuild()
+const settings = useSettings()
+const changes = ref<WaterChange[]>([])
+const looking = ref(false)
+let ticket = 0
+
+watch(
+  () => [build.document, build.letter, props.place] as const,
+  ([document, letter, place], _, onCleanup) => {
+    const mine = ++ticket
+    looking.value = true
+    const timer = setTimeout(async () => {
+      const found = document && place ? await api.waterChanges(document, letter, place).catch(() => ({ changes: [] })) : { changes: [] }
+      if (mine === ticket) {
+        changes.value = found.changes
+        looking.value = false
+      }
+    }, 300)
+    onCleanup(() => clearTimeout(timer))
+  },
+  { immediate: true },
+)
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+/** "takes 61 % of the pump's head; 2.3 times the flow" */
+function why(c: WaterChange): string {
+  const flow = Math.abs(c.flowRatio - 1) < 0.02 ? 'the same flow' : `${c.flowRatio.toFixed(c.flowRatio < 1.2 ? 2 : 1)} times the flow`
+  return c.share_pct != null ? `now ${c.share_pct.toFixed(0)} % of all losses; with it ${flow}` : flow
+}
+
+async function tryIt(c: WaterChange): Promise<void> {
+  await build.addOption(c.what.slice(0, 60), c.edits, `option from ${build.letter}: ${c.what}`)
+}
+</script>
+
+<template>
+  <section>
+    <h2>What would help the water <span v-if="looking && !changes.length" class="quiet">looking</span></h2>
+    <table class="figures">
+      <thead>
+        <tr>
+          <th scope="col">change</th>
+          <th scope="col">flow</th>
+          <th scope="col">intake</th>
+          <th><span class="hidden-words">try</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="c in changes" :key="c.what">
+          <th scope="row">{{ capital(c.what) }}<span class="why">{{ why(c) }}</span></th>
+          <td>{{ spoken(c.flow_L_min, 'L_min', settings.units) }}</td>
+          <td class="better">{{ change(c.intake_K, 'K', settings.units) }} {{ settings.units === 'us' ? '°F' : '°C' }}</td>
+          <td><button type="button" class="act" :aria-label="`Try: ${c.what}`" @click="tryIt(c)">Try</button></td>
+        </tr>
+        <tr v-if="!changes.length && !looking"><td colspan="4" class="none">Nothing on this loop is worth a cut: more water does nothing here.</td></tr>
+      </tbody>
+    </table>
+  </section>
+</template>
+
+<style scoped>
+th[scope='row'] {
+  white-space: normal;
+  font-weight: 600;
+}
+.why {
+  display: block;
+  font-size: var(--s1);
+  font-weight: 400;
+  color: var(--ink-2);
+}
+td {
+  font-weight: 600;
+  vertical-align: baseline;
+}
+.figures .none {
+  text-align: left;
+  font-weight: 400;
+  color: var(--ink-2);
+  white-space: normal;
+}
+.quiet {
+  font-weight: 400;
+}
+</style>

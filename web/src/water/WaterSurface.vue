@@ -1,0 +1,353 @@
+<script setup lang="ts">
+import Menu from 'primevue/menu'
+import { computed, ref, watch } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { useBuild } from '../build/store'
+import { ofKind } from '../document/pieces'
+import { FITTINGS, type LoopPiece, type LoopPieceKind, type PipePiece } from '../document/types'
+import BendTable from '../pipes/BendTable.vue'
+import { change, spoken } from '../quantity/catalogue'
+import { clock } from '../quantity/time'
+import KnowButton from '../reasons/KnowButton.vue'
+import { useSettings } from '../settings/store'
+import ChoiceField from '../ui/ChoiceField.vue'
+import NumberField from '../ui/NumberField.vue'
+import TextField from '../ui/TextField.vue'
+import { isChamber, newLoopPiece, usualPieces } from './loop'
+import LoopDrawing from './LoopDrawing.vue'
+import PumpPlot from './PumpPlot.vue'
+import SinkFields from './SinkFields.vue'
+import WaterChanges from './WaterChanges.vue'
+
+/** The water side of a core: the loop as it is, what every piece takes, what would help, and all of it to type over. */
+const build = useBuild()
+const settings = useSettings()
+const route = useRoute()
+const router = useRouter()
+const menu = ref<InstanceType<typeof Menu>>()
+
+const cores = computed(() => ofKind(build.option!, 'core').filter((c) => c.piece.cooledBy === 'water'))
+const airCores = computed(() => ofKind(build.option!, 'core').filter((c) => c.piece.cooledBy === 'air'))
+const chosen = computed(() => cores.value.find((c) => c.place === route.query.piece) ?? cores.value.at(-1))
+const core = computed(() => chosen.value?.piece)
+const place = computed(() => chosen.value?.place ?? '')
+const at = computed(() => `/options/${build.optionIndex}${place.value}/water`)
+const loop = computed(() => core.value?.water)
+const view = computed(() => build.answer?.steady?.loops.find((l) => l.place === place.value))
+const was = computed(() => build.ghost?.answer.steady?.loops.find((l) => l.core === core.value?.name))
+const pieces = computed(() => loop.value?.pieces ?? [])
+const picked = ref(-1)
+const index = computed(() => (picked.value >= 0 && picked.value < pieces.value.length ? picked.value : Math.max(view.value?.narrowest ?? 0, 0)))
+const piece = computed(() => pieces.value[index.value])
+const here = computed(() => `${at.value}/pieces/${index.value}`)
+watch(place, () => (picked.value = -1))
+
+interface Head {
+  name: string
+  text: string
+  delta?: string
+  better?: boolean
+}
+
+const heads = computed<Head[]>(() => {
+  const v = view.value
+  if (!v) return []
+  const w = was.value
+  const list: Head[] = [
+    { name: v.measured ? 'measured flow' : 'flow', text: spoken(v.flow_L_min, 'L_min', settings.units), delta: w ? change(v.flow_L_min - w.flow_L_min, 'L_min', settings.units) : '', better: !w || v.flow_L_min > w.flow_L_min },
+    { name: 'all losses', text: spoken(v.head_kPa, 'kPa', settings.units) },
+    { name: 'into the core', text: spoken(v.waterIn_C, 'C', settings.units), delta: w ? change(v.waterIn_C - w.waterIn_C, 'K', settings.units) : '', better: !w || v.waterIn_C < w.waterIn_C },
+    { name: 'out of it', text: spoken(v.waterOut_C, 'C', settings.units) },
+    { name: 'heat', text: spoken(v.heat_kW, 'kW', settings.units) },
+  ]
+  if (v.pumpPower_W > 0) list.push({ name: 'pumps draw', text: `${v.pumpPower_W.toFixed(0)} W` })
+  if (v.iceLasts_s != null) list.push({ name: 'ice lasts', text: clock(v.iceLasts_s) })
+  if (v.rise_K_min > 0.01) list.push({ name: 'water warms a minute', text: spoken(v.rise_K_min, 'K', settings.units) })
+  if (v.pullDown_s != null) list.push({ name: 'pull-down, no load', text: clock(v.pullDown_s) })
+  return list
+})
+
+const kinds: { kind: LoopPieceKind; words: string }[] = [
+  { kind: 'hose', words: 'hose' },
+  ...FITTINGS.map((kind) => ({ kind, words: kind })),
+  { kind: 'pump', words: 'pump' },
+  { kind: 'radiator', words: 'radiator' },
+  { kind: 'tank', words: 'tank' },
+  { kind: 'chiller', words: 'chiller' },
+]
+const once: LoopPieceKind[] = ['radiator', 'tank', 'chiller']
+const items = computed(() =>
+  kinds
+    .filter((k) => !once.includes(k.kind) || (!pieces.value.some((p) => p.kind === k.kind) && !loop.value?.raw))
+    .map((k) => ({ label: k.words, command: () => putIn(k.kind, k.words) })),
+)
+
+/** What a loop needs to know of a part that stands among its pieces. */
+const PARTS = {
+  radiator: { width_mm: 400, height_mm: 250, depth_mm: 32, heat_kW: 12, waterFlow_L_min: 20, waterIn_C: 60, airSpeed_m_s: 5, airIn_C: 25, air: { faceShare_pct: 22, standstill_m_s: 0.5 } },
+  tank: { holds_L: 8, baffled: false, refilled: false },
+  chiller: { capacity_kW: 4, coldest_C: 4, dropOutBoost_kPa: 20, whileWaiting: false },
+} as const
+
+function freeName(words: string): string {
+  const taken = new Set(pieces.value.map((p) => p.name))
+  if (!taken.has(words)) return words
+  for (let n = 2; ; n++) if (!taken.has(`${words} ${n}`)) return `${words} ${n}`
+}
+
+async function putIn(kind: LoopPieceKind, words: string): Promise<void> {
+  const bore = [...pieces.value.slice(0, index.value + 1)].reverse().find((p): p is LoopPiece & { bore_mm: number } => 'bore_mm' in p)?.bore_mm ?? 19
+  const name = freeName(words)
+  const next = [...pieces.value.slice(0, index.value + 1), newLoopPiece(kind, name, bore, piece.value?.height_mm ?? 400), ...pieces.value.slice(index.value + 1)]
+  const edits: { pointer: string; value: unknown }[] = [{ pointer: `${at.value}/pieces`, value: next }]
+  if (kind === 'radiator' || kind === 'tank' || kind === 'chiller') edits.push({ pointer: `${at.value}/${kind}`, value: loop.value?.[kind] ?? PARTS[kind] })
+  picked.value = index.value + 1
+  await build.edit(edits, `${name} put in behind ${piece.value?.name}`)
+}
+
+async function takeOut(): Promise<void> {
+  const gone = piece.value!
+  const edits: { pointer: string; value: unknown }[] = [{ pointer: `${at.value}/pieces`, value: pieces.value.filter((_, i) => i !== index.value) }]
+  if (gone.kind === 'radiator' || gone.kind === 'tank' || gone.kind === 'chiller') edits.push({ pointer: `${at.value}/${gone.kind}`, value: undefined })
+  picked.value = Math.max(0, index.value - 1)
+  await build.edit(edits, `${gone.name} taken out`)
+}
+
+async function shift(by: number): Promise<void> {
+  const to = index.value + by
+  if (to < 0 || to >= pieces.value.length) return
+  const next = [...pieces.value]
+  const moved = next.splice(index.value, 1)[0]!
+  next.splice(to, 0, moved)
+  picked.value = to
+  await build.edit([{ pointer: `${at.value}/pieces`, value: next }], `${moved.name} moved ${by < 0 ? 'forward' : 'back'}`)
+}
+
+function drawOut(): void {
+  const l = loop.value!
+  const edits: { pointer: string; value: unknown }[] = [{ pointer: `${at.value}/pieces`, value: usualPieces(l) }]
+  if (!l.tank) edits.push({ pointer: `${at.value}/tank`, value: { ...PARTS.tank, holds_L: Math.max(2, l.volume_L) } })
+  void build.edit(edits, `${core.value!.name}: its water loop drawn out`)
+}
+
+function findFlow(): void {
+  void build.edit([{ pointer: `${at.value}/flow_L_min`, value: undefined }], `${core.value!.name}: water flow from the pump`)
+}
+
+const yesNo = [
+  { value: 'no', label: 'no' },
+  { value: 'yes', label: 'yes' },
+]
+const portWords = ['opposite corners', 'one end', 'middle'].map((w) => ({ value: w, label: w }))
+const feedWords = ['bottom', 'top'].map((w) => ({ value: w, label: w }))
+const fittingWords = FITTINGS.map((w) => ({ value: w, label: w }))
+const materials = ['silicone', 'aluminium', 'steel', 'stainless'].map((w) => ({ value: w, label: w }))
+const isFitting = computed(() => piece.value && (FITTINGS as readonly string[]).includes(piece.value.kind))
+const pumps = computed(() => pieces.value.filter((p) => p.kind === 'pump'))
+
+function flag(pointer: string, name: string, value: string): void {
+  void build.edit([{ pointer, value: value === 'yes' }], `${piece.value!.name} ${name} ${value}`)
+}
+
+function curve(points: { flow_L_min: number; pressure_kPa: number }[], what: string): void {
+  void build.edit([{ pointer: `${here.value}/curve`, value: points }], `${piece.value!.name}: ${what}`)
+}
+
+function addPoint(): void {
+  if (piece.value?.kind !== 'pump') return
+  const last = piece.value.curve.at(-1)!
+  const before = piece.value.curve.at(-2)!
+  const mid = { flow_L_min: Math.round((last.flow_L_min + before.flow_L_min) * 5) / 10, pressure_kPa: Math.round((last.pressure_kPa + before.pressure_kPa) * 5) / 10 }
+  curve([...piece.value.curve.slice(0, -1), mid, last], 'curve point added')
+}
+
+function choose(p: string): void {
+  void router.replace({ query: { ...route.query, piece: p } })
+}
+</script>
+
+<template>
+  <div class="paper">
+    <template v-if="!core || !loop">
+      <h2>Water, option {{ build.letter }}</h2>
+      <p class="lead">No core of this option is cooled by water.</p>
+      <p v-if="airCores.length" class="lead">
+        <RouterLink class="act" :to="{ name: 'space', params: route.params, query: route.query }">Its cooling air is on Space</RouterLink>
+      </p>
+    </template>
+    <template v-else>
+      <nav v-if="cores.length > 1" class="which" aria-label="Water-cooled cores">
+        <button v-for="c in cores" :key="c.place" type="button" class="act" :class="{ on: c.place === place }" :aria-pressed="c.place === place" @click="choose(c.place)">{{ c.piece.name }}</button>
+      </nav>
+      <header class="head">
+        <h2>Water of the {{ core.name }}, option {{ build.letter }}, held at full load <KnowButton :subject="`${place}/water`" :of="`water of the ${core.name}`" /></h2>
+        <dl>
+          <div v-for="h in heads" :key="h.name">
+            <dd class="figure">{{ h.text }} <span v-if="h.delta" class="delta" :class="h.better ? 'better' : 'worse'">{{ h.delta }}</span></dd>
+            <dt>{{ h.name }}</dt>
+          </div>
+        </dl>
+      </header>
+      <section v-if="!pieces.length" class="plain">
+        <p class="lead">Only the flow of this loop is known, by bucket and watch. Draw it out to see what each hose and spigot takes, and where air stays.</p>
+        <button type="button" class="act" @click="drawOut">draw the loop with usual pieces</button>
+      </section>
+      <template v-else>
+        <LoopDrawing :loop="loop" :view="view" :chosen="index" :place="place" @pick="picked = $event" />
+        <div class="pair">
+          <section v-if="piece" class="chosen-piece">
+            <header>
+              <h2>{{ piece.name }}</h2>
+              <span class="acts">
+                <KnowButton :subject="`${place}/water/pieces/${index}`" :of="piece.name" />
+                <button type="button" class="act" :disabled="index === 0" aria-label="Move this piece forward" @click="shift(-1)">forward</button>
+                <button type="button" class="act" :disabled="index === pieces.length - 1" aria-label="Move this piece back" @click="shift(1)">back</button>
+                <button type="button" class="act" aria-haspopup="menu" :aria-label="`Put a piece in behind ${piece.name}`" @click="menu?.toggle($event)">put in behind</button>
+                <button v-if="piece.kind !== 'core' && piece.kind !== 'source' && piece.kind !== 'outfall'" type="button" class="act" :aria-label="`Take out ${piece.name}`" @click="takeOut">take out</button>
+              </span>
+            </header>
+            <div class="fields">
+              <TextField label="Name" :pointer="`${here}/name`" required :longest="60" />
+              <NumberField part="water/piece" name="height_mm" :pointer="`${here}/height_mm`" :of="piece.name" :label="piece.kind === 'hose' ? 'highest place' : piece.kind === 'tank' ? 'water level' : 'height'" />
+              <NumberField v-if="!isChamber(piece.kind)" part="water/piece" name="bore_mm" :pointer="`${here}/bore_mm`" :of="piece.name" />
+              <NumberField v-if="!isChamber(piece.kind)" part="water/piece" name="beside" :pointer="`${here}/beside`" :of="piece.name" optional empty="1" />
+              <NumberField v-if="piece.kind === 'hose' || isFitting" part="water/piece" name="length_mm" :pointer="`${here}/length_mm`" :of="piece.name" :optional="piece.kind !== 'hose'" empty="0 mm" />
+              <ChoiceField v-if="isFitting" label="kind" :pointer="`${here}/kind`" :choices="fittingWords" :of="piece.name" />
+              <ChoiceField v-if="piece.kind === 'hose'" label="material" :pointer="`${here}/material`" :choices="materials" fallback="silicone" :of="piece.name" />
+              <template v-if="piece.kind === 'core'">
+                <ChoiceField label="water ports" :pointer="`${here}/ports`" :choices="portWords" :of="piece.name" />
+                <ChoiceField label="fed from the" :pointer="`${here}/fedFrom`" :choices="feedWords" :of="piece.name" />
+                <ChoiceField label="boss before the tubes" :pointer="`${here}/boss`" :choices="yesNo" :shown="piece.boss ? 'yes' : 'no'" :pick="(v) => flag(`${here}/boss`, 'boss before the tubes', v)" :of="piece.name" />
+              </template>
+              <template v-if="piece.kind === 'chiller'">
+                <NumberField part="water/chiller" name="loss_kPa" :pointer="`${here}/loss_kPa`" :of="piece.name" />
+                <NumberField part="water/chiller" name="flow_L_min" :pointer="`${here}/flow_L_min`" :of="piece.name" />
+              </template>
+              <template v-if="piece.kind === 'pump'">
+                <NumberField part="water/pump" name="speed_pct" :pointer="`${here}/speed_pct`" :of="piece.name" optional empty="100 %" />
+                <NumberField part="water/pump" name="drivenAt_rpm" :pointer="`${here}/drivenAt_rpm`" :of="piece.name" optional empty="own motor" />
+                <NumberField part="water/pump" name="efficiency_pct" :pointer="`${here}/efficiency_pct`" :of="piece.name" optional />
+              </template>
+            </div>
+            <BendTable v-if="piece.kind === 'hose'" :pipe="{ ...(piece as unknown as PipePiece), bends: piece.bends ?? [] }" :place="`${place}/water/pieces/${index}`" />
+            <table v-if="piece.kind === 'pump'" class="figures curve">
+              <thead>
+                <tr><th scope="col">point</th><th scope="col">flow</th><th scope="col">pressure</th><th><button type="button" class="act" @click="addPoint">add a point</button></th></tr>
+              </thead>
+              <tbody>
+                <tr v-for="(_, k) in piece.curve" :key="k">
+                  <th scope="row">{{ k + 1 }}</th>
+                  <td><NumberField part="water/pump/curve" name="flow_L_min" :pointer="`${here}/curve/${k}/flow_L_min`" :of="`${piece.name} point ${k + 1}`" bare /></td>
+                  <td><NumberField part="water/pump/curve" name="pressure_kPa" :pointer="`${here}/curve/${k}/pressure_kPa`" :of="`${piece.name} point ${k + 1}`" bare /></td>
+                  <td><button v-if="piece.curve.length > 2" type="button" class="act" :aria-label="`Take out point ${k + 1}`" @click="curve(piece.curve.filter((_, n) => n !== k), `curve point ${k + 1} taken out`)">take out</button></td>
+                </tr>
+              </tbody>
+            </table>
+          </section>
+          <div class="side">
+            <WaterChanges :place="place" />
+            <section v-if="pumps.length && view && view.heads.length" class="plot">
+              <h2>Where pump and loop meet</h2>
+              <PumpPlot :view="view" />
+            </section>
+          </div>
+        </div>
+      </template>
+      <SinkFields :loop="loop" :view="view" :at="at" :core="core.name" @find-flow="findFlow" />
+      <Menu ref="menu" :model="items" popup />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.which {
+  display: flex;
+  gap: 20px;
+  padding-bottom: 12px;
+}
+.on {
+  border-bottom: 2px solid var(--blue);
+  font-weight: 700;
+}
+.head h2 {
+  padding-bottom: 0;
+  border: 0;
+}
+.head dl {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 30px;
+  margin: 6px 0 18px;
+}
+.head dd {
+  margin: 0;
+  font-size: var(--s4);
+  white-space: nowrap;
+}
+.head dt {
+  font-size: var(--s1);
+  color: var(--ink-2);
+}
+.delta {
+  font-size: var(--s1);
+  font-stretch: 100%;
+}
+.plain {
+  padding: 10px 0 20px;
+}
+.plain .act {
+  padding: 8px 0;
+}
+.lead {
+  padding: 8px 0;
+  color: var(--ink-2);
+}
+.pair {
+  display: grid;
+  grid-template-columns: minmax(0, 1.05fr) minmax(0, 1fr);
+  gap: 34px;
+  padding-top: 14px;
+}
+.chosen-piece header {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 12px;
+  border-bottom: 1px solid var(--ink);
+  padding-bottom: 3px;
+}
+.chosen-piece header h2 {
+  color: var(--blue);
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.acts {
+  display: flex;
+  gap: 14px;
+  white-space: nowrap;
+}
+.acts .act {
+  font-size: var(--s1);
+  font-weight: 500;
+}
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(200px, 1fr));
+  column-gap: 26px;
+}
+.curve {
+  margin-top: 10px;
+}
+.plot {
+  padding-top: 18px;
+}
+.plot h2 {
+  margin-bottom: 8px;
+}
+@media (max-width: 1180px) {
+  .pair {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>
