@@ -91,7 +91,7 @@ const figures = computed(() => {
     <text class="name" :x="place.tank" :y="y(core.coldIn_C) - 10">
       <tspan class="title">water {{ spoken(loop?.flow_L_min ?? 0, 'L_min', settings.units) }}</tspan>
     </text>
-    <text class="name" :x="(place.radiator + place.back) / 2 + 12" :y="y(core.coldOut_C) + 4">
+    <text class="name" :x="(place.radiator + place.back) / 2 + 12" :y="y(core.coldOut_C) + (loop?.open ? -9 : 4)">
       <tspan class="title">{{ sink.title }}</tspan> {{ sink.rest }}
     </text>
   </g>
@@ -105,6 +105,11 @@ const figures = computed(() => {
 }
 .plumb {
   stroke: var(--rule);
+}
+text {
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 3px;
 }
 .big {
   font-size: var(--s3);

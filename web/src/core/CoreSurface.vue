@@ -8,6 +8,7 @@ import { ofKind, usualBlock, usualBrick } from '../document/pieces'
 import { change, spoken } from '../quantity/catalogue'
 import KnowButton from '../reasons/KnowButton.vue'
 import { useSettings } from '../settings/store'
+import { sinkName } from '../verdict/sentences'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 import CoreDrawing from './CoreDrawing.vue'
@@ -29,6 +30,8 @@ const core = computed(() => chosen.value?.piece)
 const place = computed(() => chosen.value?.place ?? '')
 const at = computed(() => `/options/${build.optionIndex}${place.value}`)
 const view = computed(() => build.answer?.steady?.cores.find((c) => c.place === place.value))
+const waterFlow = computed(() => build.answer?.steady?.loops.find((l) => l.place === place.value)?.flow_L_min ?? 0)
+const way = computed(() => build.option?.airWays?.find((w) => w.layers.some((l) => l.kind === 'core' && l.name === core.value?.name)))
 /** The same core in the other answer: by name, for places shift when pieces are put in. */
 const was = computed(() => build.ghost?.answer.steady?.cores.find((c) => c.name === core.value?.name))
 const loss = (steady: typeof build.answer | undefined) => steady?.steady?.pieces.flatMap((p) => [p, ...p.legs.flatMap((l) => l.pieces)]).find((p) => p.kind === 'core' && p.name === core.value?.name)?.loss_kPa
@@ -109,7 +112,7 @@ function cardFromAnswer(): unknown {
   const c = core.value!
   const v = view.value
   const round = (x: number, digits: number) => Number(x.toFixed(digits))
-  const coldSide = c.cooledBy === 'air' ? { airSpeed_m_s: round(v?.faceSpeed_m_s ?? 8, 1) } : { waterFlow_L_min: round(build.answer?.steady?.loops.find((l) => l.place === place.value)?.flow_L_min ?? c.water?.flow_L_min ?? 20, 1) }
+  const coldSide = c.cooledBy === 'air' ? { airSpeed_m_s: round(v?.faceSpeed_m_s ?? 8, 1) } : { waterFlow_L_min: round(waterFlow.value || 20, 1) }
   return {
     width_mm: c.width_mm, height_mm: c.height_mm, depth_mm: c.depth_mm, mass_kg: round(v?.metalMass_kg ?? 6, 1), chargeFlow_kg_s: round(v?.chargeFlow_kg_s ?? 0.2, 3),
     chargePressure_kPa: 200, chargeIn_C: round(v?.chargeIn_C ?? 140, 0), chargeOut_C: round(v?.chargeOut_C ?? 45, 0), loss_kPa: round(loss(build.answer) ?? 3.5, 2),
@@ -147,14 +150,20 @@ function divided(value: string): void {
           <NumberField part="core" name="height_mm" :pointer="`${at}/height_mm`" />
           <NumberField part="core" name="depth_mm" :pointer="`${at}/depth_mm`" />
           <ChoiceField label="arrangement" :pointer="`${at}/arrangement`" :choices="arrangements" fallback="crossflow" :of="core.name" />
-          <template v-if="core.cooledBy === 'air'">
+          <template v-if="core.cooledBy === 'air' && !way">
             <NumberField part="core/air" name="faceShare_pct" :pointer="`${at}/air/faceShare_pct`" />
             <NumberField part="core/air" name="standstill_m_s" :pointer="`${at}/air/standstill_m_s`" />
           </template>
-          <template v-else>
-            <NumberField part="core/water" name="flow_L_min" :pointer="`${at}/water/flow_L_min`" />
-            <NumberField part="core/water" name="volume_L" :pointer="`${at}/water/volume_L`" />
-          </template>
+          <p class="from">
+            <template v-if="core.cooledBy === 'air'">
+              {{ way ? `air through "${way.name}"` : 'opening, stack, exit' }}
+              <RouterLink class="act" :to="{ name: 'space', params: route.params, query: route.query }">on Space</RouterLink>
+            </template>
+            <template v-else>
+              water {{ spoken(waterFlow, 'L_min', settings.units) }}
+              <RouterLink class="act" :to="{ name: 'water', params: route.params, query: { ...route.query, piece: place } }">on Water</RouterLink>
+            </template>
+          </p>
         </section>
         <figure class="drawing">
           <CoreDrawing :core="core" :view="view"><button type="button" class="act" @click="turn">turn it</button></CoreDrawing>
@@ -171,7 +180,7 @@ function divided(value: string): void {
       </div>
       <section v-if="view" class="where">
         <h2>Where the resistance is, from charge to outside air</h2>
-        <ResistanceBar :shares="view.shares" :cooled-by="view.cooledBy" />
+        <ResistanceBar :shares="view.shares" :cooled-by="view.cooledBy" :sink="sinkName(build.answer?.steady, place)" />
       </section>
       <div class="pair">
         <CoreStepsTable :place="place" />
@@ -207,14 +216,6 @@ function divided(value: string): void {
         </div>
       </section>
       <CataloguePicker v-model:visible="picking" kind="core" :only="(i) => i.figures.cooledBy === core!.cooledBy" @choose="take" />
-      <section v-if="core.cooledBy === 'water'" class="radiator">
-        <h2>Low-temperature radiator</h2>
-        <div class="card">
-          <NumberField v-for="key in ['width_mm', 'height_mm', 'depth_mm', 'heat_kW', 'waterFlow_L_min', 'waterIn_C', 'airSpeed_m_s', 'airIn_C']" :key="key" part="core/water/radiator" :name="key" :pointer="`${at}/water/radiator/${key}`" />
-          <NumberField part="core/air" name="faceShare_pct" :pointer="`${at}/water/radiator/air/faceShare_pct`" of="radiator" label="radiator face air share" />
-          <NumberField part="core/air" name="standstill_m_s" :pointer="`${at}/water/radiator/air/standstill_m_s`" of="radiator" label="radiator face air standing" />
-        </div>
-      </section>
     </template>
   </div>
 </template>
@@ -272,8 +273,7 @@ dd {
   font-weight: 700;
 }
 .where,
-.known,
-.radiator {
+.known {
   padding-top: 18px;
 }
 .pair {
@@ -292,11 +292,6 @@ dd {
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 30px;
   padding-top: 12px;
-}
-.card {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(210px, 1fr));
-  column-gap: 30px;
 }
 .from {
   padding: 7px 0;

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { SharesView } from '../api/client'
 
 /** Every resistance between charge and outside air as a piece of one bar, named under it. */
-const props = defineProps<{ shares: SharesView; cooledBy: string }>()
+const props = defineProps<{ shares: SharesView; cooledBy: string; sink?: string }>()
 const parts = computed(() => {
   const s = props.shares
   const air = props.cooledBy === 'air'
@@ -12,7 +12,7 @@ const parts = computed(() => {
     { name: 'wall', percent: s.wall_pct, tone: 'wall', what: 'clean it' },
     { name: air ? 'cooling air film' : 'water film', percent: s.coldFilm_pct, tone: 'cool', what: air ? 'faster air, more fin outside' : 'faster water' },
     { name: air ? 'too little cooling air' : 'too little water', percent: s.coldFlow_pct, tone: 'flow', what: air ? 'more air: duct, seal, opening' : 'more flow: bores, pump' },
-    { name: 'radiator', percent: s.radiator_pct, tone: 'far', what: 'more face, more air through it' },
+    { name: props.sink ?? 'radiator', percent: s.radiator_pct, tone: 'far', what: props.sink === 'ice' ? 'smaller pieces, sprayed' : props.sink === 'chiller' ? 'more capacity' : 'more face, more air through it' },
   ].filter((p) => p.percent > 0.3)
 })
 </script>

@@ -12,7 +12,7 @@ import NumberField from '../ui/NumberField.vue'
 import TextField from '../ui/TextField.vue'
 import OrderTable from './OrderTable.vue'
 import PressureBar from './PressureBar.vue'
-import { newWay, OTHERS, sizeOf, unplaced } from './stack'
+import { newWay, OTHERS, reordered, sizeOf, unplaced } from './stack'
 import StackDrawing from './StackDrawing.vue'
 
 /** The cooling air's way through the car: opening, stack, exit; drawn to scale, solved at full load, typed over in place. */
@@ -82,21 +82,20 @@ function add(fresh: AirLayer): void {
 }
 
 /** Moves a layer to the front or back by one; the gaps stay where they are. */
-function shift(by: number): void {
+function shift(from: number, by: number): void {
   const list = way.value!.layers
-  const to = chosen.value + by
+  const to = from + by
   if (to < 0 || to >= list.length) return
-  const next = [...list]
-  ;[next[chosen.value], next[to]] = [next[to]!, next[chosen.value]!]
-  const placed = next.map((l, i) => ({ ...l, gap_mm: list[i]!.gap_mm }))
-  const moved = list[chosen.value]!.name
+  const order = list.map((_, i) => (i === to ? from : i === from ? to : i))
+  const placed = reordered(list, order)
+  const moved = list[from]!.name
   layerIndex.value = to
   put(placed, `${moved} moved to the ${by < 0 ? 'front' : 'back'}`)
 }
 
-function takeOut(): void {
-  const gone = layer.value!
-  put(way.value!.layers.filter((_, i) => i !== chosen.value), `${gone.name} taken out of the stack`)
+function takeOut(index: number): void {
+  const gone = way.value!.layers[index]!
+  put(way.value!.layers.filter((_, i) => i !== index), `${gone.name} taken out of the stack`)
   layerIndex.value = 0
 }
 
@@ -163,66 +162,63 @@ const size = (l: AirLayer) => {
         </dl>
       </header>
       <StackDrawing :way="way" :view="view" :option="build.option!" :chosen="chosen" @pick="layerIndex = $event" />
-      <div class="pair">
-        <section>
-          <h2>Layers, front first <button type="button" class="act add" aria-haspopup="menu" @click="menu?.toggle($event)">put one in</button></h2>
-          <table class="figures">
-            <thead>
-              <tr>
-                <th scope="col">layer</th>
-                <th scope="col">size</th>
-                <th scope="col">face air</th>
-                <th scope="col">air in</th>
-                <th scope="col">air out</th>
-                <th scope="col">heat</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="(l, i) in way.layers" :key="i" :class="{ picked: i === chosen }">
-                <th scope="row"><button type="button" class="act" :aria-pressed="i === chosen" @click="layerIndex = i">{{ what(l) }}</button></th>
-                <td>{{ size(l) }}</td>
-                <template v-if="view?.layers[i]">
-                  <td>{{ spoken(view.layers[i]!.faceSpeed_m_s, 'm_s', settings.units) }}</td>
-                  <td>{{ spoken(view.layers[i]!.airIn_C, 'C', settings.units) }}</td>
-                  <td>{{ spoken(view.layers[i]!.airOut_C, 'C', settings.units) }}</td>
-                  <td>{{ spoken(view.layers[i]!.heat_kW, 'kW', settings.units) }}</td>
-                </template>
-                <td v-else colspan="4">not solved</td>
-              </tr>
-            </tbody>
-          </table>
-        </section>
-        <section v-if="layer">
-          <header class="picked-head">
-            <h2>{{ what(layer) }}</h2>
-            <span class="acts">
-              <KnowButton :subject="`/airWays/${wayIndex}/layers/${chosen}`" :of="what(layer)" />
-              <button type="button" class="act" :disabled="chosen === 0" :aria-label="`Move ${what(layer)} to the front`" @click="shift(-1)">to the front</button>
-              <button type="button" class="act" :disabled="chosen === way.layers.length - 1" :aria-label="`Move ${what(layer)} to the back`" @click="shift(1)">to the back</button>
-              <button v-if="way.layers.length > 1" type="button" class="act" :aria-label="`Take ${what(layer)} out of the stack`" @click="takeOut">take out</button>
-            </span>
-          </header>
-          <div class="fields">
-            <NumberField part="airWay/layer" name="gap_mm" :pointer="`${layerAt}/gap_mm`" :of="what(layer)" />
-            <NumberField part="airWay/layer" name="across_mm" :pointer="`${layerAt}/across_mm`" :of="what(layer)" />
-            <NumberField part="airWay/layer" name="up_mm" :pointer="`${layerAt}/up_mm`" :of="what(layer)" />
-            <template v-if="!own">
-              <NumberField v-for="key in ['width_mm', 'height_mm', 'depth_mm', 'hot_C', 'heat_kW', 'hotOnCard_C', 'airSpeed_m_s', 'airIn_C']" :key="key" part="airWay/layer/other" :name="key" :pointer="`${layerAt}/${key}`" :of="what(layer)" />
-              <NumberField part="airWay/layer/other" name="airLoss_Pa" :pointer="`${layerAt}/airLoss_Pa`" :of="what(layer)" optional empty="usual" />
+      <section class="block">
+        <h2>Layers, front first <button type="button" class="act add" aria-haspopup="menu" @click="menu?.toggle($event)">put one in</button></h2>
+        <table class="figures layers">
+          <thead>
+            <tr>
+              <th scope="col">layer</th>
+              <th scope="col">size</th>
+              <th scope="col">free before it</th>
+              <th scope="col">off the middle</th>
+              <th scope="col">above the middle</th>
+              <th scope="col">face air</th>
+              <th scope="col">air in</th>
+              <th scope="col">air out</th>
+              <th scope="col">heat</th>
+              <th><span class="hidden-words">move or take out</span></th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(l, i) in way.layers" :key="i" :class="{ picked: i === chosen }">
+              <th scope="row"><button type="button" class="act" :aria-pressed="i === chosen" @click="layerIndex = i">{{ what(l) }}</button></th>
+              <td>{{ size(l) }}</td>
+              <td v-for="key in ['gap_mm', 'across_mm', 'up_mm']" :key="key"><NumberField part="airWay/layer" :name="key" :pointer="`${at}/layers/${i}/${key}`" :of="what(l)" bare /></td>
+              <template v-if="view?.layers[i]">
+                <td>{{ spoken(view.layers[i]!.faceSpeed_m_s, 'm_s', settings.units) }}</td>
+                <td>{{ spoken(view.layers[i]!.airIn_C, 'C', settings.units) }}</td>
+                <td>{{ spoken(view.layers[i]!.airOut_C, 'C', settings.units) }}</td>
+                <td>{{ spoken(view.layers[i]!.heat_kW, 'kW', settings.units) }}</td>
+              </template>
+              <td v-else colspan="4">not solved</td>
+              <td class="moves">
+                <button type="button" class="act" :disabled="i === 0" :aria-label="`Move ${what(l)} to the front`" @click="shift(i, -1)">forward</button>
+                <button type="button" class="act" :disabled="i === way.layers.length - 1" :aria-label="`Move ${what(l)} to the back`" @click="shift(i, 1)">back</button>
+                <button v-if="way.layers.length > 1" type="button" class="act" :aria-label="`Take ${what(l)} out of the stack`" @click="takeOut(i)">out</button>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <div v-if="layer" class="card">
+          <p class="fine whole">
+            {{ what(layer) }} <KnowButton :subject="`/airWays/${wayIndex}/layers/${chosen}`" :of="what(layer)" />
+            <template v-if="own">
+              · its size and card are on
+              <RouterLink class="act" :to="{ name: layer.kind === 'core' ? 'core' : 'water', params: route.params, query: route.query }">{{ layer.kind === 'core' ? 'Core' : 'Water' }}</RouterLink>
             </template>
-          </div>
-          <p v-if="own" class="fine">
-            Its size and card are on
-            <RouterLink class="act" :to="{ name: layer.kind === 'core' ? 'core' : 'water', params: route.params, query: route.query }">{{ layer.kind === 'core' ? 'Core' : 'Water' }}</RouterLink>.
           </p>
-        </section>
-      </div>
+          <template v-if="!own">
+            <NumberField v-for="key in ['width_mm', 'height_mm', 'depth_mm', 'hot_C', 'heat_kW', 'hotOnCard_C', 'airSpeed_m_s', 'airIn_C']" :key="key" part="airWay/layer/other" :name="key" :pointer="`${layerAt}/${key}`" :of="what(layer)" />
+            <NumberField part="airWay/layer/other" name="airLoss_Pa" :pointer="`${layerAt}/airLoss_Pa`" :of="what(layer)" optional empty="usual" />
+          </template>
+        </div>
+      </section>
       <PressureBar v-if="view" :view="view" class="block" />
       <OrderTable v-if="way.layers.length > 1" :way="way" :index="wayIndex" class="block" />
       <div class="thirds">
         <section>
           <h2>Opening</h2>
-          <TextField label="Name" :pointer="`${at}/name`" required :longest="60" />
+          <TextField label="name" :pointer="`${at}/name`" required :longest="60" />
           <NumberField v-for="key in ['width_mm', 'height_mm', 'pressure_pct', 'open_pct']" :key="key" part="airWay/opening" :name="key" :pointer="`${at}/opening/${key}`" />
           <ChoiceField label="rounded lip" :pointer="`${at}/opening/roundedLip`" :choices="yesNo" :shown="way.opening.roundedLip ? 'yes' : 'no'" :pick="(v) => write(`${at}/opening/roundedLip`, v === 'yes', `rounded lip ${v}`)" :of="way.name" />
           <ChoiceField label="duct widens to the stack" :pointer="`${at}/ducted`" :choices="yesNo" :shown="way.ducted ? 'yes' : 'no'" :pick="(v) => write(`${at}/ducted`, v === 'yes', `${way!.name} ducted ${v}`)" :of="way.name" />
@@ -232,7 +228,7 @@ const size = (l: AirLayer) => {
           <h2>Before the opening <button type="button" class="act add" @click="setWalls([...walls, { name: 'number plate', width_mm: 520, height_mm: 110, across_mm: 0, up_mm: 0 }], 'number plate put in')">a plate or bar</button></h2>
           <p v-if="!walls.length" class="fine">Nothing stands before it.</p>
           <div v-for="(w, k) in walls" :key="k" class="wall">
-            <TextField label="Name" :pointer="`${at}/opening/walls/${k}/name`" required :longest="60" />
+            <TextField label="name" :pointer="`${at}/opening/walls/${k}/name`" required :longest="60" />
             <NumberField v-for="key in ['width_mm', 'height_mm', 'across_mm', 'up_mm']" :key="key" part="airWay/opening/wall" :name="key" :pointer="`${at}/opening/walls/${k}/${key}`" :of="w.name" />
             <button type="button" class="act" :aria-label="`Take out ${w.name}`" @click="setWalls(walls.filter((_, n) => n !== k), `${w.name} taken out`)">take out</button>
           </div>
@@ -302,12 +298,6 @@ const size = (l: AirLayer) => {
   padding: 8px 0;
   color: var(--ink-2);
 }
-.pair {
-  display: grid;
-  grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr);
-  gap: 34px;
-  padding-top: 14px;
-}
 .add {
   float: right;
   font-size: var(--s1);
@@ -320,31 +310,25 @@ td {
   font-weight: 700;
   border-bottom: 2px solid var(--blue);
 }
-.picked-head {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  gap: 12px;
-  padding-bottom: 3px;
-  border-bottom: 1px solid var(--ink);
+.layers td,
+.layers th {
+  padding-block: 2px;
 }
-.picked-head h2 {
-  color: var(--blue);
-  white-space: nowrap;
+.layers :deep(input) {
+  text-align: right;
 }
-.acts {
-  display: flex;
-  gap: 14px;
-  white-space: nowrap;
-}
-.acts .act {
+.moves .act {
+  margin-left: 10px;
   font-size: var(--s1);
   font-weight: 500;
 }
-.fields {
+.card {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
-  column-gap: 26px;
+  grid-template-columns: repeat(auto-fill, minmax(228px, 1fr));
+  column-gap: 30px;
+}
+.whole {
+  grid-column: 1 / -1;
 }
 .block {
   padding-top: 20px;
@@ -368,9 +352,6 @@ td {
   color: var(--ink-2);
 }
 @media (max-width: 1180px) {
-  .pair {
-    grid-template-columns: minmax(0, 1fr);
-  }
   .thirds {
     grid-template-columns: repeat(2, minmax(0, 1fr));
   }

@@ -18,9 +18,9 @@ const { width } = useElementSize(box)
 const BEHIND = 90
 const AHEAD = 150
 const wide = computed(() => Math.max(width.value, 420))
-const HEIGHT = 330
-const GROUND = 262
-const TOP = 26
+const HEIGHT = 344
+const GROUND = 276
+const TOP = 40
 
 const side = computed(() => sideView(props.way, props.option))
 const walls = computed(() => props.way.opening.walls ?? [])
@@ -28,9 +28,9 @@ const walls = computed(() => props.way.opening.walls ?? [])
 const scale = computed(() => {
   const tall = Math.max(props.way.spaceHeight_mm, props.way.opening.height_mm * 1.1)
   const across = AHEAD + side.value.depth + BEHIND + props.way.spaceWidth_mm + 60
-  return Math.min((GROUND - TOP - 10) / tall, (wide.value - 120) / across)
+  return Math.min((GROUND - TOP - 34) / tall, (wide.value - 120) / across)
 })
-const middle = computed(() => (TOP + GROUND - 10) / 2)
+const middle = computed(() => (TOP + GROUND) / 2 + 3)
 const y = (up: number) => middle.value - up * scale.value
 /** The side view takes what room the front view leaves. */
 const frontWidth = computed(() => props.way.spaceWidth_mm * scale.value)
@@ -98,11 +98,12 @@ function keys(event: KeyboardEvent, index: number): void {
         <rect :x="x(l.x0)" :width="(l.x1 - l.x0) * scale" :y="y(l.top)" :height="(l.top - l.bottom) * scale" fill="url(#stack-fins)" />
       </g>
       <g v-if="way.fan" class="fan">
-        <path :d="`M${x(side.depth + 22)},${y(way.spaceHeight_mm * 0.3)} V${y(-way.spaceHeight_mm * 0.3)} m0,${way.spaceHeight_mm * 0.3 * scale} ${way.fan.backwards ? 'm0,0 h-12 m5,-4 l-5,4 l5,4' : 'h14 m-5,-4 l5,4 l-5,4'}`" />
+        <path :d="`M${x(side.depth + 24)},${y(way.spaceHeight_mm * 0.28)} V${y(-way.spaceHeight_mm * 0.28)}`" />
+        <path :d="way.fan.backwards ? `M${x(side.depth + 24) - 4},${middle} h-14 m5,-4 l-5,4 l5,4` : `M${x(side.depth + 24) + 4},${middle} h14 m-5,-4 l5,4 l-5,4`" />
       </g>
       <g v-for="n in names" :key="`n${n.index}`" class="names" :class="{ chosen: n.index === chosen }">
-        <path class="lead" :d="`M${n.x},${y(side.layers.find((l) => l.index === n.index)!.top)} L${n.at},${TOP + 12}`" />
-        <text :x="n.at" :y="TOP + 8" text-anchor="middle">{{ words(layers[n.index]!) }}</text>
+        <path class="lead" :d="`M${n.x},${y(side.layers.find((l) => l.index === n.index)!.top)} V${y(way.spaceHeight_mm / 2)} L${n.at},${TOP - 1}`" />
+        <text :x="n.at" :y="TOP - 6" text-anchor="middle">{{ words(layers[n.index]!) }}</text>
       </g>
       <line class="ground" x1="0" :x2="sideRoom" :y1="GROUND + 0.5" :y2="GROUND + 0.5" />
       <g v-for="(c, i) in captions" :key="`c${i}`">

@@ -6,7 +6,7 @@ import { useBuild } from '../build/store'
 import { change } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
-import { headline, noteLine, particulars, reason, shareParts } from './sentences'
+import { headline, noteLine, particulars, reason, shareParts, sinkName } from './sentences'
 
 const build = useBuild()
 const settings = useSettings()
@@ -17,7 +17,8 @@ let ticket = 0
 
 const verdict = computed(() => build.answer?.soak?.verdict)
 const cooledBy = computed(() => build.answer?.steady?.core?.cooledBy ?? 'air')
-const parts = computed(() => (verdict.value?.atWorst ? shareParts(verdict.value.atWorst, cooledBy.value) : []))
+const sink = computed(() => sinkName(build.answer?.steady, build.answer?.steady?.core?.place))
+const parts = computed(() => (verdict.value?.atWorst ? shareParts(verdict.value.atWorst, cooledBy.value, sink.value) : []))
 const notes = computed(() => build.answer?.steady?.notes ?? [])
 
 /** Changes are searched once the reader has stopped typing; each is computed through the whole duty. */
@@ -71,7 +72,7 @@ async function tryIt(c: ChangeView): Promise<void> {
             <template v-if="p.percent >= 17">{{ p.name }} {{ p.percent.toFixed(0) }} %</template>
           </span>
         </div>
-        <p class="why">{{ reason(verdict.atWorst!, cooledBy) }}</p>
+        <p class="why">{{ reason(verdict.atWorst!, cooledBy, sink) }}</p>
       </section>
       <section v-if="changes.length || looking">
         <h2>Changes worth trying <span v-if="looking" class="quiet">looking</span></h2>

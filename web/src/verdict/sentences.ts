@@ -36,7 +36,7 @@ export interface SharePart {
 }
 
 /** Where the resistance is, by what a fabricator can do about it. */
-export function shareParts(s: SharesView, cooledBy: string): SharePart[] {
+export function shareParts(s: SharesView, cooledBy: string, sink = 'radiator'): SharePart[] {
   const cold = s.coldFilm_pct + s.coldFlow_pct
   const parts: SharePart[] =
     cooledBy === 'air'
@@ -49,14 +49,20 @@ export function shareParts(s: SharesView, cooledBy: string): SharePart[] {
           { name: 'charge', percent: s.charge_pct, tone: 'heat' },
           { name: 'wall', percent: s.wall_pct, tone: 'wall' },
           { name: 'water', percent: cold, tone: 'cool' },
-          { name: 'radiator', percent: s.radiator_pct, tone: 'cooler' },
+          { name: sink, percent: s.radiator_pct, tone: 'cooler' },
         ]
   return parts.filter((p) => p.percent >= 0.5)
 }
 
+/** @returns what stands at the end of a core's water: radiator, ice or chiller */
+export function sinkName(steady: SteadyView | undefined, place: string | undefined): string {
+  const loop = steady?.loops.find((l) => l.place === place)
+  return !loop || loop.radiator ? 'radiator' : loop.iceLasts_s != null ? 'ice' : 'chiller'
+}
+
 /** The reason in one sentence, from the largest share. */
-export function reason(s: SharesView, cooledBy: string): string {
-  const largest = shareParts(s, cooledBy).reduce((a, b) => (b.percent > a.percent ? b : a))
+export function reason(s: SharesView, cooledBy: string, sink = 'radiator'): string {
+  const largest = shareParts(s, cooledBy, sink).reduce((a, b) => (b.percent > a.percent ? b : a))
   const percent = `${largest.percent.toFixed(0)} % of the way from charge to outside air`
   if (largest.name === 'cooling air') {
     return s.coldFlow_pct > s.coldFilm_pct
@@ -68,6 +74,7 @@ export function reason(s: SharesView, cooledBy: string): string {
       ? `Too little water flows: ${percent}. Bigger bores or a stronger pump do most.`
       : `The water side of the core is ${percent}. More water flow does most.`
   }
+  if (largest.name === 'ice') return `The ice is ${percent}: it melts too slowly for the heat. Smaller pieces, or water sprayed over them, do most.`
   if (largest.name === 'radiator') return `The radiator is ${percent}. More face, or more air through it, does most.`
   return `The charge side is ${percent}. More core does most${largest.percent > 60 ? '; more cooling does little' : ''}.`
 }

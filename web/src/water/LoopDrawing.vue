@@ -17,7 +17,7 @@ const box = ref<HTMLElement>()
 const { width } = useElementSize(box)
 const TOP = 14
 const GROUND = 208
-const BAR_TOP = 222
+const BAR_TOP = 236
 const BAR = 46
 const NAMES = BAR_TOP + BAR + 15
 const HEIGHT = NAMES + 46
@@ -53,6 +53,8 @@ function body(s: LoopShape): string {
 /** The water inside a box comes in at one port and leaves at the other. */
 const ports = (s: LoopShape) => ({ in: drawn.value.y(portHeight(s.piece, 'in')), out: drawn.value.y(portHeight(s.piece, 'out')) })
 const coreHalf = computed(() => Math.abs(drawn.value.y(0) - drawn.value.y(70)))
+/** Where the loop leaves room for a caption at the level of the cap. */
+const lowest = computed(() => drawn.value.shapes.reduce((a, b) => (b.ym > a.ym ? b : a)))
 const ice = computed(() => (props.loop.tank?.ice_kg ?? 0) > 0)
 
 function fault(s: LoopShape): string {
@@ -89,8 +91,8 @@ const marks = computed(() =>
     .filter((s) => isChamber(s.piece.kind) && (Math.abs(s.out_C - s.in_C) > 0.2 || s.piece.kind === 'source' || s.piece.kind === 'tank'))
     .flatMap((s) => {
       const y = ports(s)
-      const list = [{ x: s.x1 + 2, y: y.out - 9, t: s.out_C, anchor: 'start' }]
-      if (Math.abs(s.out_C - s.in_C) > 0.2) list.push({ x: s.x0 - 2, y: y.in - 9, t: s.in_C, anchor: 'end' })
+      const list = [{ x: s.x1 + 2, y: y.out - 13, t: s.out_C, anchor: 'start' }]
+      if (s.index > 0 && Math.abs(s.out_C - s.in_C) > 0.2) list.push({ x: s.x0 - 2, y: y.in - 13, t: s.in_C, anchor: 'end' })
       return list
     }),
 )
@@ -111,11 +113,11 @@ const marks = computed(() =>
       </g>
       <g v-if="cap !== undefined && !view?.open" class="cap">
         <line :x1="LEFT" :x2="wide - 8" :y1="drawn.y(cap)" :y2="drawn.y(cap)" />
-        <text :x="wide - 10" :y="drawn.y(cap) - 4" text-anchor="end">cap</text>
+        <text :x="mid(lowest)" :y="drawn.y(cap) - 5" text-anchor="middle">level of the cap</text>
       </g>
       <g v-if="view?.open" class="cap sea">
         <line :x1="LEFT" :x2="wide - 8" :y1="drawn.y(0)" :y2="drawn.y(0)" />
-        <text :x="wide - 10" :y="drawn.y(0) - 4" text-anchor="end">datum</text>
+        <text :x="wide - 10" :y="drawn.y(0) - 4" text-anchor="end">level 0</text>
       </g>
       <path v-if="!view?.open" class="round" :d="`M${wide - 8},${drawn.shapes.at(-1)!.y1} L${wide - 3},${drawn.shapes.at(-1)!.y1} L${wide - 3},${GROUND - 3} L${LEFT - 4},${GROUND - 3} L${LEFT - 4},${drawn.shapes[0]!.y0} L${LEFT},${drawn.shapes[0]!.y0}`" />
       <line class="ground" :x1="LEFT - 6" :x2="wide - 2" :y1="GROUND + 4.5" :y2="GROUND + 4.5" />
@@ -133,15 +135,17 @@ const marks = computed(() =>
         @keydown="keys($event, s.index)"
       >
         <rect class="hit" :x="s.x0" :y="TOP" :width="s.x1 - s.x0" :height="HEIGHT - TOP" />
-        <template v-if="s.piece.kind === 'hose'">
+        <template v-if="s.thick && s.piece.kind !== 'pump'">
           <path :d="body(s)" :fill="temperatureColour(s.in_C)" />
           <path class="wall" :d="way(s, -s.thick / 2)" />
           <path class="wall" :d="way(s, s.thick / 2)" />
+          <path v-if="s.piece.kind.endsWith('valve')" class="wall valve" :d="`M${mid(s) - 8},${s.ym - 9} L${mid(s) + 8},${s.ym + 9} V${s.ym - 9} L${mid(s) - 8},${s.ym + 9} Z`" />
         </template>
         <template v-else-if="s.piece.kind === 'pump'">
+          <rect :x="s.x0" :y="s.ym - s.thick / 2" :width="s.x1 - s.x0" :height="s.thick" :fill="temperatureColour(s.in_C)" />
+          <path class="wall" :d="`M${s.x0},${s.ym - s.thick / 2} H${s.x1} M${s.x0},${s.ym + s.thick / 2} H${s.x1}`" />
           <circle class="box" :cx="mid(s)" :cy="s.ym" r="15" :fill="temperatureColour(s.in_C)" />
           <path class="wall" :d="`M${mid(s) - 6},${s.ym - 8} L${mid(s) + 9},${s.ym} L${mid(s) - 6},${s.ym + 8}`" />
-          <path class="wall" :d="`M${s.x0},${s.ym} H${mid(s) - 15} M${mid(s) + 15},${s.ym} H${s.x1}`" />
         </template>
         <template v-else-if="s.piece.kind === 'core'">
           <rect class="box" :x="mid(s) - half(s)" :y="s.ym - coreHalf" :width="2 * half(s)" :height="2 * coreHalf" :fill="temperatureColour((s.in_C + s.out_C) / 2)" />
@@ -155,7 +159,7 @@ const marks = computed(() =>
         </template>
         <template v-else-if="s.piece.kind === 'tank'">
           <rect :x="mid(s) - half(s)" :y="s.ym" :width="2 * half(s)" height="40" :fill="temperatureColour(s.out_C)" />
-          <path class="wall" :d="`M${mid(s) - half(s)},${s.ym - 9} V${s.ym + 40} H${mid(s) + half(s)} V${s.ym - 9}`" />
+          <path class="wall" :d="`M${mid(s) - half(s)},${s.ym - 9} V${s.ym + 40} H${mid(s) + half(s)} V${s.ym - 9} Z`" />
           <path class="wall" :d="`M${mid(s) - half(s)},${s.ym} H${mid(s) + half(s)}`" />
           <rect class="box" :x="mid(s) - 7" :y="s.ym - 14" width="14" height="5" fill="var(--ink)" />
           <template v-if="ice">
@@ -167,10 +171,6 @@ const marks = computed(() =>
           <path class="wave" :d="`M${s.x0 + 6},${s.ym + 9} q5,-6 10,0 t10,0 t10,0`" />
           <path class="wall port" :d="s.piece.kind === 'source' ? `M${mid(s)},${s.ym} H${s.x1}` : `M${s.x0},${s.ym} H${mid(s)} V${s.ym + 7}`" />
         </template>
-        <template v-else>
-          <rect class="box" :x="s.x0" :y="s.ym - s.thick / 2" :width="s.x1 - s.x0" :height="s.thick" :fill="temperatureColour(s.in_C)" />
-          <path v-if="s.piece.kind.endsWith('valve')" class="wall" :d="`M${mid(s) - 8},${s.ym - 9} L${mid(s) + 8},${s.ym + 9} V${s.ym - 9} L${mid(s) - 8},${s.ym + 9} Z`" />
-        </template>
         <text v-if="fault(s)" class="fault" :x="mid(s)" :y="s.piece.kind === 'core' ? s.ym - coreHalf - 7 : s.ym - 12" text-anchor="middle">{{ fault(s) }}</text>
         <template v-if="view">
           <rect v-if="s.loss_kPa > 0" class="share" :class="{ worst: s.index === view.narrowest && s.share_pct > 15 }" :x="s.x0 + 3" :width="Math.max(s.x1 - s.x0 - 6, 4)" :y="BAR_TOP + BAR - (s.share_pct / most) * BAR" :height="(s.share_pct / most) * BAR" />
@@ -179,8 +179,8 @@ const marks = computed(() =>
         </template>
         <text class="name" :x="mid(s)" :y="NAMES" text-anchor="middle">
           <tspan :x="mid(s)">{{ twoLines(s.piece.name)[0] }}</tspan>
-          <tspan :x="mid(s)" dy="12">{{ twoLines(s.piece.name)[1] }}</tspan>
-          <tspan v-if="s.thick" :x="mid(s)" :dy="twoLines(s.piece.name)[1] ? 12 : 0" class="bore">{{ (s.piece as { beside?: number }).beside ? `${(s.piece as { beside?: number }).beside} × ` : '' }}{{ spoken((s.piece as { bore_mm: number }).bore_mm, 'mm', settings.units, settings.units === 'us' ? 2 : (s.piece as { bore_mm: number }).bore_mm % 1 ? 1 : 0) }}</tspan>
+          <tspan v-if="twoLines(s.piece.name)[1]" :x="mid(s)" dy="12">{{ twoLines(s.piece.name)[1] }}</tspan>
+          <tspan v-if="s.thick" :x="mid(s)" dy="12" class="bore">{{ ((s.piece as { beside?: number }).beside ?? 1) > 1 ? `${(s.piece as { beside?: number }).beside} × ` : '' }}{{ spoken((s.piece as { bore_mm: number }).bore_mm, 'mm', settings.units, settings.units === 'us' ? 2 : (s.piece as { bore_mm: number }).bore_mm % 1 ? 1 : 0) }}</tspan>
         </text>
       </g>
       <text v-for="(m, i) in marks" :key="i" class="temperature" :x="m.x" :y="m.y" :text-anchor="m.anchor">{{ figure(m.t, 'C', settings.units).figure }}°</text>
@@ -192,7 +192,7 @@ const marks = computed(() =>
 
 <style scoped>
 .loop {
-  min-height: 330px;
+  min-height: 344px;
 }
 svg {
   display: block;

@@ -35,7 +35,7 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 /** "takes 61 % of the pump's head; 2.3 times the flow" */
 function why(c: WaterChange): string {
   const flow = Math.abs(c.flowRatio - 1) < 0.02 ? 'the same flow' : `${c.flowRatio.toFixed(c.flowRatio < 1.2 ? 2 : 1)} times the flow`
-  return c.share_pct != null ? `now ${c.share_pct.toFixed(0)} % of all losses; with it ${flow}` : flow
+  return c.share_pct != null ? `takes ${c.share_pct.toFixed(0)} % of the pump's head now; with it ${flow}` : flow
 }
 
 async function tryIt(c: WaterChange): Promise<void> {

@@ -207,7 +207,7 @@ function choose(p: string): void {
               </span>
             </header>
             <div class="fields">
-              <TextField label="Name" :pointer="`${here}/name`" required :longest="60" />
+              <TextField label="name" :pointer="`${here}/name`" required :longest="60" />
               <NumberField part="water/piece" name="height_mm" :pointer="`${here}/height_mm`" :of="piece.name" :label="piece.kind === 'hose' ? 'highest place' : piece.kind === 'tank' ? 'water level' : 'height'" />
               <NumberField v-if="!isChamber(piece.kind)" part="water/piece" name="bore_mm" :pointer="`${here}/bore_mm`" :of="piece.name" />
               <NumberField v-if="!isChamber(piece.kind)" part="water/piece" name="beside" :pointer="`${here}/beside`" :of="piece.name" optional empty="1" />
@@ -243,13 +243,13 @@ function choose(p: string): void {
                 </tr>
               </tbody>
             </table>
+            <div v-if="pumps.length && view && view.heads.length" class="plot">
+              <h2>Where pump and loop meet</h2>
+              <PumpPlot :view="view" />
+            </div>
           </section>
           <div class="side">
             <WaterChanges :place="place" />
-            <section v-if="pumps.length && view && view.heads.length" class="plot">
-              <h2>Where pump and loop meet</h2>
-              <PumpPlot :view="view" />
-            </section>
           </div>
         </div>
       </template>

@@ -57,12 +57,11 @@ export function plan(pieces: LoopPiece[], view: LoopView | undefined, left: numb
     const after = pieces[index + 1] ?? pieces[0]!
     const here = y(piece.height_mm)
     const v = view?.pieces[index]
-    const flat = piece.kind !== 'hose'
     return {
       piece, index, x0, x1: x,
-      y0: flat ? here : y(portHeight(before, 'out')),
+      y0: y(meets(piece, before, 'out')),
       ym: here,
-      y1: flat ? here : y(portHeight(after, 'in')),
+      y1: y(meets(piece, after, 'in')),
       thick: isChamber(piece.kind) ? 0 : Math.max(3, Math.min(16, 0.42 * (piece as { bore_mm: number }).bore_mm * Math.sqrt((piece as { beside?: number }).beside ?? 1))),
       in_C: v?.in_C ?? 20, out_C: v?.out_C ?? 20, loss_kPa: v?.loss_kPa ?? 0, share_pct: v?.share_pct ?? 0,
     }
@@ -70,11 +69,21 @@ export function plan(pieces: LoopPiece[], view: LoopView | undefined, left: numb
   return { shapes, y, low, high }
 }
 
+/** @returns mm at which a piece begins or ends: a hose comes to where its neighbour stands, a fitting to the port of a box it screws into */
+function meets(piece: LoopPiece, neighbour: LoopPiece, end: 'in' | 'out'): number {
+  if (isChamber(piece.kind) || piece.kind === 'pump') return piece.height_mm
+  if (piece.kind === 'hose' || isChamber(neighbour.kind) || neighbour.kind === 'pump') return portHeight(neighbour, end)
+  return piece.height_mm
+}
+
 /** Half of a core's drawn height, mm: what its bottom and top ports are apart from its middle. */
 const CORE_HALF = 55
+/** A tank is drawn from low down, mm under its water. */
+const TANK_OUT = 90
 
-/** @returns mm at which a hose meets a piece: a core at its low or high port */
+/** @returns mm at which a hose meets a piece: a core at its low or high port, a tank under its water */
 export function portHeight(piece: LoopPiece, end: 'in' | 'out'): number {
+  if (piece.kind === 'tank') return piece.height_mm - (end === 'out' ? TANK_OUT : 0)
   if (piece.kind !== 'core' || piece.ports === 'middle') return piece.height_mm
   const low = (piece.fedFrom === 'bottom') === (end === 'in')
   return piece.height_mm + (low ? -CORE_HALF : CORE_HALF)

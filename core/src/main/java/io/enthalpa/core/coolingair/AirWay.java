@@ -277,7 +277,7 @@ public final class AirWay {
             double rate = flow.layers()[k] * density * heatCapacity;
             air[k] = mean(k, flow, lane, front);
             Layer layer = spec.layers().get(k);
-            heat[k] = layer.isOther() ? OtherExchanger.perKelvin(others.get(k), flow.layers()[k] * density, rate) * (layer.other().hot() - air[k]) : given[k];
+            heat[k] = layer.isOther() ? OtherExchanger.perKelvin(others.get(k), flow.layers()[k] * density, rate) * Math.max(layer.other().hot() - air[k], 0) : given[k];
             out[k] = air[k] + heat[k] / rate;
             warm(k, heat[k], flow, lane);
         }

@@ -27,8 +27,8 @@ import java.util.OptionalDouble;
 public record OtherExchanger(CoreSize size, double heat, double hotOnCard, double speed, double airOnCard, OptionalDouble airLoss, double hot) {
     public static final Method METHOD = Method.of("other-exchanger", "Condenser, engine radiator and oil cooler in a stack",
                     "Each is held at its hot side's temperature, and the heat it can then reject is what it gains or loses by its place. A condensing or well "
-                            + "circulated hot side does not cool on its way, so that the card's heat tells its conductance.")
-            .formula("q = C_air (1 - exp(-UA/C_air)) (T_hot - T_air)")
+                            + "circulated hot side does not cool on its way, so that the card's heat tells its conductance. In air hotter than itself it rejects nothing.")
+            .formula("q = C_air (1 - exp(-UA/C_air)) (T_hot - T_air), not below 0")
             .source(Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., capacity ratio 0"))
             .leavesOut("How engine or cabin answer; subcooling and superheat in a condenser.");
     private static final double SEA_LEVEL = 101325;

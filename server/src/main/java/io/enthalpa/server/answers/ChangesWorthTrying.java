@@ -67,11 +67,11 @@ final class ChangesWorthTrying {
             String name = piece.path("name").asString("");
             switch (piece.path("kind").asString("")) {
                 case "filter" -> {
-                    if (piece.path("heatGain_K").doubleValue() > 3) {
+                    if (piece.path("heatGain_K").asDouble(0) > 3) {
                         tryOne(name, at, Field.FILTER_HEAT, 2);
                     }
                 }
-                case "pipe" -> tryNextTube(name, at, piece.path("bore_mm").doubleValue());
+                case "pipe" -> tryNextTube(name, at, piece.path("bore_mm").asDouble(0));
                 case "core" -> tryCore(name, at, piece);
                 case "pair" -> {
                     for (int leg = 0; leg < piece.path("legs").size(); leg++) {
@@ -95,24 +95,24 @@ final class ChangesWorthTrying {
     }
 
     private void tryCore(String name, String at, JsonNode core) {
-        tryOne(name, at, Field.CORE_DEPTH, Math.rint(core.path("depth_mm").doubleValue() * 1.2));
-        tryOne(name, at, Field.CORE_HEIGHT, Math.rint(core.path("height_mm").doubleValue() * 1.15));
+        tryOne(name, at, Field.CORE_DEPTH, Math.rint(core.path("depth_mm").asDouble(0) * 1.2));
+        tryOne(name, at, Field.CORE_HEIGHT, Math.rint(core.path("height_mm").asDouble(0) * 1.15));
         boolean inWay = inWay(core.path("name").asString(""));
         JsonNode air = core.path("air");
         if (air.isObject() && !inWay) {
-            tryOne(name, at + "/air", Field.AIR_FACE_SHARE, Math.min(Math.rint(air.path("faceShare_pct").doubleValue() * 1.3), 60));
-            tryOne(name, at + "/air", Field.AIR_STANDSTILL, Math.max(2, air.path("standstill_m_s").doubleValue()));
+            tryOne(name, at + "/air", Field.AIR_FACE_SHARE, Math.min(Math.rint(air.path("faceShare_pct").asDouble(0) * 1.3), 60));
+            tryOne(name, at + "/air", Field.AIR_STANDSTILL, Math.max(2, air.path("standstill_m_s").asDouble(0)));
         }
         JsonNode water = core.path("water");
         if (water.isObject()) {
-            tryOne(name, at + "/water", Field.WATER_FLOW, Math.rint(water.path("flow_L_min").doubleValue() * 1.5));
-            tryOne(name, at + "/water", Field.WATER_VOLUME, water.path("volume_L").doubleValue() * 2);
+            tryOne(name, at + "/water", Field.WATER_FLOW, Math.rint(water.path("flow_L_min").asDouble(0) * 1.5));
+            tryOne(name, at + "/water", Field.WATER_VOLUME, water.path("volume_L").asDouble(0) * 2);
             tryNarrowest(at + "/water/pieces", water.path("pieces"));
             if (!inWay) {
                 tryOne(name, at + "/water/radiator/air", Field.AIR_FACE_SHARE,
-                        Math.min(Math.rint(water.at("/radiator/air/faceShare_pct").doubleValue() * 1.3), 60));
+                        Math.min(Math.rint(water.at("/radiator/air/faceShare_pct").asDouble(0) * 1.3), 60));
             }
-            tryOne("ice tank", at + "/water/tank", Field.ICE_MASS, Math.rint(water.at("/tank/ice_kg").doubleValue() * 1.5));
+            tryOne("ice tank", at + "/water/tank", Field.ICE_MASS, Math.rint(water.at("/tank/ice_kg").asDouble(0) * 1.5));
         }
     }
 
@@ -131,13 +131,13 @@ final class ChangesWorthTrying {
     private void tryNarrowest(String at, JsonNode pieces) {
         int narrow = -1;
         for (int i = 0; i < pieces.size(); i++) {
-            double bore = pieces.get(i).path("bore_mm").doubleValue();
-            if (bore > 0 && !pieces.get(i).path("kind").asString("").equals("pump") && (narrow < 0 || bore < pieces.get(narrow).path("bore_mm").doubleValue())) {
+            double bore = pieces.get(i).path("bore_mm").asDouble(0);
+            if (bore > 0 && !pieces.get(i).path("kind").asString("").equals("pump") && (narrow < 0 || bore < pieces.get(narrow).path("bore_mm").asDouble(0))) {
                 narrow = i;
             }
         }
         if (narrow >= 0) {
-            tryOne(pieces.get(narrow).path("name").asString(""), at + "/" + narrow, Field.LOOP_BORE, Math.rint(pieces.get(narrow).path("bore_mm").doubleValue() * 1.6));
+            tryOne(pieces.get(narrow).path("name").asString(""), at + "/" + narrow, Field.LOOP_BORE, Math.rint(pieces.get(narrow).path("bore_mm").asDouble(0) * 1.6));
         }
     }
 
@@ -149,11 +149,11 @@ final class ChangesWorthTrying {
             String at = "/airWays/" + w;
             String name = way.path("name").asString("");
             tryOne(name, at, Field.WAY_SEAL, 97);
-            tryOne(name, at + "/exit", Field.EXIT_AREA, Math.rint(way.at("/exit/area_cm2").doubleValue() * 1.4));
-            tryOne(name, at + "/opening", Field.OPENING_HEIGHT, Math.rint(way.at("/opening/height_mm").doubleValue() * 1.25));
+            tryOne(name, at + "/exit", Field.EXIT_AREA, Math.rint(way.at("/exit/area_cm2").asDouble(0) * 1.4));
+            tryOne(name, at + "/opening", Field.OPENING_HEIGHT, Math.rint(way.at("/opening/height_mm").asDouble(0) * 1.25));
             for (int k = 0; k < way.at("/opening/walls").size(); k++) {
                 JsonNode wall = way.at("/opening/walls/" + k);
-                double up = wall.path("up_mm").doubleValue();
+                double up = wall.path("up_mm").asDouble(0);
                 trial(wall.path("name").asString(""), at + "/opening/walls/" + k, Field.WALL_UP, up + (up < 0 ? -60 : 60));
             }
         }
@@ -161,14 +161,14 @@ final class ChangesWorthTrying {
 
     private void tryOne(String name, String place, Field field, double to) {
         JsonNode before = document.at("/options/" + option + place + "/" + field.key());
-        if (before.isNumber() && (to > before.doubleValue() * 1.001 || field == Field.FILTER_HEAT)) {
+        if (before.isNumber() && (to > before.asDouble(0) * 1.001 || field == Field.FILTER_HEAT)) {
             trial(name, place, field, to);
         }
     }
 
     private void trial(String name, String place, Field field, double to) {
         String pointer = place + "/" + field.key();
-        double from = document.at("/options/" + option + pointer).doubleValue();
+        double from = document.at("/options/" + option + pointer).asDouble(0);
         if (to > field.max() || to < field.min()) {
             return;
         }

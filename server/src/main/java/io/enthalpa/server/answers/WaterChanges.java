@@ -109,7 +109,7 @@ final class WaterChanges {
     }
 
     private static double bore(JsonNode pieces, int i) {
-        return pieces.get(i).path("bore_mm").doubleValue();
+        return pieces.get(i).path("bore_mm").asDouble(0);
     }
 
     private static double next(double bore) {
@@ -195,12 +195,12 @@ final class WaterChanges {
         }
         JsonNode radiator = loop.path("radiator");
         if (radiator.isObject()) {
-            double depth = Math.rint(radiator.path("depth_mm").doubleValue() * 1.3);
-            tryOne("radiator %s → %s mm deep".formatted(plain(radiator.path("depth_mm").doubleValue()), plain(depth)), null,
+            double depth = Math.rint(radiator.path("depth_mm").asDouble(0) * 1.3);
+            tryOne("radiator %s → %s mm deep".formatted(plain(radiator.path("depth_mm").asDouble(0)), plain(depth)), null,
                     List.of(new LoopEdit(place + "/water/radiator/depth_mm", JsonNodeFactory.instance.numberNode(depth))));
         }
         JsonNode tank = loop.path("tank");
-        if (tank.path("ice_kg").doubleValue() > 0 && tank.path("icePiece_mm").doubleValue() > 30) {
+        if (tank.path("ice_kg").asDouble(0) > 0 && tank.path("icePiece_mm").asDouble(0) > 30) {
             tryOne("ice broken to 25 mm", null, List.of(new LoopEdit(place + "/water/tank/icePiece_mm", JsonNodeFactory.instance.numberNode(25))));
         }
     }
