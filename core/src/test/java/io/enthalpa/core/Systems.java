@@ -5,6 +5,7 @@ import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.endurance.ChargeSystem;
 import io.enthalpa.core.engine.BlowerSpec;
@@ -51,6 +52,7 @@ public final class Systems {
     public CoreBasis basis;
     public Effectiveness arrangement = Effectiveness.CROSSFLOW_UNMIXED;
     public BlowerType type = BlowerType.TURBO;
+    public List<AirWaySpec> airWays = List.of();
 
     public static Systems standard() {
         return new Systems();
@@ -108,7 +110,7 @@ public final class Systems {
     }
 
     public ChargeSystem system() {
-        return new ChargeSystem(path());
+        return new ChargeSystem(path(), airWays);
     }
 
     /** @param rpm engine speed @param boost kPa @param roadSpeed m/s */

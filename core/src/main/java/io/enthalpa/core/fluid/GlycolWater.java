@@ -20,7 +20,7 @@ public record GlycolWater(double share) {
                     + "freezing: T/273.15 = 1 - 0.03736 x - 0.40050 x^2")
             .range(new ValidityRange("glycol by volume", 0, 60, "%"), new ValidityRange("temperature", -25, 100, "°C"))
             .source(CONDE)
-            .leavesOut("Propylene glycol, which is thicker when cold; inhibitors.");
+            .leavesOut("Propylene glycol, which is thicker when cold; inhibitors. Published viscosities lie up to 15 % apart.");
     /** Above the freezing point of the mixture by less than this it turns to slush in a narrow passage, K (common practice, no source). */
     public static final double MARGIN = 3;
     private static final double GLYCOL_DENSITY = 1113;
