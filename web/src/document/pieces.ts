@@ -1,4 +1,4 @@
-import type { BuildOption, CorePiece, Leg, PairPiece, Piece, PieceKind } from './types'
+import type { AirWay, BuildOption, CorePiece, Leg, PairPiece, Piece, PieceKind } from './types'
 
 /** A piece with its place in the option: "/path/3" or "/path/3/legs/0/path/1". */
 export interface Placed<P extends Piece = Piece> {
@@ -132,4 +132,9 @@ export function freeName(option: BuildOption, words: string): string {
   const taken = new Set(allPieces(option).map((p) => p.piece.name))
   if (!taken.has(words)) return words
   for (let n = 2; ; n++) if (!taken.has(`${words} ${n}`)) return `${words} ${n}`
+}
+
+/** @returns the ways of the air without the core of that name or its radiator; a way left with no core's or radiator's air is gone too */
+export function waysWithout(ways: AirWay[], core: string): AirWay[] {
+  return ways.map((w) => ({ ...w, layers: w.layers.filter((l) => !((l.kind === 'core' || l.kind === 'radiator') && l.name === core)) })).filter((w) => w.layers.length > 0)
 }

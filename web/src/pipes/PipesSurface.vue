@@ -4,8 +4,8 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useBuild } from '../build/store'
 import type { PieceView } from '../api/client'
-import { allPieces, boreOf, freeName, NEW_KINDS, newPiece, type Placed } from '../document/pieces'
-import { at as valueAt } from '../document/edit'
+import { allPieces, boreOf, freeName, NEW_KINDS, newPiece, waysWithout, type Placed } from '../document/pieces'
+import { at as valueAt, type Edit } from '../document/edit'
 import type { Piece, PieceKind } from '../document/types'
 import { change, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
@@ -87,7 +87,9 @@ async function putIn(kind: PieceKind, words: string): Promise<void> {
 
 function takeOut(p: Placed): void {
   const row = valueAt(build.document, pointer(p.row)) as Piece[]
-  void build.edit([{ pointer: pointer(p.row), value: row.filter((_, i) => i !== p.index) }], `${p.piece.name} taken out`)
+  const edits: Edit[] = [{ pointer: pointer(p.row), value: row.filter((_, i) => i !== p.index) }]
+  if (p.piece.kind === 'core' && build.option?.airWays) edits.push({ pointer: `/options/${build.optionIndex}/airWays`, value: waysWithout(build.option.airWays, p.piece.name) })
+  void build.edit(edits, `${p.piece.name} taken out`)
 }
 
 watch(

@@ -39,7 +39,7 @@ public final class Loops {
     public List<LoopPiece> pumps = List.of(pump("pump", 1));
 
     public static FallingCurve curve(double shutOff, double freeFlow) {
-        return new FallingCurve(List.of(new FallingCurve.Point(0, shutOff), new FallingCurve.Point(freeFlow, 0)), "pump");
+        return new FallingCurve(List.of(new FallingCurve.Point(0, shutOff), new FallingCurve.Point(freeFlow, 0)), FallingCurve.Machine.PUMP, "pump");
     }
 
     public static LoopPiece.Pump pump(String name, int beside) {

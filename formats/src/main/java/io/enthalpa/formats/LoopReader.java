@@ -98,14 +98,13 @@ final class LoopReader {
             points.add(new FallingCurve.Point(point.number(Field.PUMP_FLOW), point.number(Field.PUMP_PRESSURE)));
             point.nothingElse();
         }
-        return new PumpSpec(curve(place.pointer(), points, name), place.optionalNumber(Field.PUMP_SPEED).orElse(1), place.optionalNumber(Field.PUMP_DRIVEN),
+        return new PumpSpec(curve(place.pointer(), points, FallingCurve.Machine.PUMP, name), place.optionalNumber(Field.PUMP_SPEED).orElse(1), place.optionalNumber(Field.PUMP_DRIVEN),
                 place.optionalNumber(Field.PUMP_EFFICIENCY).orElse(Field.PUMP_EFFICIENCY.unit().toSi(Field.PUMP_EFFICIENCY.usual())));
     }
 
-    /** @param what "pump", for the refusal */
-    static FallingCurve curve(String pointer, List<FallingCurve.Point> points, String what) {
+    static FallingCurve curve(String pointer, List<FallingCurve.Point> points, FallingCurve.Machine machine, String what) {
         try {
-            return new FallingCurve(points, what);
+            return new FallingCurve(points, machine, what);
         } catch (EnthalpaFault fault) {
             throw fault.at(pointer + "/curve" + (fault.field().isEmpty() ? "" : "/" + fault.field()), fault.label());
         }

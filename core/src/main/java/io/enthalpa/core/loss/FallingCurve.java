@@ -28,13 +28,43 @@ public final class FallingCurve {
     public record Point(double flow, double rise) {
     }
 
+    /** Whose curve it is: how its numbers are called and written when they are refused. */
+    public enum Machine {
+        PUMP("flow_L_min", 60e3, "%.1f L/min", "pressure_kPa", 1e-3, "%.2f kPa"), FAN("flow_m3_h", 3600, "%.0f m³/h", "pressure_Pa", 1, "%.0f Pa");
+
+        private final String flowKey;
+        private final double flowFactor;
+        private final String flowText;
+        private final String riseKey;
+        private final double riseFactor;
+        private final String riseText;
+
+        Machine(String flowKey, double flowFactor, String flowText, String riseKey, double riseFactor, String riseText) {
+            this.flowKey = flowKey;
+            this.flowFactor = flowFactor;
+            this.flowText = flowText;
+            this.riseKey = riseKey;
+            this.riseFactor = riseFactor;
+            this.riseText = riseText;
+        }
+
+        private String flow(double q) {
+            return flowText.formatted(q * flowFactor);
+        }
+
+        private String rise(double p) {
+            return riseText.formatted(p * riseFactor);
+        }
+    }
+
     /**
      * @param points by flow
-     * @param what   "pump", for the refusal
+     * @param machine whose curve
+     * @param what   its name, for the refusal
      * @throws EnthalpaFault {@link FaultKind#CONTRADICTION} with fewer than two points, flows that do not grow, or pressure that does not fall;
      *                       the field is the point's index and key, "2/pressure_kPa"
      */
-    public FallingCurve(List<Point> points, String what) {
+    public FallingCurve(List<Point> points, Machine machine, String what) {
         if (points.size() < 2) {
             throw EnthalpaFault.of(FaultKind.CONTRADICTION, "", what + " curve", points.size() + " point",
                     "at least two: pressure with the outlet shut, and flow with nothing against it", "");
@@ -43,12 +73,12 @@ public final class FallingCurve {
         rise = points.stream().mapToDouble(Point::rise).toArray();
         for (int i = 1; i < flow.length; i++) {
             if (!(flow[i] > flow[i - 1])) {
-                throw EnthalpaFault.of(FaultKind.CONTRADICTION, i + "/flow_L_min", what + " curve, flow of point " + (i + 1), litres(flow[i]),
-                        "more than that of the point before, " + litres(flow[i - 1]), "Put the points in the order of flow.");
+                throw EnthalpaFault.of(FaultKind.CONTRADICTION, i + "/" + machine.flowKey, what + " curve, flow of point " + (i + 1), machine.flow(flow[i]),
+                        "more than that of the point before, " + machine.flow(flow[i - 1]), "Put the points in the order of flow.");
             }
             if (!(rise[i] < rise[i - 1])) {
-                throw EnthalpaFault.of(FaultKind.CONTRADICTION, i + "/pressure_kPa", what + " curve, pressure of point " + (i + 1), kPa(rise[i]),
-                        "less than at the smaller flow, " + kPa(rise[i - 1]), "A curve that rises has no steady operating point; check the order of its points.");
+                throw EnthalpaFault.of(FaultKind.CONTRADICTION, i + "/" + machine.riseKey, what + " curve, pressure of point " + (i + 1), machine.rise(rise[i]),
+                        "less than at the smaller flow, " + machine.rise(rise[i - 1]), "A curve that rises has no steady operating point; check the order of its points.");
             }
         }
     }
@@ -102,13 +132,5 @@ public final class FallingCurve {
 
     public List<Point> points() {
         return java.util.stream.IntStream.range(0, flow.length).mapToObj(i -> new Point(flow[i], rise[i])).toList();
-    }
-
-    private static String litres(double q) {
-        return "%.1f L/min".formatted(q * 60e3);
-    }
-
-    private static String kPa(double p) {
-        return "%.2f kPa".formatted(p / 1000);
     }
 }

@@ -19,7 +19,7 @@ class FallingCurveTest {
         for (int i = 0; i < flowsAndRises.length; i += 2) {
             points.add(new FallingCurve.Point(flowsAndRises[i], flowsAndRises[i + 1]));
         }
-        return new FallingCurve(points, "pump");
+        return new FallingCurve(points, FallingCurve.Machine.PUMP, "pump");
     }
 
     static LongStream seeds() {

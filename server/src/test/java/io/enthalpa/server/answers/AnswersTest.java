@@ -2,6 +2,7 @@ package io.enthalpa.server.answers;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
+import static org.assertj.core.api.Assertions.withinPercentage;
 
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
@@ -27,15 +28,19 @@ class AnswersTest {
     private static RunningServer server;
     private static JsonNode van;
     private static JsonNode juniper;
+    private static JsonNode saltline;
+    private static JsonNode launch;
 
     @BeforeAll
     static void start() {
         server = new RunningServer(data, true);
         for (JsonNode build : server.get("/api/builds").json()) {
-            if (build.at("/document/name").asString().equals("Pass Van")) {
-                van = build.get("document");
-            } else {
-                juniper = build.get("document");
+            JsonNode document = build.get("document");
+            switch (document.get("name").asString()) {
+                case "Pass Van" -> van = document;
+                case "Juniper" -> juniper = document;
+                case "Saltline" -> saltline = document;
+                default -> launch = document;
             }
         }
     }
@@ -138,7 +143,7 @@ class AnswersTest {
             chapter.get("methods").forEach(m -> known.add(m.get("id").asString()));
         }
         assertThat(known).hasSizeGreaterThan(25).doesNotHaveDuplicates();
-        for (JsonNode document : new JsonNode[] {van, juniper}) {
+        for (JsonNode document : new JsonNode[] {van, juniper, saltline}) {
             JsonNode reasons = server.post("/api/preview/reasons", asking(document, "C").toString()).json().get("reasons");
             assertThat(reasons.size()).isGreaterThan(15);
             for (JsonNode reason : reasons) {
@@ -193,6 +198,7 @@ class AnswersTest {
     @Test
     void changesReachIntoTheLegs() {
         ObjectNode document = (ObjectNode) van.deepCopy();
+        ((ObjectNode) document.at("/options/2")).remove("airWays");
         ArrayNode path = (ArrayNode) document.at("/options/2/path");
         ArrayNode legs = JsonMapper.shared().createArrayNode();
         for (String side : new String[] {"left", "right"}) {
@@ -206,5 +212,88 @@ class AnswersTest {
         JsonNode changes = server.post("/api/preview/changes", asking(document, "C").toString()).json().get("changes");
         assertThat(changes.findValuesAsString("piece")).containsAnyOf("left core", "right core");
         assertThat(changes.toString()).contains("/path/3/legs/");
+    }
+
+    private static JsonNode edited(JsonNode document, int option, JsonNode edits) {
+        JsonNode changed = document.deepCopy();
+        for (JsonNode edit : edits) {
+            String at = "/options/" + option + edit.get("pointer").asString();
+            int cut = at.lastIndexOf('/');
+            ((ObjectNode) changed.at(at.substring(0, cut))).set(at.substring(cut + 1), edit.get("value"));
+        }
+        return changed;
+    }
+
+    /** What a change to a loop promises is what the changed document gives. */
+    @Test
+    void changesToALoopKeepTheirPromise() {
+        JsonNode changes = server.post("/api/preview/water-changes", asking(juniper, "A").put("place", "/path/3").toString()).json().get("changes");
+        assertThat(changes.findValuesAsString("what")).anyMatch(w -> w.contains("radiator spigot and radiator outlet, 8 →")).contains("corner ports, fed from the bottom");
+        JsonNode before = preview(juniper, "A").json().at("/answers/0/steady");
+        for (JsonNode change : changes) {
+            JsonNode after = preview(edited(juniper, 0, change.get("edits")), "A").json().at("/answers/0/steady");
+            assertThat(after.at("/stations/6/temperature_C").asDouble() - before.at("/stations/6/temperature_C").asDouble()).as(change.get("what").asString())
+                    .isCloseTo(change.get("intake_K").asDouble(), within(1e-6)).isNegative();
+            assertThat(after.at("/loops/0/flow_L_min").asDouble()).isCloseTo(change.get("flow_L_min").asDouble(), within(1e-6));
+        }
+    }
+
+    @Test
+    void narrowestPieceIsNamedWithItsShare() {
+        JsonNode loop = preview(juniper, "A").json().at("/answers/0/steady/loops/0");
+        JsonNode narrow = loop.at("/pieces/" + loop.get("narrowest").asInt());
+        assertThat(narrow.get("name").asString()).isEqualTo("radiator spigot");
+        assertThat(narrow.get("share_pct").asDouble()).isBetween(25.0, 60.0);
+        double losses = 0;
+        for (JsonNode piece : loop.get("pieces")) {
+            losses += Math.max(piece.get("loss_kPa").asDouble(), 0);
+        }
+        assertThat(losses).isCloseTo(loop.get("head_kPa").asDouble(), within(0.01));
+        assertThat(loop.at("/pieces/5/out_C").asDouble() - loop.at("/pieces/5/in_C").asDouble()).as("the core warms its water").isPositive();
+        assertThat(loop.at("/pieces/9/out_C").asDouble()).as("the radiator cools it back").isCloseTo(loop.get("waterIn_C").asDouble(), within(0.05));
+    }
+
+    /** Every order of a stack is solved; the one that stands comes first and is the answer's own. */
+    @Test
+    void ordersOfTheStackAreSolvedAndCompared() {
+        JsonNode orders = server.post("/api/preview/stack-orders", asking(van, "B").put("way", 0).toString()).json().get("orders");
+        assertThat(orders.size()).isEqualTo(6);
+        double now = preview(van, "B").json().at("/answers/0/steady/stations/6/temperature_C").asDouble();
+        assertThat(orders.at("/0/intake_C").asDouble()).isCloseTo(now, within(1e-6));
+        assertThat(orders.at("/0/order").toString()).isEqualTo("[0,1,2]");
+        JsonNode chargeFirst = null;
+        for (JsonNode order : orders) {
+            chargeFirst = order.get("order").toString().equals("[1,0,2]") ? order : chargeFirst;
+        }
+        assertThat(chargeFirst.get("intake_C").asDouble()).as("the charge gains").isLessThan(now - 3);
+        assertThat(chargeFirst.at("/layers/1/heat_kW").asDouble()).as("the cabin loses").isLessThan(0.5 * orders.at("/0/layers/0/heat_kW").asDouble());
+        assertThat(chargeFirst.get("total_kW").asDouble()).as("together nearly the same").isCloseTo(orders.at("/0/total_kW").asDouble(), withinPercentage(6));
+        assertThat(server.post("/api/preview/stack-orders", asking(van, "B").put("way", 7).toString()).json().get("orders").size()).isZero();
+    }
+
+    @Test
+    void iceAndRawWaterAnswerToo() {
+        JsonNode ice = preview(saltline, "A").json().at("/answers/0");
+        assertThat(ice.at("/steady/loops/0/iceLasts_s").asDouble()).isBetween(60.0, 600.0);
+        assertThat(ice.at("/soak/trace/ice_kg/0").asDouble()).isCloseTo(30, within(0.1));
+        assertThat(ice.at("/soak/audit/error_pct").asDouble()).isLessThan(0.5);
+        JsonNode chilled = preview(saltline, "C").json().at("/answers/0/steady");
+        assertThat(chilled.at("/loops/0/chillerOut").asBoolean()).isTrue();
+        assertThat(chilled.at("/notes").toString()).contains("CHILLER_CUT_OUT", "LOOP_WARMS", "SWEATS");
+        JsonNode sea = preview(launch, "A").json().at("/answers/0");
+        assertThat(sea.at("/steady/loops/0/waterIn_C").asDouble()).isCloseTo(22, within(1e-6));
+        assertThat(sea.at("/steady/loops/0/open").asBoolean()).isTrue();
+        assertThat(sea.at("/soak/verdict/outcome").asString()).isEqualTo("HOLDS");
+    }
+
+    /** An option whose stack cannot be says so in its place; the others still answer. */
+    @Test
+    void exchangerWiderThanTheCarIsNamedAndTheRestAnswers() {
+        JsonNode wide = van.deepCopy();
+        ((ObjectNode) wide.at("/options/0/airWays/0")).put("spaceWidth_mm", 500);
+        JsonNode answers = preview(wide).json().get("answers");
+        assertThat(answers.at("/0/fault/sentence").asString()).contains("condenser, width is 600 mm", "500 mm", "measure the space again");
+        assertThat(answers.at("/0/fault/field").asString()).isEqualTo("/airWays/0/layers/0");
+        assertThat(answers.at("/1/steady/flow_kg_s").asDouble()).isPositive();
     }
 }
