@@ -7,6 +7,7 @@ package io.enthalpa.core.coolingair;
  * @param bypass    m3/s of it round the stack
  * @param lanes     m3/s through each lane of the stack
  * @param layers    m3/s through each layer
+ * @param perKelvin W each layer that knows itself gives for each kelvin between its hot side and its air; 0 for cores and radiators
  * @param wind      Pa between opening and exit from the road wind
  * @param fan       Pa that the fan adds; below 0 when it is in the way
  * @param buoyancy  Pa from warm air rising, standing
@@ -15,6 +16,6 @@ package io.enthalpa.core.coolingair;
  * @param outLoss   Pa lost at the exit
  * @param against   the fan blows back what the wind brings: what flows is warm air rising only
  */
-public record AirFlow(double total, double bypass, double[] lanes, double[] layers, double wind, double fan, double buoyancy, double inLoss,
+public record AirFlow(double total, double bypass, double[] lanes, double[] layers, double[] perKelvin, double wind, double fan, double buoyancy, double inLoss,
                       double stackLoss, double outLoss, boolean against) {
 }

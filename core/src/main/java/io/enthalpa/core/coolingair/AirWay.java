@@ -47,6 +47,14 @@ public final class AirWay {
 
     /** Area of the stack covered by the same layers. */
     private record Lane(double area, int[] layers) {
+        boolean passes(int layer) {
+            for (int k : layers) {
+                if (k == layer) {
+                    return true;
+                }
+            }
+            return false;
+        }
     }
 
     /** What a core or radiator of the build is to the air: its size, and its loss in Pa by face velocity in m/s. */
@@ -226,9 +234,14 @@ public final class AirWay {
                 layer[k] += lane[i];
             }
         }
+        double[] perKelvin = new double[sizes.size()];
+        for (int k = 0; k < perKelvin.length; k++) {
+            double mass = layer[k] * density;
+            perKelvin[k] = others.get(k) == null ? 0 : OtherExchanger.perKelvin(others.get(k), mass, mass * heatCapacity);
+        }
         double q = through(stack);
         double fan = against ? spec.fan().orElseThrow().rise(0, roadSpeed) : fan(q, roadSpeed);
-        return new AirFlow(q, round(stack), lane, layer, wind, fan, rising, inLoss(q), stack, outLoss(q), against);
+        return new AirFlow(q, round(stack), lane, layer, perKelvin, wind, fan, rising, inLoss(q), stack, outLoss(q), against);
     }
 
     /**
@@ -253,17 +266,12 @@ public final class AirWay {
         if (round < 1e-4) {
             return once;
         }
-        double front = outside;
-        Warmth now = once;
-        for (int i = 0; i < 12; i++) {
-            double next = outside + round * (now.behind() - outside);
-            if (Math.abs(next - front) < 1e-3) {
-                break;
-            }
-            front = next;
-            now = warmthFrom(flow, given, front);
-        }
-        return now;
+        // Behind the stack grows straight with the front, but for layers that stop rejecting: two secant steps are enough.
+        double front = outside + round * (once.behind() - outside);
+        Warmth now = warmthFrom(flow, given, front);
+        double slope = (now.behind() - once.behind()) / Math.max(front - outside, 1e-9);
+        front = outside + round * (once.behind() - outside) / Math.max(1 - round * slope, 0.05);
+        return warmthFrom(flow, given, front);
     }
 
     private Warmth warmthFrom(AirFlow flow, double[] given, double front) {
@@ -277,7 +285,7 @@ public final class AirWay {
             double rate = flow.layers()[k] * density * heatCapacity;
             air[k] = mean(k, flow, lane, front);
             Layer layer = spec.layers().get(k);
-            heat[k] = layer.isOther() ? OtherExchanger.perKelvin(others.get(k), flow.layers()[k] * density, rate) * Math.max(layer.other().hot() - air[k], 0) : given[k];
+            heat[k] = layer.isOther() ? flow.perKelvin()[k] * Math.max(layer.other().hot() - air[k], 0) : given[k];
             out[k] = air[k] + heat[k] / rate;
             warm(k, heat[k], flow, lane);
         }
@@ -293,7 +301,7 @@ public final class AirWay {
     private double mean(int k, AirFlow flow, double[] lane, double front) {
         double sum = 0;
         for (int i = 0; i < lane.length; i++) {
-            if (contains(lanes.get(i), k)) {
+            if (lanes.get(i).passes(k)) {
                 sum += flow.lanes()[i] * lane[i];
             }
         }
@@ -304,14 +312,10 @@ public final class AirWay {
     private void warm(int k, double heat, AirFlow flow, double[] lane) {
         double rise = heat / (flow.layers()[k] * density * heatCapacity);
         for (int i = 0; i < lane.length; i++) {
-            if (contains(lanes.get(i), k)) {
+            if (lanes.get(i).passes(k)) {
                 lane[i] += rise;
             }
         }
-    }
-
-    private static boolean contains(Lane lane, int k) {
-        return Arrays.stream(lane.layers()).anyMatch(l -> l == k);
     }
 
     /** @return kg/s through a layer */

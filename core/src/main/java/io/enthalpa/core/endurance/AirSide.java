@@ -8,7 +8,6 @@ import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -76,20 +75,6 @@ final class AirSide {
         return ways;
     }
 
-    int ownerOf(int way, int layer) {
-        return owner.get(way)[layer];
-    }
-
-    /** @return true when a way brings the air of a core or its radiator */
-    boolean serves(int core) {
-        return owner.stream().anyMatch(o -> Arrays.stream(o).anyMatch(k -> k == core));
-    }
-
-    /** @return true when one core's heat can reach another through the air */
-    boolean isEmpty() {
-        return ways.isEmpty();
-    }
-
     /** What each way carries at a road speed, solved anew. */
     List<AirFlow> flows(double roadSpeed) {
         return ways.stream().map(way -> way.flow(roadSpeed)).toList();
@@ -111,16 +96,17 @@ final class AirSide {
     }
 
     private static AirFlow between(AirFlow a, AirFlow b, double share) {
-        double[] lanes = new double[a.lanes().length];
-        double[] layers = new double[a.layers().length];
-        for (int i = 0; i < lanes.length; i++) {
-            lanes[i] = a.lanes()[i] + share * (b.lanes()[i] - a.lanes()[i]);
+        return new AirFlow(a.total() + share * (b.total() - a.total()), a.bypass() + share * (b.bypass() - a.bypass()), between(a.lanes(), b.lanes(), share),
+                between(a.layers(), b.layers(), share), between(a.perKelvin(), b.perKelvin(), share), a.wind(), a.fan(), a.buoyancy(), a.inLoss(), a.stackLoss(),
+                a.outLoss(), a.against());
+    }
+
+    private static double[] between(double[] a, double[] b, double share) {
+        double[] mixed = new double[a.length];
+        for (int i = 0; i < mixed.length; i++) {
+            mixed[i] = a[i] + share * (b[i] - a[i]);
         }
-        for (int i = 0; i < layers.length; i++) {
-            layers[i] = a.layers()[i] + share * (b.layers()[i] - a.layers()[i]);
-        }
-        return new AirFlow(a.total() + share * (b.total() - a.total()), a.bypass() + share * (b.bypass() - a.bypass()), lanes, layers, a.wind(), a.fan(),
-                a.buoyancy(), a.inLoss(), a.stackLoss(), a.outLoss(), a.against());
+        return mixed;
     }
 
     /** @param heats W that each core or its radiator gave to the air last @return what meets each core or radiator */

@@ -31,6 +31,7 @@ final class CooledCore {
     private final WaterLoopSpec loop;
     private final Radiator radiator;
     private final LoopHydraulics hydraulics;
+    private final boolean followsEngine;
     private double solvedAt = Double.NaN;
     private double solvedSpeed = Double.NaN;
     private double solvedFlow;
@@ -40,6 +41,7 @@ final class CooledCore {
         this.ambient = ambient;
         this.loop = slot.element().cooling() instanceof CoolingSide.Water water ? water.loop() : null;
         this.radiator = loop != null && loop.radiator().isPresent() ? radiator(slot, loop) : null;
+        this.followsEngine = loop != null && loop.followsEngine();
         this.hydraulics = loop == null ? null : new LoopHydraulics(loop, slot.cooler(), radiator);
     }
 
@@ -98,10 +100,11 @@ final class CooledCore {
 
     /** @return m3/s, found anew when water or engine speed have moved */
     double waterFlow(double water, double engineSpeed) {
-        if (!(Math.abs(water - solvedAt) < SAME_WATER && Math.abs(engineSpeed - solvedSpeed) <= SAME_SPEED * solvedSpeed)) {
+        double speed = followsEngine ? engineSpeed : 0;
+        if (!(Math.abs(water - solvedAt) < SAME_WATER && Math.abs(speed - solvedSpeed) <= SAME_SPEED * solvedSpeed)) {
             solvedAt = water;
-            solvedSpeed = engineSpeed;
-            solvedFlow = hydraulics.flow(water, engineSpeed);
+            solvedSpeed = speed;
+            solvedFlow = hydraulics.flow(water, speed);
         }
         return solvedFlow;
     }

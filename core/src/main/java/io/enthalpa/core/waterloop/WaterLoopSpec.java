@@ -41,6 +41,11 @@ public record WaterLoopSpec(GlycolWater coolant, OptionalDouble measured, double
         return raw.isPresent();
     }
 
+    /** @return true when the engine drives one of its pumps */
+    public boolean followsEngine() {
+        return pieces.stream().anyMatch(p -> p instanceof LoopPiece.Pump pump && pump.spec().drivenAt().isPresent());
+    }
+
     private static void check(GlycolWater coolant, OptionalDouble measured, List<LoopPiece> pieces, Optional<RadiatorSpec> radiator,
                               Optional<TankSpec> tank, Optional<ChillerSpec> chiller, Optional<RawWaterSpec> raw) {
         if (pieces.isEmpty() && measured.isEmpty()) {
