@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import type { VerdictView } from '../api/client'
+import type { NoteView, VerdictView } from '../api/client'
 import type { BuildDocument } from '../document/types'
 import { steadyView } from '../testing/steady'
-import { headline, noteLine, particulars, reason, shareParts } from './sentences'
+import { loopView, waterLoop, wayView } from '../testing/cold'
+import { headline, noteLine, particulars, reason, shareParts, sinkName } from './sentences'
 
 const document = { targets: { intake_C: 55, timingPull_C: 70 }, duty: { repeats: 1 } } as BuildDocument
 const verdict = (v: Partial<VerdictView>): VerdictView => ({
@@ -53,5 +54,28 @@ describe('verdicts', () => {
     for (const kind of ['CHOKE', 'BELOW_MAP', 'ABOVE_MAP'] as const) expect(noteLine({ kind, place: '/path/1', value: 0.1, limit: 0 }, steady, 'metric')).toMatch(/^turbo: .* map/)
     expect(noteLine({ kind: 'SURGE', place: '/path/1', value: -0.12, limit: 0.05 }, steady, 'metric')).toContain('left of the surge line by 12\u00a0%')
     expect(noteLine({ kind: 'AIR_DEMANDS_DISAGREE', place: '/engine', value: 0.2, limit: 0.15 }, steady, 'metric')).toContain('20\u00a0% more air')
+  })
+
+  it('put what water and cooling air have to say into words, with the piece named', () => {
+    const steady = steadyView([34, 38, 187, 187, 49, 49, 49])
+    steady.loops = [loopView(waterLoop())]
+    steady.airWays = [wayView()]
+    const line = (kind: NoteView['kind'], place: string, value: number, limit = 1) => noteLine({ kind, place, value, limit }, steady, 'metric')
+    const spigot = '/path/3/water/pieces/6'
+    expect(line('LOOP_STRANGLED', spigot, 0.61)).toBe('thin spigot: it alone takes 61\u00a0% of what the pump gives. The smallest bore rules the loop.')
+    expect(line('LOOP_HIGH_SPOT', spigot, 0.045, 0.1)).toContain('45 mm above the cap. It stays full')
+    expect(line('LOOP_HIGH_SPOT', spigot, 0.2, 0.1)).toContain('will hold air')
+    expect(line('ICE_LASTS', '/path/3/water', 214)).toContain('core, water: held at full load the ice is gone after')
+    expect(line('LOOP_WARMS', '/path/3/water', 0.2)).toContain('12.0 °C a minute')
+    expect(line('AIR_PREHEATED', '/airWays/0/layers/1', 9)).toBe('core: what stands before it warms its air by 9.0 °C.')
+    expect(line('AIR_BYPASS', '/airWays/0', 0.3)).toContain('front: 30\u00a0% of the air goes round the stack')
+    for (const kind of ['LOOP_LAMINAR', 'LOOP_FAST', 'PUMP_BEYOND_CURVE', 'PUMP_STALLED', 'PORTS_WASH_PART', 'FED_FROM_TOP'] as const) expect(line(kind, spigot, 0.5)).toMatch(/^thin spigot: /)
+    for (const kind of ['LOOP_WITHOUT_TANK', 'COOLANT_FREEZES', 'CHILLER_CUT_OUT', 'SWEATS'] as const) expect(line(kind, '/path/3/water', 280, 270)).toMatch(/^core, water: /)
+    for (const kind of ['OPENING_WALLED', 'FAN_AGAINST', 'EXIT_STRANGLES'] as const) expect(line(kind, '/airWays/0', 0.4)).toMatch(/^front: /)
+    expect(sinkName(steady, '/path/3')).toBe('radiator')
+    steady.loops[0]!.radiator = undefined
+    steady.loops[0]!.iceLasts_s = 200
+    expect(sinkName(steady, '/path/3')).toBe('ice')
+    expect(reason({ charge_pct: 10, wall_pct: 1, coldFilm_pct: 9, coldFlow_pct: 10, radiator_pct: 70 }, 'water', 'ice')).toContain('melts too slowly')
   })
 })

@@ -1,0 +1,78 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { flushPromises } from '@vue/test-utils'
+import { api, type OrderView } from '../api/client'
+import type { useBuild } from '../build/store'
+import { airWay, wayView } from '../testing/cold'
+import { buildOnScreen, surface } from '../testing/surface'
+import SpaceSurface from './SpaceSurface.vue'
+
+const placed = (layer: number, name: string, kind: string, heat_kW: number) => ({ layer, name, kind, airIn_C: 34, heat_kW })
+
+describe('the cooling air', () => {
+  let build: ReturnType<typeof useBuild>
+  let edit: ReturnType<typeof vi.fn>
+
+  beforeEach(() => {
+    window.matchMedia = vi.fn().mockReturnValue({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn(), addListener: vi.fn() })
+    build = buildOnScreen()
+    build.document!.options[0]!.airWays = [airWay()]
+    build.document = structuredClone(build.document)
+    build.answers.A!.steady!.airWays = [wayView()]
+    edit = vi.fn().mockResolvedValue({ done: true })
+    build.edit = edit as unknown as typeof build.edit
+    vi.spyOn(api, 'stackOrders').mockResolvedValue({
+      orders: [
+        { order: [0, 1], intake_C: 60, total_kW: 16, layers: [placed(0, 'condenser', 'CONDENSER', 7), placed(1, 'core', 'CORE', 9)] },
+        { order: [1, 0], intake_C: 53, total_kW: 15.5, layers: [placed(1, 'core', 'CORE', 12), placed(0, 'condenser', 'CONDENSER', 3.5)] },
+      ] as OrderView[],
+    })
+  })
+
+  it('tables the layers with their air and tells what drives it', async () => {
+    const wrapper = await surface(SpaceSurface)
+    const rows = wrapper.findAll('table.layers tbody tr')
+    expect(rows.map((r) => r.find('th').text())).toEqual(['condenser', 'core'])
+    expect(rows[1]!.text()).toContain('43.0 °C')
+    expect(wrapper.find('[role="img"][aria-label*="road wind 90 Pa"]').exists()).toBe(true)
+    expect(wrapper.find('[role="img"][aria-label*="stack 40 Pa"]').exists()).toBe(true)
+  })
+
+  it('moves a layer and keeps the gaps where they are', async () => {
+    const wrapper = await surface(SpaceSurface)
+    await wrapper.find('[aria-label="Move core to the front"]').trigger('click')
+    const [edits, what] = edit.mock.lastCall!
+    expect(edits[0].pointer).toBe('/options/0/airWays/0/layers')
+    expect(edits[0].value.map((l: { name: string; gap_mm: number }) => [l.name, l.gap_mm])).toEqual([['core', 60], ['condenser', 15]])
+    expect(what).toBe('core moved to the front')
+  })
+
+  it('compares all orders in one click and takes one over', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    const wrapper = await surface(SpaceSurface)
+    await wrapper.findAll('button').find((b) => b.text() === 'compare all orders')!.trigger('click')
+    await vi.advanceTimersByTimeAsync(300)
+    vi.useRealTimers()
+    await flushPromises()
+    expect(wrapper.text()).toContain('as it stands')
+    expect(wrapper.text()).toContain('−7.0')
+    expect(wrapper.text(), 'what the cabin loses').toContain('−3.5')
+    await wrapper.find('[aria-label="Use the order core, condenser"]').trigger('click')
+    expect(edit.mock.lastCall![0][0].value.map((l: { name: string }) => l.name)).toEqual(['core', 'condenser'])
+  })
+
+  it('puts a plate before the opening and a fan behind the stack', async () => {
+    const wrapper = await surface(SpaceSurface)
+    await wrapper.findAll('button').find((b) => b.text() === 'a plate or bar')!.trigger('click')
+    expect(edit.mock.lastCall![0][0]).toMatchObject({ pointer: '/options/0/airWays/0/opening/walls', value: [{ name: 'plate' }, { name: 'number plate' }] })
+    await wrapper.findAll('button').find((b) => b.text() === 'put a fan in')!.trigger('click')
+    expect(edit.mock.lastCall![0][0]).toMatchObject({ pointer: '/options/0/airWays/0/fan', value: { backwards: false } })
+  })
+
+  it('begins from a usual way round the core when none is described', async () => {
+    delete build.document!.options[0]!.airWays
+    build.document = structuredClone(build.document)
+    const wrapper = await surface(SpaceSurface)
+    await wrapper.findAll('button').find((b) => b.text().startsWith('describe the opening'))!.trigger('click')
+    expect(edit.mock.lastCall![0][0]).toMatchObject({ pointer: '/options/0/airWays', value: [{ name: 'front', layers: [{ kind: 'core', name: 'core' }] }] })
+  })
+})

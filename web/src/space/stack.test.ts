@@ -1,0 +1,61 @@
+import { describe, expect, it } from 'vitest'
+import type { BuildOption } from '../document/types'
+import { waysWithout } from '../document/pieces'
+import { airWay, waterCore, wayView } from '../testing/cold'
+import { usualPath } from '../testing/surface'
+import { gaps, newWay, reordered, sideView, sizeOf, spread, unplaced } from './stack'
+
+const option = (ways = [airWay()]): BuildOption => ({ letter: 'A', name: 'first', boost_kPa: 90, path: usualPath(), airWays: ways })
+
+describe('the stack', () => {
+  it('takes sizes from the core it names and its own for the others', () => {
+    const way = airWay()
+    expect(sizeOf(way.layers[0]!, option())).toEqual({ width: 560, height: 340, depth: 18 })
+    expect(sizeOf(way.layers[1]!, option())).toEqual({ width: 450, height: 200, depth: 64 })
+    expect(sizeOf({ ...way.layers[1]!, name: 'gone' }, option())).toBeUndefined()
+  })
+
+  it('stands behind each other with its gaps, from the side', () => {
+    const side = sideView(airWay(), option())
+    expect(side.layers.map((l) => [l.x0, l.x1])).toEqual([[60, 78], [93, 157]])
+    expect(side.layers[1]).toMatchObject({ bottom: -140, top: 60 })
+    expect(side.depth).toBe(157)
+  })
+
+  it('knows how warm the air is before, between and behind', () => {
+    const list = gaps(sideView(airWay(), option()), wayView(), 90)
+    expect(list.map((g) => g.temperature_C)).toEqual([34, 43, 60])
+    expect(list[1]).toMatchObject({ x0: 78, x1: 93 })
+    expect(gaps(sideView(airWay(), option()), undefined, 90)).toEqual([])
+  })
+
+  it('keeps gaps where they are when layers change places', () => {
+    const swapped = reordered(airWay().layers, [1, 0])
+    expect(swapped.map((l) => [l.name, l.gap_mm])).toEqual([['core', 60], ['condenser', 15]])
+  })
+
+  it('spreads captions without overlap, inside their room', () => {
+    const at = spread([100, 102, 104, 390], 50, 20, 400)
+    expect(at[0]).toBe(100)
+    at.slice(1).forEach((x, i) => expect(x - at[i]!).toBeGreaterThanOrEqual(50))
+    expect(Math.max(...at)).toBeLessThanOrEqual(400)
+    expect(spread([380, 390, 395], 50, 20, 400)).toEqual([300, 350, 400])
+  })
+
+  it('knows what no way brings air to, and makes a way round it', () => {
+    expect(unplaced(option())).toEqual([])
+    const bare = { ...option([]), path: usualPath().map((p) => (p.kind === 'core' ? waterCore() : p)) }
+    const [free] = unplaced(bare)
+    expect(free).toMatchObject({ kind: 'radiator', core: { name: 'core' } })
+    const way = newWay('front', free!)
+    expect(way.layers).toMatchObject([{ kind: 'radiator', name: 'core' }])
+    expect(way.spaceWidth_mm).toBeGreaterThan(320)
+    expect(unplaced({ ...bare, airWays: [way] })).toEqual([])
+  })
+
+  it('loses a core that is taken out, and the way that was only for it', () => {
+    expect(waysWithout([airWay()], 'core')[0]!.layers.map((l) => l.name)).toEqual(['condenser'])
+    const only = { ...airWay(), layers: [airWay().layers[1]!] }
+    expect(waysWithout([only], 'core')).toEqual([])
+  })
+})

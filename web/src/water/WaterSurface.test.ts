@@ -1,0 +1,80 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { flushPromises } from '@vue/test-utils'
+import { api } from '../api/client'
+import type { useBuild } from '../build/store'
+import { loopView, waterCore } from '../testing/cold'
+import { buildOnScreen, surface, usualPath } from '../testing/surface'
+import WaterSurface from './WaterSurface.vue'
+
+describe('the water side', () => {
+  let build: ReturnType<typeof useBuild>
+  let edit: ReturnType<typeof vi.fn>
+
+  beforeEach(() => {
+    window.matchMedia = vi.fn().mockReturnValue({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn(), addListener: vi.fn() })
+    const core = waterCore()
+    build = buildOnScreen(usualPath().map((p) => (p.kind === 'core' ? core : p)))
+    build.answers.A!.steady!.loops = [loopView(core.water!)]
+    edit = vi.fn().mockResolvedValue({ done: true })
+    build.edit = edit as unknown as typeof build.edit
+    vi.spyOn(api, 'waterChanges').mockResolvedValue({
+      changes: [{ what: 'thin spigot, 9 → 19 mm', share_pct: 50, flow_L_min: 19, flowRatio: 1.36, intake_K: -2.4, water_K: 1, edits: [{ pointer: '/path/3/water/pieces/6/bore_mm', value: 19 }] }],
+    })
+  })
+
+  it('opens on the narrowest piece and says what the loop does', async () => {
+    const wrapper = await surface(WaterSurface)
+    expect(wrapper.text()).toContain('14.0 L/min')
+    expect(wrapper.find('.chosen-piece h2').text()).toBe('thin spigot')
+    expect(wrapper.find('[aria-label="thin spigot bore_mm"]').exists()).toBe(true)
+  })
+
+  it('takes a piece out', async () => {
+    const wrapper = await surface(WaterSurface)
+    await wrapper.find('[aria-label="Take out thin spigot"]').trigger('click')
+    expect(edit.mock.lastCall![0][0].value.map((p: { name: string }) => p.name)).not.toContain('thin spigot')
+  })
+
+  it('moves a piece along the loop', async () => {
+    const wrapper = await surface(WaterSurface)
+    await wrapper.find('[aria-label="Move this piece forward"]').trigger('click')
+    const moved = edit.mock.lastCall![0][0].value.map((p: { name: string }) => p.name)
+    expect(moved.indexOf('thin spigot')).toBe(5)
+    expect(edit.mock.lastCall![1]).toBe('thin spigot moved forward')
+  })
+
+  it('offers changes with their reason and makes an option of one', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    const add = vi.fn()
+    build.addOption = add as unknown as typeof build.addOption
+    const wrapper = await surface(WaterSurface)
+    await vi.advanceTimersByTimeAsync(400)
+    vi.useRealTimers()
+    await flushPromises()
+    expect(wrapper.text()).toContain("takes 50 % of the pump's head now; with it 1.4 times the flow")
+    await wrapper.find('[aria-label="Try: thin spigot, 9 → 19 mm"]').trigger('click')
+    await flushPromises()
+    expect(add.mock.lastCall!.slice(0, 2)).toEqual(['thin spigot, 9 → 19 mm', [{ pointer: '/path/3/water/pieces/6/bore_mm', value: 19 }]])
+  })
+
+  it('draws out a loop of which only the flow is known', async () => {
+    const core = waterCore()
+    core.water = { volume_L: 5, flow_L_min: 15, radiator: core.water!.radiator }
+    build.document!.options[0]!.path[3] = core
+    build.document = structuredClone(build.document)
+    const wrapper = await surface(WaterSurface)
+    expect(wrapper.text()).toContain('Only the flow of this loop is known')
+    await wrapper.findAll('button').find((b) => b.text().startsWith('draw the loop'))!.trigger('click')
+    const [edits] = edit.mock.lastCall!
+    expect(edits[0].pointer).toBe('/options/0/path/3/water/pieces')
+    expect(edits[1]).toMatchObject({ pointer: '/options/0/path/3/water/tank', value: { holds_L: 5 } })
+  })
+
+  it('says where to look when nothing is cooled by water', async () => {
+    build.document!.options[0]!.path = usualPath()
+    build.document = structuredClone(build.document)
+    const wrapper = await surface(WaterSurface)
+    expect(wrapper.text()).toContain('No core of this option is cooled by water')
+    expect(wrapper.text()).toContain('on Space')
+  })
+})
