@@ -55,7 +55,7 @@ async function take(event: Event): Promise<void> {
 }
 
 function takeOff(): void {
-  void build.edit([{ pointer: `${at.value}/map`, value: undefined }], `${props.blower.piece.name}: map taken off`)
+  void build.act([{ pointer: `${at.value}/map`, value: undefined }], `${props.blower.piece.name}: map taken off`)
 }
 </script>
 

@@ -52,7 +52,7 @@ const twoBanks = computed(() => hasTwoBanks(build.option!))
 const through = computed(() => (drawnThrough(build.option!) ? 'Drawn through: the throttle stands in front of the blower. ' : ''))
 
 function rebuild(path: Piece[], what: string): void {
-  void build.edit([{ pointer: `${at.value}/path`, value: path }], what)
+  void build.act([{ pointer: `${at.value}/path`, value: path }], what)
 }
 
 function pickBlowers(count: string): void {

@@ -39,17 +39,17 @@ function insertAfter(i: number): void {
       }
     : { ...here, time_s: here.time_s + 30 }
   rows.splice(i + 1, 0, row)
-  void build.edit([{ pointer: '/duty/rows', value: rows }], `duty row added at ${clock(row.time_s)}`)
+  void build.act([{ pointer: '/duty/rows', value: rows }], `duty row added at ${clock(row.time_s)}`)
 }
 
 function remove(i: number): void {
   const rows = duty.value.rows.filter((_, k) => k !== i)
-  void build.edit([{ pointer: '/duty/rows', value: rows }], `duty row ${i + 1} taken out`)
+  void build.act([{ pointer: '/duty/rows', value: rows }], `duty row ${i + 1} taken out`)
 }
 
 function follow(event: Event): void {
   const value = (event.target as HTMLInputElement).checked
-  void build.edit([{ pointer: '/duty/boostFollowsBrief', value }], value ? 'duty boost follows the Brief' : 'duty boost as written')
+  void build.act([{ pointer: '/duty/boostFollowsBrief', value }], value ? 'duty boost follows the Brief' : 'duty boost as written')
 }
 </script>
 

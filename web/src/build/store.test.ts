@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { api, Offline, Problem, type BuildState, type OptionAnswer, type SoakView } from '../api/client'
+import { api, Offline, Problem, type BuildState, type FaultView, type OptionAnswer, type SoakView } from '../api/client'
 import type { BuildDocument } from '../document/types'
 import { catalogueView } from '../testing/catalogue'
 import { steadyView } from '../testing/steady'
@@ -96,6 +96,17 @@ describe('the build on screen', () => {
     expect(await build.edit([{ pointer: '/options/1/boost_kPa', value: -5 }], 'boost')).toEqual({ done: false, fault })
     expect(build.document).toEqual(document)
     expect(save).not.toHaveBeenCalled()
+  })
+
+  it('says in the strip why a button could not do what it says', async () => {
+    const fault = { field: '/options/1/path', label: 'pieces', sentence: 'water loop is without a pump; it must be driven by at least one.' } as FaultView
+    const build = await opened()
+    vi.spyOn(api, 'preview').mockRejectedValue(new Problem(422, 'no', fault))
+    expect((await build.act([{ pointer: '/options/1/boost_kPa', value: 3 }], 'pump taken out')).done).toBe(false)
+    expect(build.failure).toBe(fault.sentence)
+    expect(build.document).toEqual(document)
+    await build.addOption('copy', [], 'copied')
+    expect(build.failure).toBe(fault.sentence)
   })
 
   it('keeps an edit in the browser while the server is away and brings it back later', async () => {

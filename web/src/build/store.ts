@@ -141,6 +141,16 @@ export const useBuild = defineStore('build', () => {
     return replace(apply(document.value, real), change, touched(document.value, real))
   }
 
+  /** As {@link edit}, for buttons and choices, which have no place of their own to say why not: the strip below says it. */
+  async function act(edits: Edit[], change: string): Promise<Outcome> {
+    return told(await useBuild().edit(edits, change))
+  }
+
+  function told(outcome: Outcome): Outcome {
+    if (!outcome.done) failure.value = outcome.fault.sentence
+    return outcome
+  }
+
   async function replace(next: BuildDocument, change: string, letters?: string[]): Promise<Outcome> {
     const were = answers.value
     document.value = next
@@ -273,7 +283,7 @@ export const useBuild = defineStore('build', () => {
       letter.value = l
       ghostMode.value = 'option'
     }
-    return outcome
+    return told(outcome)
   }
 
   async function removeOption(l: string): Promise<void> {
@@ -290,6 +300,7 @@ export const useBuild = defineStore('build', () => {
     failure, notice, saving, settled, unsaved, ready, choose,
     open: inTurn(open),
     edit: inTurn(edit),
+    act,
     travel: inTurn(travel),
     addOption: inTurn(addOption),
     removeOption: inTurn(removeOption),

@@ -87,7 +87,7 @@ function choose(p: string): void {
 
 function turn(): void {
   const next = turned(core.value!.inletTowards ?? 'right')
-  void build.edit([{ pointer: `${at.value}/inletTowards`, value: next }], `${core.value!.name} turned, inlet ${next}`)
+  void build.act([{ pointer: `${at.value}/inletTowards`, value: next }], `${core.value!.name} turned, inlet ${next}`)
 }
 
 /** Known another way: the card is kept aside in the history, not thrown away. */
@@ -104,7 +104,7 @@ function know(how: 'card' | 'block'): void {
           { pointer: `${at.value}/block`, value: undefined },
           { pointer: `${at.value}/card`, value: cardFromAnswer() },
         ]
-  void build.edit(edits, `${c.name} known by its ${how === 'block' ? 'geometry' : 'rating card'}`)
+  void build.act(edits, `${c.name} known by its ${how === 'block' ? 'geometry' : 'rating card'}`)
 }
 
 /** A card filled in with what the core does now, to be corrected from the maker's. */
@@ -127,11 +127,11 @@ function take(item: CatalogueItem): void {
   const edits = Object.entries(figures).map(([key, value]) => ({ pointer: `${at.value}/${key}`, value }))
   if (figures.block) edits.push({ pointer: `${at.value}/card`, value: undefined })
   if (figures.card) edits.push({ pointer: `${at.value}/block`, value: undefined })
-  void build.edit(edits, `${core.value!.name}: ${item.name} from the catalogue`)
+  void build.act(edits, `${core.value!.name}: ${item.name} from the catalogue`)
 }
 
 function divided(value: string): void {
-  void build.edit([{ pointer: `${at.value}/dividedInlet`, value: value === 'yes' }], `${core.value!.name} divided inlet ${value}`)
+  void build.act([{ pointer: `${at.value}/dividedInlet`, value: value === 'yes' }], `${core.value!.name} divided inlet ${value}`)
 }
 </script>
 

@@ -25,7 +25,7 @@ function pick(type: string): void {
     delete next.louvreAngle_deg
   }
   if (type === 'offset strip') delete next.louvreAngle_deg
-  void build.edit([{ pointer: props.pointer, value: next }], `${props.title} ${type}`)
+  void build.act([{ pointer: props.pointer, value: next }], `${props.title} ${type}`)
 }
 </script>
 

@@ -33,12 +33,12 @@ function add(): void {
     chargeOut_C: Math.round(c.chargeOut_C - 0.1 * (c.chargeOut_C - c.coolantIn_C)), loss_kPa: Number((0.42 * c.loss_kPa).toFixed(2)), coolantIn_C: c.coolantIn_C,
     ...(props.core.cooledBy === 'air' ? { airSpeed_m_s: c.airSpeed_m_s } : { waterFlow_L_min: c.waterFlow_L_min }),
   }
-  void build.edit([{ pointer: `${props.pointer}/morePoints`, value: [...(c.morePoints ?? []), fresh] }], `${props.core.name}: point added to the card`)
+  void build.act([{ pointer: `${props.pointer}/morePoints`, value: [...(c.morePoints ?? []), fresh] }], `${props.core.name}: point added to the card`)
 }
 
 function takeOut(i: number): void {
   const left = card.value.morePoints!.filter((_, k) => k !== i - 1)
-  void build.edit([{ pointer: `${props.pointer}/morePoints`, value: left.length ? left : undefined }], `${props.core.name}: point ${i + 1} taken off the card`)
+  void build.act([{ pointer: `${props.pointer}/morePoints`, value: left.length ? left : undefined }], `${props.core.name}: point ${i + 1} taken off the card`)
 }
 </script>
 

@@ -12,7 +12,7 @@ const build = useBuild()
 const at = computed(() => `/options/${build.optionIndex}${props.place}`)
 
 function put(bends: Bend[], what: string): void {
-  void build.edit([{ pointer: `${at.value}/bends`, value: bends }], `${props.pipe.name}: ${what}`)
+  void build.act([{ pointer: `${at.value}/bends`, value: bends }], `${props.pipe.name}: ${what}`)
 }
 
 function turn(k: number): void {

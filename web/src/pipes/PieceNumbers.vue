@@ -39,7 +39,7 @@ const first = computed(() => props.place === '/path/0')
 /** Between the two plenums. */
 function balance(): void {
   const has = props.piece.kind === 'pair' && props.piece.balance
-  void build.edit([{ pointer: `${at.value}/balance`, value: has ? undefined : { bore_mm: 38, length_mm: 300 } }], `${props.piece.name}: balance tube ${has ? 'out' : 'in'}`)
+  void build.act([{ pointer: `${at.value}/balance`, value: has ? undefined : { bore_mm: 38, length_mm: 300 } }], `${props.piece.name}: balance tube ${has ? 'out' : 'in'}`)
 }
 
 const picking = ref(false)
@@ -52,7 +52,7 @@ const inCatalogue = computed(() => ['pipe', 'joint', 'reducer', 'filter'].includ
 
 function take(item: CatalogueItem): void {
   const edits = Object.entries(item.figures).map(([key, value]) => ({ pointer: `${at.value}/${key}`, value }))
-  void build.edit(edits, `${props.piece.name}: ${item.name} from the catalogue`)
+  void build.act(edits, `${props.piece.name}: ${item.name} from the catalogue`)
 }
 </script>
 

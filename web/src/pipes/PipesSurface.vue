@@ -82,14 +82,14 @@ async function putIn(kind: PieceKind, words: string): Promise<void> {
   const row = valueAt(build.document, pointer(p.row)) as Piece[]
   const name = freeName(build.option!, words)
   const next = [...row.slice(0, p.index + 1), newPiece(kind, boreOf(p.piece), name), ...row.slice(p.index + 1)]
-  await build.edit([{ pointer: pointer(p.row), value: next }], `${name} put in behind ${p.piece.name}`)
+  await build.act([{ pointer: pointer(p.row), value: next }], `${name} put in behind ${p.piece.name}`)
 }
 
 function takeOut(p: Placed): void {
   const row = valueAt(build.document, pointer(p.row)) as Piece[]
   const edits: Edit[] = [{ pointer: pointer(p.row), value: row.filter((_, i) => i !== p.index) }]
   if (p.piece.kind === 'core' && build.option?.airWays) edits.push({ pointer: `/options/${build.optionIndex}/airWays`, value: waysWithout(build.option.airWays, p.piece.name) })
-  void build.edit(edits, `${p.piece.name} taken out`)
+  void build.act(edits, `${p.piece.name} taken out`)
 }
 
 watch(

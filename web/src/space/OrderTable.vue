@@ -57,7 +57,7 @@ async function tryIt(o: OrderView): Promise<void> {
 }
 
 async function use(o: OrderView): Promise<void> {
-  await build.edit(edits(o).map((e) => ({ ...e, pointer: `/options/${build.optionIndex}${e.pointer}` })), `stack ${title(o)}`)
+  await build.act(edits(o).map((e) => ({ ...e, pointer: `/options/${build.optionIndex}${e.pointer}` })), `stack ${title(o)}`)
 }
 </script>
 

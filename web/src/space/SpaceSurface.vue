@@ -55,7 +55,7 @@ const heads = computed(() => {
 })
 
 function write(pointer: string, value: unknown, words: string): void {
-  void build.edit([{ pointer, value }], words)
+  void build.act([{ pointer, value }], words)
 }
 
 function put(list: AirLayer[], words: string): void {

@@ -12,7 +12,7 @@ const value = computed(() => props.shown ?? (at(build.document, props.pointer) a
 
 function choose(next: string): void {
   if (props.pick) return props.pick(next)
-  void build.edit([{ pointer: props.pointer, value: next }], `${props.of ? `${props.of} ` : ''}${props.label} ${next}`)
+  void build.act([{ pointer: props.pointer, value: next }], `${props.of ? `${props.of} ` : ''}${props.label} ${next}`)
 }
 </script>
 

@@ -23,7 +23,7 @@ const stirs = ['still', 'returned over the ice', 'sprayed'].map((w) => ({ value:
 const way = computed(() => build.option?.airWays?.find((w) => w.layers.some((l) => l.kind === 'radiator' && l.name === props.core)))
 
 function flag(key: string, words: string, value: string): void {
-  void build.edit([{ pointer: `${props.at}/${key}`, value: value === 'yes' }], `${props.core}, water: ${words} ${value}`)
+  void build.act([{ pointer: `${props.at}/${key}`, value: value === 'yes' }], `${props.core}, water: ${words} ${value}`)
 }
 
 /** By geometry: a usual flat-tube block; back to the card: what it moves now. */
@@ -35,7 +35,7 @@ function know(how: 'card' | 'tubes'): void {
     how === 'tubes'
       ? { ...keep, tubes: { fin: { type: 'louvred', gap_mm: 8, pitch_mm: 1.6, thickness_mm: 0.1, interval_mm: 1.2, louvreAngle_deg: 27 }, tubeHeight_mm: 2, tubeWall_mm: 0.3, passes: 1 } }
       : { ...keep, heat_kW: Number((props.view?.radiator?.heat_kW ?? 12).toFixed(1)), waterFlow_L_min: Math.round(props.view?.flow_L_min ?? 20), waterIn_C: Math.round(props.view?.waterOut_C ?? 60), airSpeed_m_s: Number((props.view?.radiator?.faceSpeed_m_s ?? 5).toFixed(1)), airIn_C: Math.round(props.view?.radiator?.airIn_C ?? 25) }
-  void build.edit([{ pointer: `${props.at}/radiator`, value: next }], `radiator known by its ${how === 'tubes' ? 'geometry' : 'card'}`)
+  void build.act([{ pointer: `${props.at}/radiator`, value: next }], `radiator known by its ${how === 'tubes' ? 'geometry' : 'card'}`)
 }
 </script>
 

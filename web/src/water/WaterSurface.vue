@@ -102,7 +102,7 @@ async function putIn(kind: LoopPieceKind, words: string): Promise<void> {
   const edits: { pointer: string; value: unknown }[] = [{ pointer: `${at.value}/pieces`, value: next }]
   if (kind === 'radiator' || kind === 'tank' || kind === 'chiller') edits.push({ pointer: `${at.value}/${kind}`, value: loop.value?.[kind] ?? PARTS[kind] })
   picked.value = index.value + 1
-  await build.edit(edits, `${name} put in behind ${piece.value?.name}`)
+  await build.act(edits, `${name} put in behind ${piece.value?.name}`)
 }
 
 async function takeOut(): Promise<void> {
@@ -110,7 +110,7 @@ async function takeOut(): Promise<void> {
   const edits: { pointer: string; value: unknown }[] = [{ pointer: `${at.value}/pieces`, value: pieces.value.filter((_, i) => i !== index.value) }]
   if (gone.kind === 'radiator' || gone.kind === 'tank' || gone.kind === 'chiller') edits.push({ pointer: `${at.value}/${gone.kind}`, value: undefined })
   picked.value = Math.max(0, index.value - 1)
-  await build.edit(edits, `${gone.name} taken out`)
+  await build.act(edits, `${gone.name} taken out`)
 }
 
 async function shift(by: number): Promise<void> {
@@ -120,18 +120,18 @@ async function shift(by: number): Promise<void> {
   const moved = next.splice(index.value, 1)[0]!
   next.splice(to, 0, moved)
   picked.value = to
-  await build.edit([{ pointer: `${at.value}/pieces`, value: next }], `${moved.name} moved ${by < 0 ? 'forward' : 'back'}`)
+  await build.act([{ pointer: `${at.value}/pieces`, value: next }], `${moved.name} moved ${by < 0 ? 'forward' : 'back'}`)
 }
 
 function drawOut(): void {
   const l = loop.value!
   const edits: { pointer: string; value: unknown }[] = [{ pointer: `${at.value}/pieces`, value: usualPieces(l) }]
   if (!l.tank) edits.push({ pointer: `${at.value}/tank`, value: { ...PARTS.tank, holds_L: Math.max(2, l.volume_L) } })
-  void build.edit(edits, `${core.value!.name}: its water loop drawn out`)
+  void build.act(edits, `${core.value!.name}: its water loop drawn out`)
 }
 
 function findFlow(): void {
-  void build.edit([{ pointer: `${at.value}/flow_L_min`, value: undefined }], `${core.value!.name}: water flow from the pump`)
+  void build.act([{ pointer: `${at.value}/flow_L_min`, value: undefined }], `${core.value!.name}: water flow from the pump`)
 }
 
 const yesNo = [
@@ -146,11 +146,11 @@ const isFitting = computed(() => piece.value && (FITTINGS as readonly string[]).
 const pumps = computed(() => pieces.value.filter((p) => p.kind === 'pump'))
 
 function flag(pointer: string, name: string, value: string): void {
-  void build.edit([{ pointer, value: value === 'yes' }], `${piece.value!.name} ${name} ${value}`)
+  void build.act([{ pointer, value: value === 'yes' }], `${piece.value!.name} ${name} ${value}`)
 }
 
 function curve(points: { flow_L_min: number; pressure_kPa: number }[], what: string): void {
-  void build.edit([{ pointer: `${here.value}/curve`, value: points }], `${piece.value!.name}: ${what}`)
+  void build.act([{ pointer: `${here.value}/curve`, value: points }], `${piece.value!.name}: ${what}`)
 }
 
 function addPoint(): void {

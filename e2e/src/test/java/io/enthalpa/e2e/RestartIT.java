@@ -30,20 +30,20 @@ class RestartIT {
     void editsSurviveReloadAndRestartAndUndoReachesBack() throws Exception {
         long build;
         try (RunningProgram first = RunningProgram.demo(store, 0)) {
-            Page page = Page.alone(chromium.browser(), first.address(), 1280, 800).openBuild("Juniper").surface("Core");
-            page.type("water flow", "16 L/min").saved();
+            Page page = Page.alone(chromium.browser(), first.address(), 1280, 800).openBuild("Juniper").surface("Water");
+            page.type("water in all", "6 L").saved();
             page.raw().reload();
-            assertThat(page.field("water flow")).hasValue("16 L/min");
+            assertThat(page.field("water in all")).hasValue("6 L");
             build = page.build();
             page.assertNothingWrong();
         }
         try (RunningProgram second = RunningProgram.demo(store, 0)) {
-            Page page = Page.alone(chromium.browser(), second.address(), 1280, 800).openBuild(build).surface("Core");
-            assertThat(page.field("water flow")).hasValue("16 L/min");
+            Page page = Page.alone(chromium.browser(), second.address(), 1280, 800).openBuild(build).surface("Water");
+            assertThat(page.field("water in all")).hasValue("6 L");
             page.button("Undo").click();
-            assertThat(page.field("water flow")).hasValue("21 L/min");
+            assertThat(page.field("water in all")).hasValue("4 L");
             page.button("Redo").click();
-            assertThat(page.field("water flow")).hasValue("16 L/min");
+            assertThat(page.field("water in all")).hasValue("6 L");
             page.assertNothingWrong();
             RunningProgram.Outcome third = RunningProgram.run("serve", "--data", store.toString(), "--port", "0");
             assertThat(third.status()).isEqualTo(2);

@@ -233,7 +233,7 @@ class ScreenIT extends OnDemo {
 
     @Test
     void commandLineAnswersTheFileAsTheScreenDoes() throws Exception {
-        page.openBuild("Pass Van").surface("Core").type("face air share", "30").saved();
+        page.openBuild("Pass Van").surface("Space").type("seal round the stack", "60").saved();
         Path file = Files.writeString(folder.resolve("van.json"), page.file());
         RunningProgram.Outcome solved = RunningProgram.run("solve", file.toString(), "--option", "C", "--table");
         assertThat(solved.status()).isZero();
@@ -255,7 +255,7 @@ class ScreenIT extends OnDemo {
         String axe = Files.readString(Path.of("../web/node_modules/axe-core/axe.min.js"));
         page.openBuild("Juniper");
         String base = page.raw().url().replace(program.address(), "").replaceAll("/endurance.*", "");
-        for (String view : new String[] {"/", base + "/brief", base + "/core", base + "/pipes", base + "/endurance", "/catalogue"}) {
+        for (String view : new String[] {"/", base + "/brief", base + "/space", base + "/core", base + "/water", base + "/pipes", base + "/endurance", "/catalogue"}) {
             page.open(view);
             assertThat(page.raw().locator(view.equals("/") ? ".says i" : view.equals("/catalogue") ? "tbody tr" : "aside h1").first()).isVisible();
             page.raw().evaluate("script => { const tag = (0, eval)(script); return tag === undefined }", axe);
