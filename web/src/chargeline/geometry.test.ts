@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
+import type { LegView } from '../api/client'
 import { steadyView } from '../testing/steady'
+import { usualPath } from '../testing/surface'
 import type { Piece } from '../document/types'
 import { newPiece } from '../document/pieces'
 import { profile, ridge, sameStation, spans, weightOf } from './geometry'
@@ -77,5 +79,20 @@ describe('the charge line', () => {
     expect(pair.legs.map((l) => l.share_pct)).toEqual([50, 50])
     expect(pair.legs[0]!.body).not.toBe(pair.legs[1]!.body)
     expect(pair.legs[0]!.stops).toHaveLength(11)
+  })
+
+  it('takes the ghost through a pair as its first leg goes, not straight across', () => {
+    const answer = (hot: number) => {
+      const steady = steadyView([20, 20, hot, hot, 50, 50, 50])
+      const station = (t: number) => ({ ...steady.stations[0]!, temperature_C: t })
+      const leg = (name: string) => ({ ...({} as LegView), name, share_pct: 50, stations: [20, 20, hot, hot].map(station), pieces: steady.pieces.slice(0, 3) })
+      return { ...steady, stations: [0, 3, 4, 5, 6].map((i) => steady.stations[i]!), pieces: [{ ...steady.pieces[0]!, kind: 'pair', legs: [leg('left'), leg('right')] }, ...steady.pieces.slice(3)] }
+    }
+    const way = usualPath()
+    const pair = { kind: 'pair', name: 'two turbos', legs: ['left', 'right'].map((name) => ({ name, path: way.slice(0, 3) })) } as Piece
+    const drawn = ridge(answer(170), [pair, ...way.slice(3)], frame, answer(150))
+    const ys = [...drawn.ghost.matchAll(/[ML]([\d.]+),([\d.]+)/g)].map((m) => Number(m[2]))
+    expect(ys[4], 'still cool in the filter').toBeCloseTo(drawn.y(20), 0)
+    expect(ys[22], 'hot behind the turbo').toBeCloseTo(drawn.y(150), 0)
   })
 })

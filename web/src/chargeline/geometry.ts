@@ -170,13 +170,13 @@ export function ridge(steady: SteadyView, path: Piece[], frame: Frame, ghost?: S
       const to = others[i + 1]
       return from === undefined || to === undefined ? undefined : y(profile(kinds[i]!, from, to, share))
     },
-    ghost: alike ? ghostLine(ghost, places, y) : '',
+    ghost: alike ? ghostLine(ghost, path, places, y) : '',
     ghostEnd: others.at(-1),
   }
 }
 
-/** A leg as a thinner band beside the middle of its pair: it parts from the common way and joins it again where there is one. */
-function legShape(leg: LegView, pair: Piece | undefined, which: number, x0: number, x1: number, y: (c: number) => number, px: number, parts: boolean, joins: boolean): LegShape {
+/** Which piece of a leg stands at a share of it, and how warm the charge is there. */
+function along(leg: LegView, pair: Piece | undefined, which: number): { places: [number, number][]; at: (share: number) => number; degrees: (share: number) => number } {
   const pieces = pair?.kind === 'pair' ? (pair.legs[which]?.path ?? []) : []
   const places = spans(leg.pieces.map((_, i) => (pieces[i] ? weightOf(pieces[i]!) : 1)), 0, 1)
   const at = (share: number) => Math.max(0, places.findIndex(([, end]) => share <= end + 1e-9))
@@ -185,6 +185,12 @@ function legShape(leg: LegView, pair: Piece | undefined, which: number, x0: numb
     const [from, to] = places[i]!
     return profile(leg.pieces[i]!.kind, leg.stations[i]!.temperature_C, leg.stations[i + 1]!.temperature_C, (share - from) / Math.max(to - from, 1e-9))
   }
+  return { places, at, degrees }
+}
+
+/** A leg as a thinner band beside the middle of its pair: it parts from the common way and joins it again where there is one. */
+function legShape(leg: LegView, pair: Piece | undefined, which: number, x0: number, x1: number, y: (c: number) => number, px: number, parts: boolean, joins: boolean): LegShape {
+  const { places, at, degrees } = along(leg, pair, which)
   const thick = (share: number) => (leg.stations[at(share) + 1]!.bore_mm * px) / 2
   const side = which === 0 ? -1 : 1
   const ease = (share: number) => {
@@ -263,13 +269,18 @@ function plumbs(steady: SteadyView, places: [number, number][], temperatures: nu
   return kept.map((i) => ({ index: i, x: at(i), y: y(temperatures[i]!) }))
 }
 
-function ghostLine(ghost: SteadyView, places: [number, number][], y: (c: number) => number): string {
+/** Through a pair the other answer goes as its first leg does. */
+function ghostLine(ghost: SteadyView, path: Piece[], places: [number, number][], y: (c: number) => number): string {
   const points: [number, number][] = []
   ghost.pieces.forEach((piece, i) => {
     const from = ghost.stations[i]!.temperature_C
     const to = ghost.stations[i + 1]!.temperature_C
     const [x0, x1] = places[i]!
-    for (let k = 0; k <= SAMPLES; k++) points.push([x0 + (k / SAMPLES) * (x1 - x0), y(profile(piece.kind, from, to, k / SAMPLES))])
+    const leg = piece.legs[0] && along(piece.legs[0], path[i], 0)
+    for (let k = 0; k <= SAMPLES; k++) {
+      const share = k / SAMPLES
+      points.push([x0 + share * (x1 - x0), y(leg ? leg.degrees(share) : profile(piece.kind, from, to, share))])
+    }
   })
   return line()(points)!
 }

@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useId } from 'vue'
 import type { SteadyView } from '../api/client'
-import { ridge } from '../chargeline/geometry'
+import { ridge, type PieceShape } from '../chargeline/geometry'
 import type { Piece } from '../document/types'
 
 const props = defineProps<{ steady: SteadyView; path: Piece[] }>()
@@ -11,20 +11,27 @@ const { width } = useElementSize(box)
 const id = useId()
 const HEIGHT = 96
 const shape = computed(() => ridge(props.steady, props.path, { width: width.value, left: 2, right: Math.max(width.value - 2, 120), top: 4, bottom: HEIGHT - 6, thickest: 18 }))
+/** Every piece a band, a pair two. */
+const bands = computed(() =>
+  shape.value.pieces.flatMap((p) => {
+    const parts: Pick<PieceShape, 'body' | 'upper' | 'lower' | 'stops'>[] = p.legs.length ? p.legs : [p]
+    return parts.map(({ body, upper, lower, stops }, k) => ({ body, upper, lower, stops, key: `${p.index}-${k}` }))
+  }),
+)
 </script>
 
 <template>
   <span ref="box" class="box">
     <svg :width="width" :height="HEIGHT" aria-hidden="true">
       <defs>
-        <linearGradient v-for="p in shape.pieces" :id="`${id}-${p.index}`" :key="p.index">
-          <stop v-for="s in p.stops" :key="s.offset" :offset="s.offset" :stop-color="s.colour" />
+        <linearGradient v-for="b in bands" :id="`${id}-${b.key}`" :key="b.key">
+          <stop v-for="s in b.stops" :key="s.offset" :offset="s.offset" :stop-color="s.colour" />
         </linearGradient>
       </defs>
-      <g v-for="p in shape.pieces" :key="p.index">
-        <path :d="p.body" :fill="`url(#${id}-${p.index})`" />
-        <path :d="p.upper" class="wall" />
-        <path :d="p.lower" class="wall" />
+      <g v-for="b in bands" :key="b.key">
+        <path :d="b.body" :fill="`url(#${id}-${b.key})`" />
+        <path :d="b.upper" class="wall" />
+        <path :d="b.lower" class="wall" />
       </g>
       <line x1="0" :x2="width" :y1="HEIGHT - 0.5" :y2="HEIGHT - 0.5" class="ground" />
     </svg>

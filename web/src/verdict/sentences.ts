@@ -13,7 +13,7 @@ function ending(v: VerdictView, document: BuildDocument, system: UnitSystem): st
   if (v.outcome === 'NEVER_RUNS') return 'The engine never runs in this duty.'
   const worst = spoken(v.worst_C!, 'C', system, 0)
   const climbing = v.stillClimbing ? ', still climbing' : ''
-  if (v.outcome === 'HOLDS') return document.duty.repeats > 1 ? `Holds ${worst} through all ${document.duty.repeats} runs.` : `Holds ${worst} to the end${climbing}.`
+  if (v.outcome === 'HOLDS') return document.duty.repeats > 1 ? `Holds ${worst} through ${document.duty.repeats === 2 ? 'both' : `all ${document.duty.repeats}`} runs.` : `Holds ${worst} to the end${climbing}.`
   if (v.outcome === 'OVER_TARGET') return `Over the target after ${clock(v.firstOverTarget_s!)}; tops out at ${worst}${climbing}.`
   return `The ECU pulls timing after ${clock(v.firstOverTiming_s!)}; it reaches ${worst}${climbing}.`
 }
