@@ -13,6 +13,7 @@ import TextField from '../ui/TextField.vue'
 import OrderTable from './OrderTable.vue'
 import PressureBar from './PressureBar.vue'
 import { newWay, OTHERS, reordered, sizeOf, unplaced } from './stack'
+import SpeedPlot from './SpeedPlot.vue'
 import StackDrawing from './StackDrawing.vue'
 
 /** The cooling air's way through the car: opening, stack, exit; drawn to scale, solved at full load, typed over in place. */
@@ -122,6 +123,16 @@ function fan(on: boolean): void {
   write(`${at.value}/fan`, on ? fresh : undefined, `${way.value!.name}: fan ${on ? 'put in' : 'taken out'}`)
 }
 
+/** Pressure at an opening by where it is, % of the road wind's (common practice, no source). */
+const PLACES: Record<string, number> = { 'facing the wind': 92, 'scoop': 70, 'sidepod': 60, 'under-tray': 40, 'rear scoop': 30 }
+const places = [...Object.keys(PLACES), 'as typed'].map((w) => ({ value: w, label: w }))
+const place = computed(() => Object.keys(PLACES).find((w) => PLACES[w] === way.value?.opening.pressure_pct) ?? 'as typed')
+
+function setPlace(where: string): void {
+  const pressure = PLACES[where]
+  if (pressure !== undefined) write(`${at.value}/opening/pressure_pct`, pressure, `${way.value!.name}: opening ${where}`)
+}
+
 const yesNo = [
   { value: 'no', label: 'no' },
   { value: 'yes', label: 'yes' },
@@ -213,12 +224,19 @@ const size = (l: AirLayer) => {
           </template>
         </div>
       </section>
-      <PressureBar v-if="view" :view="view" class="block" />
+      <div v-if="view" class="pair">
+        <PressureBar :view="view" />
+        <section>
+          <h2>Face air against road speed</h2>
+          <SpeedPlot :view="view" :layer="chosen" :name="what(layer!)" :road="road" class="plot" />
+        </section>
+      </div>
       <OrderTable v-if="way.layers.length > 1" :way="way" :index="wayIndex" class="block" />
       <div class="thirds">
         <section>
           <h2>Opening</h2>
           <TextField label="name" :pointer="`${at}/name`" required :longest="60" />
+          <ChoiceField label="where" :pointer="`${at}/opening/pressure_pct`" :choices="places" :shown="place" :pick="setPlace" :of="way.name" />
           <NumberField v-for="key in ['width_mm', 'height_mm', 'pressure_pct', 'open_pct']" :key="key" part="airWay/opening" :name="key" :pointer="`${at}/opening/${key}`" />
           <ChoiceField label="rounded lip" :pointer="`${at}/opening/roundedLip`" :choices="yesNo" :shown="way.opening.roundedLip ? 'yes' : 'no'" :pick="(v) => write(`${at}/opening/roundedLip`, v === 'yes', `rounded lip ${v}`)" :of="way.name" />
           <ChoiceField label="duct widens to the stack" :pointer="`${at}/ducted`" :choices="yesNo" :shown="way.ducted ? 'yes' : 'no'" :pick="(v) => write(`${at}/ducted`, v === 'yes', `${way!.name} ducted ${v}`)" :of="way.name" />
@@ -332,6 +350,15 @@ td {
 }
 .block {
   padding-top: 20px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: minmax(0, 1.5fr) minmax(0, 1fr);
+  gap: 34px;
+  padding-top: 20px;
+}
+.plot {
+  margin-top: 8px;
 }
 .thirds {
   display: grid;

@@ -50,5 +50,6 @@ export function wayView(): AirWayView {
   return {
     place: '/airWays/0', name: 'front', flow_m3_h: 4200, bypass_pct: 21, freeOpening_cm2: 600, uncovered_pct: 52, stackFace_cm2: 1900, wind_Pa: 90, fan_Pa: 0, buoyancy_Pa: 0.4,
     inLoss_Pa: 40, stackLoss_Pa: 40, outLoss_Pa: 10.4, against: false, front_C: 34, behind_C: 60, layers: [layer('condenser', 'CONDENSER', 0, 34, 44, 58), layer('core', 'CORE', 1, 43, 60)],
+    speeds: [0, 40, 80, 120].map((v) => ({ roadSpeed_km_h: v, faces_m_s: [0.3 + v / 30, 0.25 + v / 32] })),
   } as AirWayView
 }

@@ -38,6 +38,11 @@ public final class Answer {
         return system.steady(point(), true);
     }
 
+    /** @return m/s at full load */
+    public double roadSpeed() {
+        return build.fullLoad().roadSpeed();
+    }
+
     private OperatingPoint point() {
         return new OperatingPoint(build.fullLoad().speed(), option.boost(), build.fullLoad().roadSpeed());
     }

@@ -8,16 +8,25 @@ import java.util.List;
 /**
  * What a way of the cooling air does at a steady point.
  *
- * @param spec     as the user made it
+ * @param way      ready to compute with, for other road speeds
  * @param flow     m3/s and Pa
  * @param warmth   K and W from layer to layer
  * @param face     m2 of the stack's outline
  * @param density  kg/m3 of the outside air
  * @param layers   front first
  */
-public record AirWayResult(AirWaySpec spec, AirFlow flow, AirWay.Warmth warmth, double face, double density, List<LayerResult> layers) {
+public record AirWayResult(AirWay way, AirFlow flow, AirWay.Warmth warmth, double face, double density, List<LayerResult> layers) {
     public AirWayResult {
         layers = List.copyOf(layers);
+    }
+
+    public AirWaySpec spec() {
+        return way.spec();
+    }
+
+    /** @param roadSpeed m/s @return m/s at the face of a layer */
+    public double faceSpeed(double roadSpeed, int layer) {
+        return way.faceSpeed(way.flow(roadSpeed), layer);
     }
 
     /**

@@ -62,7 +62,7 @@ final class SteadyCold {
                 layers.add(new AirWayResult.LayerResult(size.width(), size.height(), size.depth(), way.faceSpeed(flow, k), warmth.air()[k], warmth.out()[k],
                         warmth.heat()[k]));
             }
-            results.add(new AirWayResult(way.spec(), flow, warmth, way.face(), way.massFlow(flow, 0) / flow.layers()[0], layers));
+            results.add(new AirWayResult(way, flow, warmth, way.face(), way.massFlow(flow, 0) / flow.layers()[0], layers));
         }
         return results;
     }

@@ -4,6 +4,8 @@ import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.coolingair.AirWaySpec;
+import io.enthalpa.core.coolingair.Layer;
+import io.enthalpa.core.endurance.AirWayResult;
 import io.enthalpa.core.endurance.SteadyResult;
 import io.enthalpa.core.fault.EnthalpaFault;
 import java.util.ArrayList;
@@ -46,7 +48,7 @@ final class StackOrders {
             BuildOption trial = new BuildOption(letter, option.name(), option.boost(), option.path(), ways);
             try {
                 Build other = new Build(build.name(), build.summary(), build.engine(), build.climate(), build.targets(), build.fullLoad(), build.duty(), List.of(trial));
-                found.add(view(order, AirWayView.of(new Answer(other, letter).steady().ways().get(way), way), new Answer(other, letter).steady()));
+                found.add(view(order, spec, way, new Answer(other, letter).steady()));
             } catch (EnthalpaFault noAnswer) {
                 // An order without an answer is left out.
             }
@@ -58,11 +60,12 @@ final class StackOrders {
         return sorted;
     }
 
-    private static OrderView view(List<Integer> order, AirWayView way, SteadyResult result) {
+    private static OrderView view(List<Integer> order, AirWaySpec spec, int way, SteadyResult result) {
         List<PlacedView> placed = new ArrayList<>();
         for (int i = 0; i < order.size(); i++) {
-            AirWayView.LayerView layer = way.layers().get(i);
-            placed.add(new PlacedView(order.get(i), layer.name(), layer.kind(), layer.airIn_C(), layer.heat_kW()));
+            Layer layer = spec.layers().get(order.get(i));
+            AirWayResult.LayerResult solved = result.ways().get(way).layers().get(i);
+            placed.add(new PlacedView(order.get(i), layer.name(), layer.kind().name(), solved.airIn() - 273.15, solved.heat() / 1000));
         }
         return new OrderView(order, result.path().intakeTemperature() - 273.15, placed.stream().mapToDouble(PlacedView::heat_kW).sum(), placed);
     }

@@ -62,12 +62,12 @@ public record SteadyView(String option, String optionName, List<PathView.Station
                 ambient.air().density(last.totalPressure(), last.temperature()), path.residual(), path.iterations(), OutsideView.of(ambient),
                 new FillingView(path.filling().volume() * 1000, path.filling().time()),
                 answer.system().path().engine().fuel().map(FuelDemand::airDemand).orElse(null), spray(answer, path),
-                cores.isEmpty() ? null : cores.get(cores.size() - 1), cores, result.loops().stream().map(LoopView::of).toList(), ways(result),
+                cores.isEmpty() ? null : cores.get(cores.size() - 1), cores, result.loops().stream().map(LoopView::of).toList(), ways(result, answer.roadSpeed()),
                 Note.about(answer.system(), result).stream().map(n -> new NoteView(n.kind(), n.pointer(), n.value(), n.limit())).toList());
     }
 
-    private static List<AirWayView> ways(SteadyResult result) {
-        return IntStream.range(0, result.ways().size()).mapToObj(w -> AirWayView.of(result.ways().get(w), w)).toList();
+    private static List<AirWayView> ways(SteadyResult result, double roadSpeed) {
+        return IntStream.range(0, result.ways().size()).mapToObj(w -> AirWayView.of(result.ways().get(w), w, roadSpeed)).toList();
     }
 
     private static @Nullable SprayView spray(Answer answer, PathResult path) {

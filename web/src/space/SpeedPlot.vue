@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { scaleLinear } from 'd3-scale'
+import { line } from 'd3-shape'
+import { computed } from 'vue'
+import type { AirWayView } from '../api/client'
+import { figure, spoken } from '../quantity/catalogue'
+import { useSettings } from '../settings/store'
+
+/** Air at a layer's face against road speed, standing included; the dot is full load. */
+const props = defineProps<{ view: AirWayView; layer: number; name: string; road: number }>()
+const settings = useSettings()
+const W = 300
+const H = 150
+const LEFT = 34
+const BOTTOM = 24
+
+const points = computed(() => props.view.speeds.map((s) => ({ v: s.roadSpeed_km_h, face: s.faces_m_s[props.layer] ?? 0 })))
+const x = computed(() => scaleLinear().domain([0, points.value.at(-1)!.v]).range([LEFT, W - 8]))
+const y = computed(() => scaleLinear().domain([0, Math.max(...points.value.map((p) => p.face), 1) * 1.1]).range([H - BOTTOM, 8]))
+const path = computed(() => line<{ v: number; face: number }>().x((p) => x.value(p.v)).y((p) => y.value(p.face))(points.value)!)
+const now = computed(() => props.view.layers[props.layer]!.faceSpeed_m_s)
+const standing = computed(() => points.value[0]!.face)
+</script>
+
+<template>
+  <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="`Air at the face of ${name}: ${spoken(standing, 'm_s', settings.units)} standing, ${spoken(now, 'm_s', settings.units)} at ${spoken(road, 'km_h', settings.units)}`">
+    <g class="axis">
+      <g v-for="t in x.ticks(5)" :key="`x${t}`"><line :x1="x(t)" :x2="x(t)" y1="8" :y2="H - BOTTOM" /><text :x="x(t)" :y="H - BOTTOM + 13" text-anchor="middle">{{ figure(t, 'km_h', settings.units).figure }}</text></g>
+      <g v-for="t in y.ticks(4)" :key="`y${t}`"><line :x1="LEFT" :x2="W - 8" :y1="y(t)" :y2="y(t)" /><text :x="LEFT - 5" :y="y(t) + 4" text-anchor="end">{{ figure(t, 'm_s', settings.units, settings.units === 'us' ? 0 : undefined).figure }}</text></g>
+      <text :x="W - 8" :y="H - 1" text-anchor="end">{{ settings.units === 'us' ? 'mph; up ft/s' : 'km/h; up m/s' }}</text>
+    </g>
+    <path class="face" :d="path" />
+    <circle :cx="x(road)" :cy="y(now)" r="4.5" />
+    <text class="word" :x="LEFT + 6" :y="y(standing) - 6">standing {{ spoken(standing, 'm_s', settings.units) }}</text>
+    <text class="word" :x="x(road)" :y="y(now) - 9" text-anchor="middle">{{ spoken(now, 'm_s', settings.units) }}</text>
+  </svg>
+</template>
+
+<style scoped>
+svg {
+  display: block;
+  width: 100%;
+  max-width: 360px;
+}
+.axis line {
+  stroke: var(--hair);
+}
+.axis text {
+  font-size: 11px;
+  fill: var(--ink-3);
+}
+.face {
+  fill: none;
+  stroke: var(--cool);
+  stroke-width: 2;
+}
+circle {
+  fill: var(--heat);
+  stroke: var(--sheet);
+  stroke-width: 1.5;
+}
+.word {
+  font-size: 11.5px;
+  font-weight: 600;
+  fill: var(--ink);
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 3px;
+}
+</style>
