@@ -35,7 +35,7 @@ describe('the cooling air', () => {
     expect(rows[1]!.text()).toContain('43.0 °C')
     expect(wrapper.find('[role="img"][aria-label*="road wind 90 Pa"]').exists()).toBe(true)
     expect(wrapper.find('[role="img"][aria-label*="stack 40 Pa"]').exists()).toBe(true)
-    expect(wrapper.find('[aria-label="Air at the face of condenser: 0.3 m/s standing, 3.0 m/s at 100 km/h"]').exists()).toBe(true)
+    expect(wrapper.find('[aria-label="Air at the face of core: 0.3 m/s standing, 3.0 m/s at 100 km/h"]').exists()).toBe(true)
   })
 
   it('moves a layer and keeps the gaps where they are', async () => {

@@ -22,7 +22,8 @@ const settings = useSettings()
 const route = useRoute()
 const menu = ref<InstanceType<typeof Menu>>()
 const index = ref(0)
-const layerIndex = ref(0)
+/** The layer picked; at first the core's own, not what stands before it. */
+const layerIndex = ref(-1)
 
 const ways = computed(() => build.option?.airWays ?? [])
 const way = computed(() => ways.value[Math.min(index.value, ways.value.length - 1)])
@@ -30,13 +31,17 @@ const wayIndex = computed(() => Math.min(index.value, ways.value.length - 1))
 const at = computed(() => `/options/${build.optionIndex}/airWays/${wayIndex.value}`)
 const view = computed(() => build.answer?.steady?.airWays[wayIndex.value])
 const was = computed(() => build.ghost?.answer.steady?.airWays.find((w) => w.name === way.value?.name))
-const chosen = computed(() => Math.min(layerIndex.value, (way.value?.layers.length ?? 1) - 1))
+const chosen = computed(() => {
+  const list = way.value?.layers ?? []
+  const ours = Math.max(0, list.findIndex((l) => l.kind === 'core' || l.kind === 'radiator'))
+  return layerIndex.value < 0 ? ours : Math.min(layerIndex.value, list.length - 1)
+})
 const layer = computed(() => way.value?.layers[chosen.value])
 const layerAt = computed(() => `${at.value}/layers/${chosen.value}`)
 const own = computed(() => layer.value?.kind === 'core' || layer.value?.kind === 'radiator')
 const free = computed(() => unplaced(build.option!))
 const walls = computed(() => way.value?.opening.walls ?? [])
-watch(() => build.letter, () => (layerIndex.value = 0))
+watch([() => build.letter, index], () => (layerIndex.value = -1))
 
 const road = computed(() => build.document!.fullLoad.roadSpeed_km_h)
 const heads = computed(() => {
@@ -97,7 +102,7 @@ function shift(from: number, by: number): void {
 function takeOut(index: number): void {
   const gone = way.value!.layers[index]!
   put(way.value!.layers.filter((_, i) => i !== index), `${gone.name} taken out of the stack`)
-  layerIndex.value = 0
+  layerIndex.value = -1
 }
 
 function addWay(): void {

@@ -32,7 +32,7 @@ const taken = computed(() => at((h) => h.taken_kPa))
     <path class="takes" :d="taken" />
     <path class="gives" :d="given" />
     <circle :cx="x(view.flow_L_min)" :cy="y(view.head_kPa)" r="4.5" />
-    <text class="word gives-word" :x="x(heads[11]!.flow_L_min) + 6" :y="y(Math.max(heads[11]!.given_kPa, 0)) - 4">pumps give</text>
+    <text class="word gives-word" :x="x(heads[2]!.flow_L_min)" :y="y(heads[2]!.given_kPa) + 17">pumps give</text>
     <text class="word" :x="x(view.flow_L_min) + 8" :y="y(view.head_kPa) + 4">{{ spoken(view.flow_L_min, 'L_min', settings.units) }}</text>
   </svg>
 </template>
@@ -66,7 +66,10 @@ circle {
   stroke: var(--sheet);
   stroke-width: 1.5;
 }
-.word {
+text.word {
+  paint-order: stroke;
+  stroke: var(--sheet);
+  stroke-width: 3px;
   font-size: 11.5px;
   font-weight: 600;
   fill: var(--ink);

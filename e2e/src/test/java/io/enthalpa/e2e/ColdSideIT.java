@@ -122,6 +122,7 @@ class ColdSideIT extends OnDemo {
         assertThat(page.raw().getByRole(AriaRole.ALERT).first()).containsText("no more than the tank of 45.0 L holds, 41.3 kg");
 
         page.openBuild("Pass Van").option("B").surface("Space");
+        page.button("condenser").click();
         page.type("condenser width", "900 mm");
         assertThat(page.verdict()).containsText("No answer for this");
         assertThat(page.raw().locator("aside").getByRole(AriaRole.ALERT)).containsText("condenser, width is 900 mm; it must be at most the space of the way \"front\", 780 mm");

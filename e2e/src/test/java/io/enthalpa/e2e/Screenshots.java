@@ -31,11 +31,19 @@ public final class Screenshots {
     private void takeAll() {
         long van = 2;
         long juniper = 1;
+        long saltline = 3;
         take("home", 1280, 800, "light", page -> page.open("/"));
         take("endurance", 1280, 800, "light", page -> page.openBuild(van));
         take("endurance-water", 1280, 800, "light", page -> page.openBuild(juniper));
         take("core", 1280, 800, "light", page -> page.openBuild(van).surface("Core"));
         take("core-dark", 1280, 800, "dark", page -> page.openBuild(juniper).surface("Core"));
+        take("water", 1280, 800, "light", page -> page.openBuild(juniper).option("A").surface("Water"));
+        take("water-ice", 1280, 800, "dark", page -> page.openBuild(saltline).option("B").surface("Water"));
+        take("space", 1280, 800, "light", page -> page.openBuild(van).option("A").surface("Space"));
+        take("stack-orders", 1280, 800, "light", page -> {
+            page.openBuild(van).option("B").surface("Space").button("compare all orders").click();
+            page.button("Use the order core, condenser, engine radiator").scrollIntoViewIfNeeded();
+        });
         take("brief", 1280, 800, "light", page -> page.openBuild(van).surface("Brief"));
         take("side-by-side", 1280, 800, "dark", page -> {
             page.openBuild(van);

@@ -206,6 +206,9 @@ final class WaterChanges {
     }
 
     private void tryOne(String what, @Nullable Double share, List<LoopEdit> edits) {
+        if (found.stream().anyMatch(c -> c.what().equals(what))) {
+            return;
+        }
         JsonNode trial = document.deepCopy();
         for (LoopEdit edit : edits) {
             String at = "/options/" + option + edit.pointer();
