@@ -10,9 +10,9 @@ import { useSettings } from '../settings/store'
 const props = defineProps<{ view: LoopView }>()
 const settings = useSettings()
 const W = 300
-const H = 150
+const H = 156
 const LEFT = 38
-const BOTTOM = 24
+const BOTTOM = 30
 
 const heads = computed(() => props.view.heads)
 const x = computed(() => scaleLinear().domain([0, heads.value.at(-1)!.flow_L_min * 1.02]).range([LEFT, W - 6]))
@@ -27,7 +27,7 @@ const taken = computed(() => at((h) => h.taken_kPa))
     <g class="axis">
       <g v-for="t in x.ticks(4)" :key="`x${t}`"><line :x1="x(t)" :x2="x(t)" y1="8" :y2="H - BOTTOM" /><text :x="x(t)" :y="H - BOTTOM + 13" text-anchor="middle">{{ figure(t, 'L_min', settings.units, 0).figure }}</text></g>
       <g v-for="t in y.ticks(4)" :key="`y${t}`"><line :x1="LEFT" :x2="W - 6" :y1="y(t)" :y2="y(t)" /><text :x="LEFT - 5" :y="y(t) + 4" text-anchor="end">{{ figure(t, 'kPa', settings.units, settings.units === 'us' ? 1 : 0).figure }}</text></g>
-      <text :x="W - 6" :y="H - 1" text-anchor="end">{{ settings.units === 'us' ? 'gpm' : 'L/min' }}</text>
+      <text :x="W - 6" :y="H - 4" text-anchor="end">{{ settings.units === 'us' ? 'gpm' : 'L/min' }}</text>
     </g>
     <path class="takes" :d="taken" />
     <path class="gives" :d="given" />

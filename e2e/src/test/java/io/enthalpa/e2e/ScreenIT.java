@@ -178,8 +178,10 @@ class ScreenIT extends OnDemo {
     @Test
     void everythingIsReachedByKeyboard() {
         page.openBuild("Pass Van");
-        page.raw().keyboard().press("2");
+        page.raw().keyboard().press("3");
         assertThat(page.field("core width")).isVisible();
+        page.raw().keyboard().press("2");
+        assertThat(page.field("seal round the stack")).isVisible();
         page.raw().keyboard().press("1");
         assertThat(page.field("displacement")).isVisible();
         page.raw().locator("[data-piece='0']").focus();
@@ -191,7 +193,7 @@ class ScreenIT extends OnDemo {
         page.raw().locator("body").press("?");
         assertThat(page.raw().getByRole(AriaRole.DIALOG)).containsText("undo, also from earlier days");
         page.raw().keyboard().press("Escape");
-        page.raw().locator("body").press("4");
+        page.raw().locator("body").press("6");
         Locator cursor = page.raw().getByRole(AriaRole.SLIDER);
         String at = cursor.getAttribute("aria-valuenow");
         cursor.press("ArrowRight");
