@@ -12,7 +12,7 @@ import NumberField from '../ui/NumberField.vue'
 import TextField from '../ui/TextField.vue'
 import OrderTable from './OrderTable.vue'
 import PressureBar from './PressureBar.vue'
-import { newWay, OTHERS, reordered, sizeOf, unplaced } from './stack'
+import { fitted, newWay, OTHERS, reordered, sizeOf, unplaced } from './stack'
 import SpeedPlot from './SpeedPlot.vue'
 import StackDrawing from './StackDrawing.vue'
 
@@ -29,7 +29,11 @@ const ways = computed(() => build.option?.airWays ?? [])
 const way = computed(() => ways.value[Math.min(index.value, ways.value.length - 1)])
 const wayIndex = computed(() => Math.min(index.value, ways.value.length - 1))
 const at = computed(() => `/options/${build.optionIndex}/airWays/${wayIndex.value}`)
-const view = computed(() => build.answer?.steady?.airWays[wayIndex.value])
+/** The answer of this very stack; while one of other layers is still on its way, none. */
+const view = computed(() => {
+  const answer = build.answer?.steady?.airWays[wayIndex.value]
+  return answer && answer.layers.length === way.value?.layers.length ? answer : undefined
+})
 const was = computed(() => build.ghost?.answer.steady?.airWays.find((w) => w.name === way.value?.name))
 const chosen = computed(() => {
   const list = way.value?.layers ?? []
@@ -73,7 +77,7 @@ const items = computed(() => [
     label: f.kind === 'core' ? f.core.name : `radiator of the ${f.core.name}`,
     command: () => add({ kind: f.kind, name: f.core.name, across_mm: 0, up_mm: 0, gap_mm: 20 }),
   })),
-  ...OTHERS.map((o) => ({ label: o.kind, command: () => add({ ...o.layer, name: freeName(o.layer.name) }) })),
+  ...OTHERS.map((o) => ({ label: o.kind, command: () => add({ ...fitted(o.layer, way.value!), name: freeName(o.layer.name) }) })),
 ])
 
 function freeName(words: string): string {

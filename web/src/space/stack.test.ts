@@ -3,7 +3,7 @@ import type { BuildOption } from '../document/types'
 import { waysWithout } from '../document/pieces'
 import { airWay, waterCore, wayView } from '../testing/cold'
 import { usualPath } from '../testing/surface'
-import { gaps, newWay, reordered, sideView, sizeOf, spread, unplaced } from './stack'
+import { fitted, gaps, newWay, OTHERS, reordered, sideView, sizeOf, spread, unplaced } from './stack'
 
 const option = (ways = [airWay()]): BuildOption => ({ letter: 'A', name: 'first', boost_kPa: 90, path: usualPath(), airWays: ways })
 
@@ -27,6 +27,11 @@ describe('the stack', () => {
     expect(list.map((g) => g.temperature_C)).toEqual([34, 43, 60])
     expect(list[1]).toMatchObject({ x0: 78, x1: 93 })
     expect(gaps(sideView(airWay(), option()), undefined, 90)).toEqual([])
+    expect(gaps(sideView(airWay(), option()), { ...wayView(), layers: [] }, 90), 'an answer of another stack').toEqual([])
+  })
+
+  it('puts in nothing larger than the space', () => {
+    expect(fitted(OTHERS[0]!.layer, { ...airWay(), spaceHeight_mm: 300 })).toMatchObject({ width_mm: 560, height_mm: 300 })
   })
 
   it('keeps gaps where they are when layers change places', () => {

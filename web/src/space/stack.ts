@@ -50,7 +50,7 @@ export interface AirGap {
 
 /** @returns the air before each layer and behind the last */
 export function gaps(side: { layers: SideLayer[] }, view: AirWayView | undefined, behind: number): AirGap[] {
-  if (!view || !side.layers.length) return []
+  if (!view || !side.layers.length || view.layers.length < side.layers.length) return []
   const list = side.layers.map((l, k) => ({ x0: k === 0 ? 0 : side.layers[k - 1]!.x1, x1: l.x0, bottom: l.bottom, top: l.top, temperature_C: view.layers[k]!.airIn_C }))
   const last = side.layers.at(-1)!
   return [...list, { x0: last.x1, x1: last.x1 + behind, bottom: last.bottom, top: last.top, temperature_C: view.behind_C }]
@@ -100,6 +100,11 @@ export const OTHERS: { kind: 'condenser' | 'engine radiator' | 'oil cooler'; lay
   { kind: 'engine radiator', layer: { kind: 'engine radiator', name: 'engine radiator', across_mm: 0, up_mm: 0, gap_mm: 20, width_mm: 600, height_mm: 380, depth_mm: 34, heat_kW: 45, hotOnCard_C: 95, airSpeed_m_s: 5, airIn_C: 35, airLoss_Pa: 95, hot_C: 96 } },
   { kind: 'oil cooler', layer: { kind: 'oil cooler', name: 'oil cooler', across_mm: 0, up_mm: 0, gap_mm: 20, width_mm: 280, height_mm: 150, depth_mm: 50, heat_kW: 9, hotOnCard_C: 115, airSpeed_m_s: 5, airIn_C: 35, airLoss_Pa: 140, hot_C: 115 } },
 ]
+
+/** @returns a layer made no larger than the space it goes into */
+export function fitted(layer: AirLayer, way: AirWay): AirLayer {
+  return { ...layer, width_mm: Math.min(layer.width_mm!, way.spaceWidth_mm), height_mm: Math.min(layer.height_mm!, way.spaceHeight_mm) }
+}
 
 /** @returns the layers in another order, the gaps where they were */
 export function reordered(layers: AirLayer[], order: number[]): AirLayer[] {
