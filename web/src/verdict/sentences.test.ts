@@ -71,7 +71,7 @@ describe('verdicts', () => {
     expect(line('AIR_BYPASS', '/airWays/0', 0.3)).toContain('front: 30\u00a0% of the air goes round the stack')
     for (const kind of ['LOOP_LAMINAR', 'LOOP_FAST', 'PUMP_BEYOND_CURVE', 'PUMP_STALLED', 'PORTS_WASH_PART', 'FED_FROM_TOP'] as const) expect(line(kind, spigot, 0.5)).toMatch(/^thin spigot: /)
     for (const kind of ['LOOP_WITHOUT_TANK', 'COOLANT_FREEZES', 'CHILLER_CUT_OUT', 'SWEATS'] as const) expect(line(kind, '/path/3/water', 280, 270)).toMatch(/^core, water: /)
-    for (const kind of ['OPENING_WALLED', 'FAN_AGAINST', 'EXIT_STRANGLES'] as const) expect(line(kind, '/airWays/0', 0.4)).toMatch(/^front: /)
+    for (const kind of ['OPENING_WALLED', 'FAN_AGAINST', 'WIND_AGAINST', 'EXIT_STRANGLES'] as const) expect(line(kind, '/airWays/0', 0.4)).toMatch(/^front: /)
     expect(sinkName(steady, '/path/3')).toBe('radiator')
     steady.loops[0]!.radiator = undefined
     steady.loops[0]!.iceLasts_s = 200

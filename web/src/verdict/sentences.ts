@@ -183,6 +183,8 @@ export function noteLine(note: NoteView, steady: SteadyView, system: UnitSystem)
       return `${piece}: ${percent(note.value)} of the air goes round the stack. Foam and sheet at its sides keep it in.`
     case 'FAN_AGAINST':
       return `${piece}: the fan blows against the road wind. Turn it, or swap its leads if it is made for that.`
+    case 'WIND_AGAINST':
+      return `${piece}: the wind presses harder at the exit than at the opening, by ${spoken(-note.value, 'Pa', system)}. Move the exit to where it sucks, or the opening into the wind.`
     case 'EXIT_STRANGLES':
       return `${piece}: the air has a harder way out (${spoken(note.value, 'Pa', system)}) than through the stack. Open the exit.`
     case 'AIR_PREHEATED':

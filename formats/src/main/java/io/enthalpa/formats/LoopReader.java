@@ -151,6 +151,11 @@ final class LoopReader {
 
     private static RadiatorBasis tubes(JsonPlace place) {
         FinSpec fin = CoreReader.fin(place.child("fin", "radiator fin"));
+        try {
+            fin.checked("fin", "radiator fin");
+        } catch (EnthalpaFault fault) {
+            throw fault.at(place.pointer() + "/" + fault.field(), fault.label());
+        }
         double height = place.number(Field.TUBE_HEIGHT);
         double wall = place.number(Field.TUBE_WALL);
         if (2 * wall >= height) {

@@ -128,6 +128,7 @@ class ColdSideFileTest {
         refuses(t -> ((ObjectNode) pieces(t).get(3)).put("kind", "elbow 30"), water + "/pieces/3/kind", "\"elbow 30\"", "elbow 45");
         refuses(t -> ((ObjectNode) pieces(t).get(1)).put("bore_mm", 2), water + "/pieces/1/bore_mm", "2 mm", "3 and 200");
         refuses(t -> ((ObjectNode) t.at(water + "/radiator/tubes")).put("tubeWall_mm", 1.2), water + "/radiator/tubes/tubeWall_mm", "1.20 mm", "1.00 mm");
+        refuses(t -> ((ObjectNode) t.at(water + "/radiator/tubes/fin")).put("thickness_mm", 1.2), water + "/radiator/tubes/fin/thickness_mm", "radiator fin thickness is 1.20 mm", "0.96 mm");
         refuses(t -> water(t).put("glycol_pct", 70), water + "/glycol_pct", "70 %", "0 and 60");
     }
 

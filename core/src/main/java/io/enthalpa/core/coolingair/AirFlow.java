@@ -14,7 +14,7 @@ package io.enthalpa.core.coolingair;
  * @param inLoss    Pa lost at grille and opening
  * @param stackLoss Pa lost in the stack
  * @param outLoss   Pa lost at the exit
- * @param against   the fan blows back what the wind brings: what flows is warm air rising only
+ * @param against   fan or exit press back harder than the wind presses in: what flows is warm air rising only
  */
 public record AirFlow(double total, double bypass, double[] lanes, double[] layers, double[] perKelvin, double wind, double fan, double buoyancy, double inLoss,
                       double stackLoss, double outLoss, boolean against) {

@@ -240,7 +240,7 @@ public final class AirWay {
             perKelvin[k] = others.get(k) == null ? 0 : OtherExchanger.perKelvin(others.get(k), mass, mass * heatCapacity);
         }
         double q = through(stack);
-        double fan = against ? spec.fan().orElseThrow().rise(0, roadSpeed) : fan(q, roadSpeed);
+        double fan = against ? fan(0, roadSpeed) : fan(q, roadSpeed);
         return new AirFlow(q, round(stack), lane, layer, perKelvin, wind, fan, rising, inLoss(q), stack, outLoss(q), against);
     }
 

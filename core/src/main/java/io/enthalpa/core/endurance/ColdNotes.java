@@ -113,6 +113,9 @@ final class ColdNotes {
         if (way.spec().fan().isPresent() && way.spec().fan().get().backwards()) {
             notes.add(new Note(Kind.FAN_AGAINST, here, flow.fan(), flow.wind()));
         }
+        if (flow.wind() < 0) {
+            notes.add(new Note(Kind.WIND_AGAINST, here, flow.wind(), 0));
+        }
         if (flow.outLoss() > flow.stackLoss()) {
             notes.add(new Note(Kind.EXIT_STRANGLES, here, flow.outLoss(), flow.stackLoss()));
         }

@@ -111,6 +111,8 @@ public record Note(Kind kind, String pointer, double value, double limit) {
         AIR_BYPASS,
         /** The fan blows against the road wind. */
         FAN_AGAINST,
+        /** The wind presses harder at the exit than at the opening; value Pa. */
+        WIND_AGAINST,
         /** The exit takes more pressure than the stack. Value and limit Pa. */
         EXIT_STRANGLES,
         /** Air reaches a core or radiator warmed by what stands before it; value K. */

@@ -1,5 +1,8 @@
 package io.enthalpa.core.exchanger;
 
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
+
 /**
  * The fins of one layer.
  *
@@ -62,5 +65,20 @@ public record FinSpec(FinType type, double gap, double pitch, double thickness, 
     /** @return m3 of fin metal in a layer for each m2 of its plan */
     public double metalPerPlan() {
         return gap * (1 - openShare());
+    }
+
+    /**
+     * @param field where it stands, "chargeFin"
+     * @param name  for the reader
+     * @return this
+     * @throws EnthalpaFault {@link FaultKind#CONTRADICTION} when it cannot be made
+     */
+    public FinSpec checked(String field, String name) {
+        if (thickness >= 0.6 * pitch || thickness >= 0.6 * gap) {
+            throw EnthalpaFault.of(FaultKind.CONTRADICTION, field + "/thickness_mm", name + " thickness", "%.2f mm".formatted(thickness * 1000),
+                    "less than 0.6 times its pitch and its height, below %.2f mm".formatted(600 * Math.min(pitch, gap)),
+                    "Sheet of 0.08 to 0.3 mm is usual; check that pitch is from fin to fin.");
+        }
+        return this;
     }
 }

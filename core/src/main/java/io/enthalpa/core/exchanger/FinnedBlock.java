@@ -63,17 +63,7 @@ public record FinnedBlock(Construction construction, Coolant coolant, FinSpec ch
 
     /** Refuses fins that cannot be made. */
     public FinnedBlock {
-        check("charge", charge);
-        check("cold", cold);
-    }
-
-    private static void check(String side, FinSpec fin) {
-        String name = side.equals("charge") ? "charge fin" : "cooling fin";
-        if (fin.thickness() >= 0.6 * fin.pitch() || fin.thickness() >= 0.6 * fin.gap()) {
-            double least = Math.min(fin.pitch(), fin.gap());
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, side + "Fin/thickness_mm", name + " thickness", "%.2f mm".formatted(fin.thickness() * 1000),
-                    "less than 0.6 times its pitch and its height, below %.2f mm".formatted(600 * least),
-                    "Sheet of 0.08 to 0.3 mm is usual; check that pitch is from fin to fin.");
-        }
+        charge.checked("chargeFin", "charge fin");
+        cold.checked("coldFin", "cooling fin");
     }
 }

@@ -106,6 +106,20 @@ class AirWayTest {
         assertThat(way(w.spec()).flow(12).fan()).as("off, it is in the way").isNegative();
     }
 
+    /** An exit that the wind presses on harder than the opening: nothing is blown through, warm air still rises. */
+    @Test
+    void windOnTheExitLeavesOnlyWarmAirRising() {
+        Ways w = new Ways();
+        w.layers = plain().layers();
+        w.exitPressure = 1;
+        w.opening = new OpeningSpec(0.6, 0.25, 0.3, 1, false, List.of());
+        AirFlow flow = way(w.spec()).flow(30);
+        assertThat(flow.against()).isTrue();
+        assertThat(flow.wind()).isNegative();
+        assertThat(flow.fan()).isZero();
+        assertThat(flow.layers()[0]).isPositive().isLessThan(0.2 * way(plain()).flow(30).layers()[0]);
+    }
+
     /** TF-34, common practice, no source: what stands before the opening is a wall. */
     @Test
     void wallsBeforeTheOpeningTakeItsArea() {

@@ -302,5 +302,8 @@ class ColdSideTest {
         shut.exitArea = 0.015;
         s.airWays = List.of(shut.spec());
         assertThat(kinds(s)).contains(Note.Kind.EXIT_STRANGLES);
+        shut.exitPressure = 1;
+        s.airWays = List.of(shut.spec());
+        assertThat(kinds(s)).contains(Note.Kind.WIND_AGAINST);
     }
 }
