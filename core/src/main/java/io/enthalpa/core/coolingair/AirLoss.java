@@ -7,9 +7,6 @@ package io.enthalpa.core.coolingair;
  * @param exponent of velocity
  */
 record AirLoss(double at1, double exponent) {
-    /** Pa for each metre of depth at 1 m/s, where nothing better is known (common practice, no source). */
-    static final double PER_DEPTH = 150;
-    static final double EXPONENT = 1.7;
     private static final double SLOW = 2;
     private static final double FAST = 8;
 

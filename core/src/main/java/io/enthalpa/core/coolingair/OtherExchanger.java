@@ -1,5 +1,6 @@
 package io.enthalpa.core.coolingair;
 
+import io.enthalpa.core.exchanger.CoolantLoss;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.Effectiveness;
 import io.enthalpa.core.exchanger.RatedExchanger;
@@ -52,7 +53,7 @@ public record OtherExchanger(CoreSize size, double heat, double hotOnCard, doubl
     }
 
     double airLoss(double velocity) {
-        double known = airLoss.orElse(AirLoss.PER_DEPTH * size.depth() * Math.pow(speed, AirLoss.EXPONENT));
-        return known * Math.pow(velocity / speed, AirLoss.EXPONENT);
+        double known = airLoss.orElse(CoolantLoss.usualAir(size.depth(), speed));
+        return known * Math.pow(velocity / speed, CoolantLoss.AIR_EXPONENT);
     }
 }

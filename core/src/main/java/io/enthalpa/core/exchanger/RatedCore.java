@@ -19,10 +19,8 @@ public final class RatedCore implements CoreModel {
     /** Share of an air-cooled core's volume that holds charge, and of a water-cooled one's (common practice, no source). */
     private static final double CHARGE_SHARE_AIR = 0.35;
     private static final double CHARGE_SHARE_WATER = 0.6;
-    /** Where the card is silent on its coolant's loss: Pa at the card's water flow; Pa for each metre of depth at 1 m/s of air (common practice, no source). */
+    /** Where the card is silent on its water's loss: Pa at the card's flow (common practice, no source). */
     private static final double SILENT_WATER_LOSS = 8000;
-    private static final double SILENT_AIR_LOSS_PER_DEPTH = 150;
-    private static final double AIR_LOSS_EXPONENT = 1.7;
     /** Wetted surface of a water brick's water side, m2 for each m3 (judgement). */
     private static final double WATER_AREA_PER_VOLUME = 250;
     private final CoreSpec spec;
@@ -98,11 +96,10 @@ public final class RatedCore implements CoreModel {
         RatingCard.Point p = card.points().get(0);
         double ratio = Math.max(exchanger.coldFlowRatio(flow), 0);
         if (card.coolant() == Coolant.AIR) {
-            double silent = SILENT_AIR_LOSS_PER_DEPTH * card.size().depth() * Math.pow(p.coolantVelocity(), AIR_LOSS_EXPONENT);
-            return card.coolantLoss().orElse(silent) * Math.pow(ratio, AIR_LOSS_EXPONENT) * spec.size().depth() / card.size().depth();
+            double silent = CoolantLoss.usualAir(card.size().depth(), p.coolantVelocity());
+            return card.coolantLoss().orElse(silent) * Math.pow(ratio, CoolantLoss.AIR_EXPONENT) * spec.size().depth() / card.size().depth();
         }
-        double thicker = coolant.viscosity(t) / Water.viscosity(298.15);
-        return card.coolantLoss().orElse(SILENT_WATER_LOSS) * Math.pow(ratio, 1.75) * Math.pow(thicker, 0.25);
+        return CoolantLoss.water(card.coolantLoss().orElse(SILENT_WATER_LOSS), ratio, coolant, t);
     }
 
     /** That of the card, times passage flow to its exponent, over density, times passage length. */

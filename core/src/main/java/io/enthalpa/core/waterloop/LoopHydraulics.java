@@ -1,6 +1,7 @@
 package io.enthalpa.core.waterloop;
 
 import io.enthalpa.core.exchanger.ChargeCooler;
+import io.enthalpa.core.exchanger.CoolantLoss;
 import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.loss.DiameterChange;
 import io.enthalpa.core.loss.FrictionFactor;
@@ -164,7 +165,7 @@ public final class LoopHydraulics {
         } else if (piece instanceof LoopPiece.RadiatorSide) {
             return radiator.waterLoss(flow * coolant.density(temperature), temperature);
         } else if (piece instanceof LoopPiece.ChillerSide chiller) {
-            return Radiator.scaledLoss(chiller.loss(), flow, chiller.flow(), coolant, temperature);
+            return CoolantLoss.water(chiller.loss(), flow / chiller.flow(), coolant, temperature);
         }
         return through;
     }

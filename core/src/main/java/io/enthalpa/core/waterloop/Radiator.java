@@ -2,6 +2,7 @@ package io.enthalpa.core.waterloop;
 
 import io.enthalpa.core.exchanger.ChangWang1997;
 import io.enthalpa.core.exchanger.Conductances;
+import io.enthalpa.core.exchanger.CoolantLoss;
 import io.enthalpa.core.exchanger.CoreLoss;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.Effectiveness;
@@ -33,9 +34,6 @@ public sealed interface Radiator {
             .source(Citation.fromMemory("Shah & Sekulic", 2003, "Fundamentals of Heat Exchanger Design, chapters 3 and 9"),
                     Citation.commonPractice("losses where a card is silent"))
             .leavesOut("Tubes blocked by scale; wind across the face.");
-    /** Pa for each metre of depth at 1 m/s, where nothing better is known (common practice, no source). */
-    double AIR_LOSS_PER_DEPTH = 150;
-    double AIR_LOSS_EXPONENT = 1.7;
     double SEA_LEVEL = 101325;
 
     static Radiator of(RadiatorSpec spec, GlycolWater coolant) {
@@ -62,12 +60,6 @@ public sealed interface Radiator {
     /** @return what it moves, and for each kelvin between its inlets, W/K */
     default HeatTransfer transfer(double waterFlow, double waterRate, double waterT, double airFlow, double airRate, double airT) {
         return HeatTransfer.of(conductances(waterFlow, waterT, airFlow, airT), Effectiveness.CROSSFLOW_UNMIXED, waterRate, airRate);
-    }
-
-    /** Loss of water as flow^1.75 and viscosity^0.25 from what pure water loses at a known flow (Blasius). */
-    static double scaledLoss(double loss, double flow, double knownFlow, GlycolWater coolant, double t) {
-        double thicker = coolant.viscosity(t) / Water.viscosity(298.15);
-        return loss * Math.pow(Math.max(flow, 0) / knownFlow, 1.75) * Math.pow(thicker, 0.25);
     }
 
     /** By its card. */
@@ -106,14 +98,14 @@ public sealed interface Radiator {
         public double waterLoss(double waterFlow, double waterT) {
             double length = size.width() / card.size().width();
             double section = size.chargeSection() / card.size().chargeSection();
-            return length * scaledLoss(card.waterLoss().orElse(SILENT_WATER_LOSS), waterFlow / section, cardMassFlow, coolant, waterT);
+            return length * CoolantLoss.water(card.waterLoss().orElse(SILENT_WATER_LOSS), waterFlow / section / cardMassFlow, coolant, waterT);
         }
 
         @Override
         public double airLoss(double velocity) {
             double depth = size.depth() / card.size().depth();
-            return card.airLoss().isPresent() ? depth * card.airLoss().getAsDouble() * Math.pow(velocity / card.airVelocity(), AIR_LOSS_EXPONENT)
-                    : AIR_LOSS_PER_DEPTH * size.depth() * Math.pow(velocity, AIR_LOSS_EXPONENT);
+            return card.airLoss().isPresent() ? depth * card.airLoss().getAsDouble() * Math.pow(velocity / card.airVelocity(), CoolantLoss.AIR_EXPONENT)
+                    : CoolantLoss.usualAir(size.depth(), velocity);
         }
     }
 

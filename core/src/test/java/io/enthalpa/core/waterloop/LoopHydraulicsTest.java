@@ -135,7 +135,8 @@ class LoopHydraulicsTest {
         loops.spigot = c.between(0.009, 0.03);
         loops.oddSpigot = c.between(0.007, 0.03);
         loops.coolant = new GlycolWater(c.between(0.0, 0.6));
-        LoopFlow flow = loops.hydraulics().at(c.between(283.0, 343.0), 0);
+        double t = c.between(283.0, 343.0);
+        LoopFlow flow = loops.hydraulics().at(t, 0);
         double sum = flow.pieces().stream().mapToDouble(PieceLoss::loss).sum();
         assertThat(sum / flow.head()).as("residual").isCloseTo(0, within(1e-3));
         assertThat(flow.pieces().stream().mapToDouble(PieceLoss::share).sum()).isCloseTo(1, within(1e-9));
@@ -143,7 +144,7 @@ class LoopHydraulicsTest {
                 l -> assertThat(p.piece()).isInstanceOf(LoopPiece.Pump.class)));
         double least = flow.pieces().stream().filter(p -> p.piece().bore() > 0 && !(p.piece() instanceof LoopPiece.Pump)).mapToDouble(p -> p.piece().area()).min().orElseThrow();
         assertThat(flow.pieces().get(flow.narrowest()).piece().area()).isEqualTo(least);
-        assertThat(flow.flow()).as("more spigot, more water").isLessThan(wider(loops).hydraulics().flow(313, 0) * 1.35);
+        assertThat(wider(loops).hydraulics().flow(t, 0)).as("wider everywhere, more water").isGreaterThan(flow.flow());
     }
 
     private static Loops wider(Loops loops) {
