@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
 import { api, type CoreStep } from '../api/client'
+import { useLookedUp } from '../build/lookedUp'
 import { useBuild } from '../build/store'
 import { change } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
@@ -9,26 +9,7 @@ import { useSettings } from '../settings/store'
 const props = defineProps<{ place: string }>()
 const build = useBuild()
 const settings = useSettings()
-const steps = ref<CoreStep[]>([])
-const looking = ref(false)
-let ticket = 0
-
-watch(
-  () => [build.document, build.letter, props.place] as const,
-  ([document, letter, place], _, onCleanup) => {
-    const mine = ++ticket
-    looking.value = true
-    const timer = setTimeout(async () => {
-      const found = document ? await api.coreSteps(document, letter, place).catch(() => ({ steps: [] })) : { steps: [] }
-      if (mine === ticket) {
-        steps.value = found.steps
-        looking.value = false
-      }
-    }, 300)
-    onCleanup(() => clearTimeout(timer))
-  },
-  { immediate: true },
-)
+const { found: steps, looking } = useLookedUp<CoreStep>(() => props.place, async (document, letter) => (await api.coreSteps(document, letter, props.place)).steps)
 
 const unit = (metric: string, us: string) => (settings.units === 'us' ? us : metric)
 const tone = (text: string) => (text.startsWith('−') ? 'better' : text.startsWith('+') ? 'worse' : '')

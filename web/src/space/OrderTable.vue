@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { api, type OrderView } from '../api/client'
+import { useLookedUp } from '../build/lookedUp'
 import { useBuild } from '../build/store'
 import type { AirWay } from '../document/types'
 import { change, spoken } from '../quantity/catalogue'
@@ -11,26 +12,11 @@ import { reordered } from './stack'
 const props = defineProps<{ way: AirWay; index: number }>()
 const build = useBuild()
 const settings = useSettings()
-const orders = ref<OrderView[]>([])
 const open = ref(false)
-const looking = ref(false)
-let ticket = 0
-
-watch(
-  () => [build.document, build.letter, props.index, open.value] as const,
-  ([document, letter, index, wanted], _, onCleanup) => {
-    const mine = ++ticket
-    if (!wanted || !document) return
-    looking.value = true
-    const timer = setTimeout(async () => {
-      const found = await api.stackOrders(document, letter, index).catch(() => ({ orders: [] }))
-      if (mine === ticket) {
-        orders.value = found.orders
-        looking.value = false
-      }
-    }, 200)
-    onCleanup(() => clearTimeout(timer))
-  },
+const { found: orders, looking } = useLookedUp<OrderView>(
+  () => `${props.index} ${open.value}`,
+  (document, letter) => (open.value ? api.stackOrders(document, letter, props.index).then((a) => a.orders) : undefined),
+  200,
 )
 
 const now = computed(() => orders.value[0])

@@ -172,7 +172,7 @@ const size = (l: AirLayer) => {
         <button v-if="free.length" type="button" class="act quiet" @click="addWay">another way of the air</button>
         <button type="button" class="act quiet" @click="removeWay">take this way out</button>
       </nav>
-      <header class="head">
+      <header class="heads">
         <h2>Cooling air through "{{ way.name }}", option {{ build.letter }}, at {{ spoken(road, 'km_h', settings.units) }} <KnowButton :subject="`/airWays/${wayIndex}`" :of="way.name" /></h2>
         <dl>
           <div v-for="h in heads" :key="h.name">
@@ -297,29 +297,6 @@ const size = (l: AirLayer) => {
 .on {
   border-bottom: 2px solid var(--blue);
   font-weight: 700;
-}
-.head h2 {
-  padding-bottom: 0;
-  border: 0;
-}
-.head dl {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 30px;
-  margin: 6px 0 18px;
-}
-.head dd {
-  margin: 0;
-  font-size: var(--s4);
-  white-space: nowrap;
-}
-.head dt {
-  font-size: var(--s1);
-  color: var(--ink-2);
-}
-.delta {
-  font-size: var(--s1);
-  font-stretch: 100%;
 }
 .lead {
   padding: 8px 0;

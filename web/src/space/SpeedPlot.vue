@@ -23,7 +23,7 @@ const standing = computed(() => points.value[0]!.face)
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="`Air at the face of ${name}: ${spoken(standing, 'm_s', settings.units)} standing, ${spoken(now, 'm_s', settings.units)} at ${spoken(road, 'km_h', settings.units)}`">
+  <svg class="small-plot" :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="`Air at the face of ${name}: ${spoken(standing, 'm_s', settings.units)} standing, ${spoken(now, 'm_s', settings.units)} at ${spoken(road, 'km_h', settings.units)}`">
     <g class="axis">
       <g v-for="t in x.ticks(5)" :key="`x${t}`"><line :x1="x(t)" :x2="x(t)" y1="8" :y2="H - BOTTOM" /><text :x="x(t)" :y="H - BOTTOM + 13" text-anchor="middle">{{ figure(t, 'km_h', settings.units).figure }}</text></g>
       <g v-for="t in y.ticks(4)" :key="`y${t}`"><line :x1="LEFT" :x2="W - 8" :y1="y(t)" :y2="y(t)" /><text :x="LEFT - 5" :y="y(t) + 4" text-anchor="end">{{ figure(t, 'm_s', settings.units, settings.units === 'us' ? 0 : undefined).figure }}</text></g>
@@ -37,34 +37,9 @@ const standing = computed(() => points.value[0]!.face)
 </template>
 
 <style scoped>
-svg {
-  display: block;
-  width: 100%;
-  max-width: 360px;
-}
-.axis line {
-  stroke: var(--hair);
-}
-.axis text {
-  font-size: 11px;
-  fill: var(--ink-3);
-}
 .face {
   fill: none;
   stroke: var(--cool);
   stroke-width: 2;
-}
-circle {
-  fill: var(--heat);
-  stroke: var(--sheet);
-  stroke-width: 1.5;
-}
-.word {
-  font-size: 11.5px;
-  font-weight: 600;
-  fill: var(--ink);
-  paint-order: stroke;
-  stroke: var(--sheet);
-  stroke-width: 3px;
 }
 </style>

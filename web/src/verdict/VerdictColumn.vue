@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, type ChangeView } from '../api/client'
+import { useLookedUp } from '../build/lookedUp'
 import { useBuild } from '../build/store'
 import { change } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
@@ -11,9 +12,6 @@ import { headline, noteLine, particulars, reason, shareParts, sinkName } from '.
 const build = useBuild()
 const settings = useSettings()
 const router = useRouter()
-const changes = ref<ChangeView[]>([])
-const looking = ref(false)
-let ticket = 0
 
 const verdict = computed(() => build.answer?.soak?.verdict)
 const cooledBy = computed(() => build.answer?.steady?.core?.cooledBy ?? 'air')
@@ -21,24 +19,8 @@ const sink = computed(() => sinkName(build.answer?.steady, build.answer?.steady?
 const parts = computed(() => (verdict.value?.atWorst ? shareParts(verdict.value.atWorst, cooledBy.value, sink.value) : []))
 const notes = computed(() => build.answer?.steady?.notes ?? [])
 
-/** Changes are searched once the reader has stopped typing; each is computed through the whole duty. */
-watch(
-  () => [build.document, build.letter] as const,
-  ([document, letter], _, onCleanup) => {
-    const mine = ++ticket
-    looking.value = true
-    const timer = setTimeout(async () => {
-      if (!document) return
-      const found = await api.changes(document, letter).catch(() => ({ changes: [] }))
-      if (mine === ticket) {
-        changes.value = found.changes
-        looking.value = false
-      }
-    }, 400)
-    onCleanup(() => clearTimeout(timer))
-  },
-  { immediate: true },
-)
+/** Each is computed through the whole duty. */
+const { found: changes, looking } = useLookedUp<ChangeView>(() => undefined, async (document, letter) => (await api.changes(document, letter)).changes, 400)
 
 function words(c: ChangeView): string {
   const field = build.catalogue!.field(c.part, c.key)

@@ -23,7 +23,7 @@ const taken = computed(() => at((h) => h.taken_kPa))
 </script>
 
 <template>
-  <svg :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="`Pump curve; the loop runs at ${spoken(view.flow_L_min, 'L_min', settings.units)} and ${spoken(view.head_kPa, 'kPa', settings.units)}`">
+  <svg class="small-plot" :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="`Pump curve; the loop runs at ${spoken(view.flow_L_min, 'L_min', settings.units)} and ${spoken(view.head_kPa, 'kPa', settings.units)}`">
     <g class="axis">
       <g v-for="t in x.ticks(4)" :key="`x${t}`"><line :x1="x(t)" :x2="x(t)" y1="8" :y2="H - BOTTOM" /><text :x="x(t)" :y="H - BOTTOM + 13" text-anchor="middle">{{ figure(t, 'L_min', settings.units, 0).figure }}</text></g>
       <g v-for="t in y.ticks(4)" :key="`y${t}`"><line :x1="LEFT" :x2="W - 6" :y1="y(t)" :y2="y(t)" /><text :x="LEFT - 5" :y="y(t) + 4" text-anchor="end">{{ figure(t, 'kPa', settings.units, settings.units === 'us' ? 1 : 0).figure }}</text></g>
@@ -32,24 +32,12 @@ const taken = computed(() => at((h) => h.taken_kPa))
     <path class="takes" :d="taken" />
     <path class="gives" :d="given" />
     <circle :cx="x(view.flow_L_min)" :cy="y(view.head_kPa)" r="4.5" />
-    <text class="word gives-word" :x="x(heads[2]!.flow_L_min)" :y="y(heads[2]!.given_kPa) + 17">pumps give</text>
+    <text class="word better" :x="x(heads[2]!.flow_L_min)" :y="y(heads[2]!.given_kPa) + 17">pumps give</text>
     <text class="word" :x="x(view.flow_L_min) + 8" :y="y(view.head_kPa) + 4">{{ spoken(view.flow_L_min, 'L_min', settings.units) }}</text>
   </svg>
 </template>
 
 <style scoped>
-svg {
-  display: block;
-  width: 100%;
-  max-width: 360px;
-}
-.axis line {
-  stroke: var(--hair);
-}
-.axis text {
-  font-size: 11px;
-  fill: var(--ink-3);
-}
 .gives {
   fill: none;
   stroke: var(--cool);
@@ -60,21 +48,5 @@ svg {
   stroke: var(--ink-2);
   stroke-width: 1.3;
   stroke-dasharray: 4 3;
-}
-circle {
-  fill: var(--heat);
-  stroke: var(--sheet);
-  stroke-width: 1.5;
-}
-text.word {
-  paint-order: stroke;
-  stroke: var(--sheet);
-  stroke-width: 3px;
-  font-size: 11.5px;
-  font-weight: 600;
-  fill: var(--ink);
-}
-.gives-word {
-  fill: var(--cool-text);
 }
 </style>

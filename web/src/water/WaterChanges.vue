@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
 import { api, type WaterChange } from '../api/client'
+import { useLookedUp } from '../build/lookedUp'
 import { useBuild } from '../build/store'
 import { change, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
@@ -9,26 +9,7 @@ import { useSettings } from '../settings/store'
 const props = defineProps<{ place: string }>()
 const build = useBuild()
 const settings = useSettings()
-const changes = ref<WaterChange[]>([])
-const looking = ref(false)
-let ticket = 0
-
-watch(
-  () => [build.document, build.letter, props.place] as const,
-  ([document, letter, place], _, onCleanup) => {
-    const mine = ++ticket
-    looking.value = true
-    const timer = setTimeout(async () => {
-      const found = document && place ? await api.waterChanges(document, letter, place).catch(() => ({ changes: [] })) : { changes: [] }
-      if (mine === ticket) {
-        changes.value = found.changes
-        looking.value = false
-      }
-    }, 300)
-    onCleanup(() => clearTimeout(timer))
-  },
-  { immediate: true },
-)
+const { found: changes, looking } = useLookedUp<WaterChange>(() => props.place, async (document, letter) => (await api.waterChanges(document, letter, props.place)).changes)
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 

@@ -179,7 +179,7 @@ function choose(p: string): void {
       <nav v-if="cores.length > 1" class="which" aria-label="Water-cooled cores">
         <button v-for="c in cores" :key="c.place" type="button" class="act" :class="{ on: c.place === place }" :aria-pressed="c.place === place" @click="choose(c.place)">{{ c.piece.name }}</button>
       </nav>
-      <header class="head">
+      <header class="heads">
         <h2>Water of the {{ core.name }}, option {{ build.letter }}, held at full load <KnowButton :subject="`${place}/water`" :of="`water of the ${core.name}`" /></h2>
         <dl>
           <div v-for="h in heads" :key="h.name">
@@ -268,29 +268,6 @@ function choose(p: string): void {
 .on {
   border-bottom: 2px solid var(--blue);
   font-weight: 700;
-}
-.head h2 {
-  padding-bottom: 0;
-  border: 0;
-}
-.head dl {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 30px;
-  margin: 6px 0 18px;
-}
-.head dd {
-  margin: 0;
-  font-size: var(--s4);
-  white-space: nowrap;
-}
-.head dt {
-  font-size: var(--s1);
-  color: var(--ink-2);
-}
-.delta {
-  font-size: var(--s1);
-  font-stretch: 100%;
 }
 .plain {
   padding: 10px 0 20px;
