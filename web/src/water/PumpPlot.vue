@@ -32,7 +32,7 @@ const taken = computed(() => at((h) => h.taken_kPa))
     <path class="takes" :d="taken" />
     <path class="gives" :d="given" />
     <circle :cx="x(view.flow_L_min)" :cy="y(view.head_kPa)" r="4.5" />
-    <text class="word better" :x="x(heads[2]!.flow_L_min)" :y="y(heads[2]!.given_kPa) + 17">pumps give</text>
+    <text class="word" :x="x(heads[12]!.flow_L_min) + 8" :y="y(Math.max(heads[12]!.given_kPa, 0)) - 4">pumps give</text>
     <text class="word" :x="x(view.flow_L_min) + 8" :y="y(view.head_kPa) + 4">{{ spoken(view.flow_L_min, 'L_min', settings.units) }}</text>
   </svg>
 </template>
