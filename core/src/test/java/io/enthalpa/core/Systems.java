@@ -1,10 +1,13 @@
 package io.enthalpa.core;
 
 import io.enthalpa.core.chargepath.Ambient;
+import io.enthalpa.core.chargepath.BaySpec;
 import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.chargepath.PipeWallSpec;
+import io.enthalpa.core.chargepath.PlenumWallSpec;
 import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.endurance.ChargeSystem;
@@ -26,6 +29,7 @@ import io.enthalpa.core.waterloop.RadiatorSpec;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /** Invented systems that the tests share, with one knob turned at a time. */
@@ -53,6 +57,11 @@ public final class Systems {
     public Effectiveness arrangement = Effectiveness.CROSSFLOW_UNMIXED;
     public BlowerType type = BlowerType.TURBO;
     public List<AirWaySpec> airWays = List.of();
+    public Optional<BaySpec> bay = Optional.empty();
+    public Optional<PlenumWallSpec> plenumWall = Optional.empty();
+    /** Of the pipe behind the core; null for stock in the bay. */
+    public PipeWallSpec coldWall;
+    public double bayShare;
 
     public static Systems standard() {
         return new Systems();
@@ -82,16 +91,16 @@ public final class Systems {
 
     public ChargePath path() {
         List<PathElement> pieces = new ArrayList<>();
-        pieces.add(new PathElement.Filter("filter", 0.07, filterLoss, 0.15, filterHeat, 2 * filterLoss, 0));
+        pieces.add(new PathElement.Filter("filter", 0.07, filterLoss, 0.15, filterHeat, 2 * filterLoss, 0, bayShare));
         pieces.add(new PathElement.Blower("blower", new BlowerSpec(type, efficiency, maxRatio, outletBore)));
         pieces.add(new PathElement.Pipe("hot pipe", pipe(1.2, 3)));
         if (core) {
             pieces.add(new PathElement.Core("core", core(), cooling));
         }
-        pieces.add(new PathElement.Pipe("cold pipe", pipe(0.9, 3)));
-        pieces.add(new PathElement.Plenum("plenum", plenumBore, 0.003));
+        pieces.add(coldWall == null ? new PathElement.Pipe("cold pipe", pipe(0.9, 3)) : new PathElement.Pipe("cold pipe", pipe(0.9, 3), coldWall));
+        pieces.add(new PathElement.Plenum("plenum", plenumBore, 0.003, plenumWall));
         return new ChargePath(Ambient.of(ambientT, ambientP, humidity),
-                new EngineSpec(displacement, 4, 0.92, 7000 * RPM), pieces);
+                new EngineSpec(displacement, 4, 0.92, 7000 * RPM), pieces, bay);
     }
 
     private PipeSpec pipe(double length, int bends) {

@@ -25,16 +25,19 @@ final class Chain {
     private final double[] stepBore;
     private final PipeSpec.Loss[] fixedLoss;
     private final int[] coreNumber;
+    /** Of each piece whose wall is counted; -1 elsewhere. */
+    private final int[] wallNumber;
     /** Of each piece that is a core; null elsewhere. */
     final CoreModel[] model;
     private final March march;
 
     /**
-     * @param slots      all cores of the path
+     * @param path       that it belongs to
      * @param firstCore  number of the first core in this chain
+     * @param firstWall  number of the first wall in this chain
      * @param boreBefore m of the piece before it; NaN when there is none
      */
-    Chain(List<PathElement> elements, March march, List<CoreSlot> slots, int firstCore, double boreBefore) {
+    Chain(List<PathElement> elements, March march, ChargePath path, int firstCore, int firstWall, double boreBefore) {
         this.elements = elements;
         this.march = march;
         int n = elements.size();
@@ -46,28 +49,35 @@ final class Chain {
         stepBore = new double[n];
         fixedLoss = new PipeSpec.Loss[n];
         coreNumber = new int[n];
+        wallNumber = new int[n];
         model = new CoreModel[n];
         double bore = boreBefore;
         int core = firstCore;
+        int wall = firstWall;
         for (int i = 0; i < n; i++) {
             PathElement element = elements.get(i);
             step(i, bore, element.inletBore());
             fixedLoss[i] = fixedLoss(element);
             coreNumber[i] = core;
+            wallNumber[i] = path.isWalled(element) ? wall++ : -1;
             if (element instanceof PathElement.Core) {
-                model[i] = slots.get(core).cooler().model();
+                model[i] = path.cores().get(core).cooler().model();
                 core++;
             } else if (element instanceof PathElement.Parallel parallel) {
-                legs[i] = new Legs(parallel, march, slots, core, bore);
+                legs[i] = new Legs(parallel, march, path, core, wall, bore);
                 core = legs[i].nextCore();
+                wall = legs[i].nextWall();
             }
             bore = element.bore();
         }
         nextCore = core;
+        nextWall = wall;
     }
 
     /** Number of the first core behind it. */
     final int nextCore;
+    /** Number of the first wall behind it. */
+    final int nextWall;
 
     private void step(int i, double from, double to) {
         if (!Double.isNaN(from) && !Double.isNaN(to) && Math.abs(to / from - 1) > SAME_BORE) {
@@ -124,7 +134,8 @@ final class Chain {
 
     private boolean passOne(int i, double m) {
         PathElement element = elements.get(i);
-        temperature[i + 1] = temperature[i];
+        temperature[i + 1] = wallNumber[i] < 0 || element == march.free ? temperature[i]
+                : march.cooling.behindWall(wallNumber[i], march.air, m, temperature[i]);
         displaced[i + 1] = displaced[i];
         double entry = pressure[i];
         if (stepLoss[i] > 0 && element != march.free) {
@@ -154,7 +165,7 @@ final class Chain {
             passBlower(blower.spec(), i, m);
         } else if (element instanceof PathElement.Filter filter) {
             double share = m / filter.flow();
-            temperature[i + 1] = free ? t : t + filter.heatGain();
+            temperature[i + 1] = free ? t : t + filter.heatGain() + filter.bayShare() * (march.bay - march.ambient.temperature());
             pressure[i + 1] = free ? p : p - filter.lossNow() * share * share * PathElement.Filter.REFERENCE_DENSITY / air.density(p, t);
         } else if (element instanceof PathElement.Core core) {
             temperature[i + 1] = march.cooling.outletTemperature(coreNumber[i], air, m, t);
@@ -222,7 +233,7 @@ final class Chain {
     /** Loss on the velocity head at the middle of the run: one correction of the inlet estimate. */
     private boolean passPipe(PipeSpec.Loss pipe, int i, double m) {
         double p = pressure[i];
-        double t = temperature[i];
+        double t = (temperature[i] + temperature[i + 1]) / 2;
         FlowState state = march.state;
         if (!state.set(march.air, p, t, m, pipe.area())) {
             return false;

@@ -2,7 +2,7 @@ package io.enthalpa.core.chargepath;
 
 import io.enthalpa.core.fluid.HumidAir;
 
-/** What cools the charge in the cores: steady exchangers, or metal blocks that remember. */
+/** What cools or warms the charge on its way: cores and pipe walls, held steady or remembering. */
 @FunctionalInterface
 public interface ChargeCooling {
     /** No core in the path. */
@@ -16,4 +16,14 @@ public interface ChargeCooling {
      * @return K of charge behind the core
      */
     double outletTemperature(int core, HumidAir air, double flow, double inlet);
+
+    /**
+     * @param wall   which of the path's walls, from 0, in the order of {@link ChargePath#walls()}
+     * @param flow   kg/s of charge
+     * @param inlet  K of charge where it comes to the wall
+     * @return K of charge behind it
+     */
+    default double behindWall(int wall, HumidAir air, double flow, double inlet) {
+        return inlet;
+    }
 }

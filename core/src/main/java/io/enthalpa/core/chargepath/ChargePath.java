@@ -9,6 +9,7 @@ import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.waterloop.RawWaterSpec;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * The chain from filter to plenum together with the air it stands in and the engine that draws on it. Immutable.
@@ -24,12 +25,20 @@ public final class ChargePath {
     private final List<CoreSlot> cores = new ArrayList<>();
     private final List<PathElement.Blower> blowers = new ArrayList<>();
     private final List<InjectionSpec> sprays = new ArrayList<>();
+    private final Optional<BaySpec> bay;
+    private final List<PathWall> walls = new ArrayList<>();
+
+    public ChargePath(Ambient ambient, EngineSpec engine, List<PathElement> elements) {
+        this(ambient, engine, elements, Optional.empty());
+    }
 
     /**
+     * @param bay the air round pipes and plenum; empty where it is not known, and no wall is counted
      * @throws EnthalpaFault {@link FaultKind#CONTRADICTION} when the pieces do not make a path
      */
-    public ChargePath(Ambient ambient, EngineSpec engine, List<PathElement> elements) {
+    public ChargePath(Ambient ambient, EngineSpec engine, List<PathElement> elements, Optional<BaySpec> bay) {
         this.ambient = ambient;
+        this.bay = bay;
         this.engine = engine;
         this.elements = List.copyOf(elements);
         require(!elements.isEmpty(), "pieces", 0, "at least a blower and a plenum");
@@ -47,6 +56,9 @@ public final class ChargePath {
         boolean now = blown;
         for (int i = 0; i < pieces.size(); i++) {
             PathElement piece = pieces.get(i);
+            if (isWalled(piece)) {
+                walls.add(PathWall.of(piece, pointer + "/" + i));
+            }
             if (piece instanceof PathElement.Blower blower) {
                 require(!now, "blowers", 2, "exactly 1 on every way of the air");
                 blowers.add(blower);
@@ -117,6 +129,21 @@ public final class ChargePath {
     /** @return in the order of the path, the first leg's before the second's */
     public List<CoreSlot> cores() {
         return cores;
+    }
+
+    /** @return whether the wall of a piece gives heat to the charge or takes it */
+    boolean isWalled(PathElement piece) {
+        return bay.isPresent() && (piece instanceof PathElement.Pipe || piece instanceof PathElement.Plenum plenum && plenum.wall().isPresent());
+    }
+
+    /** @return the engine bay; empty where it is not known */
+    public Optional<BaySpec> bay() {
+        return bay;
+    }
+
+    /** @return the walls counted, in the order of the path, the first leg's before the second's */
+    public List<PathWall> walls() {
+        return walls;
     }
 
     /** @return every injection point */

@@ -11,6 +11,7 @@ import io.enthalpa.core.source.ValidityRange;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.stream.IntStream;
 import org.hipparchus.analysis.solvers.BrentSolver;
 
 /**
@@ -33,7 +34,7 @@ public final class ChargePathSolver {
             .formula("p_plenum(m, PR) = p_outside + boost; m = demand(p_plenum, T_plenum)")
             .range(new ValidityRange("Mach number", 0, 0.4, ""))
             .source(Citation.published("Heywood", 1988, "Internal Combustion Engine Fundamentals, one-dimensional steady flow"))
-            .leavesOut("Pulses of the cylinders; heat through pipe walls.");
+            .leavesOut("Pulses of the cylinders; walls of cones, joints and tanks.");
     private static final double TOLERANCE = 1e-8;
     private static final double DIFFERENCE = 1e-5;
     private static final int MOST_ITERATIONS = 30;
@@ -61,7 +62,7 @@ public final class ChargePathSolver {
         this.path = path;
         this.air = path.ambient().air();
         this.march = new March(path.ambient());
-        this.chain = new Chain(path.elements(), march, path.cores(), 0, Double.NaN);
+        this.chain = new Chain(path.elements(), march, path, 0, 0, Double.NaN);
         this.sprays = path.sprays();
         this.lastBlower = path.blowers().get(path.blowers().size() - 1);
         chain.start(path.ambient().pressure(), path.ambient().temperature(), 0);
@@ -92,6 +93,11 @@ public final class ChargePathSolver {
         } else if (ratio < 1) {
             solveThrottled();
         }
+    }
+
+    /** @param kelvin air in the engine bay, for a filter that draws from it; outside air until told */
+    public void bayAir(double kelvin) {
+        march.bay = kelvin;
     }
 
     /** The point solved last, to compare with: K, W, Pa. */
@@ -165,6 +171,21 @@ public final class ChargePathSolver {
     /** @return K at the plenum, total */
     public double intakeTemperature() {
         return chain.temperatureOut();
+    }
+
+    /** @return names of the stations behind each piece of the main way */
+    public List<String> stationNames() {
+        return IntStream.range(0, chain.size()).mapToObj(i -> PathAnswer.stationName(chain.elements, i)).toList();
+    }
+
+    /** @return K behind a piece of the main way, total */
+    public double temperatureBehind(int piece) {
+        return chain.temperature[piece + 1];
+    }
+
+    /** @return Pa absolute behind a piece of the main way, total */
+    public double pressureBehind(int piece) {
+        return chain.pressure[piece + 1] - (piece == chain.size() - 1 ? throttleLoss : 0);
     }
 
     /** @return m3/s of injection liquid that all nozzles spray at the point solved last */

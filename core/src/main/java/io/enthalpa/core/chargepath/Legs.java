@@ -1,7 +1,6 @@
 package io.enthalpa.core.chargepath;
 
 import io.enthalpa.core.loss.JunctionLoss;
-import java.util.List;
 
 /**
  * Two chains side by side: finds the share of the flow through the first that leaves the same pressure behind both, or, where each
@@ -26,19 +25,23 @@ final class Legs {
     private final boolean banks;
     private final double commonArea;
 
-    Legs(PathElement.Parallel spec, March march, List<CoreSlot> slots, int firstCore, double boreBefore) {
+    Legs(PathElement.Parallel spec, March march, ChargePath path, int firstCore, int firstWall, double boreBefore) {
         this.spec = spec;
         this.march = march;
         this.ownAir = Double.isNaN(boreBefore);
         this.banks = spec.endsInBanks();
         this.blown = !banks && spec.legs().get(0).path().stream().anyMatch(PathElement.Blower.class::isInstance);
         this.commonArea = ownAir ? Double.NaN : Chain.area(boreBefore);
-        chain[0] = new Chain(spec.legs().get(0).path(), march, slots, firstCore, Double.NaN);
-        chain[1] = new Chain(spec.legs().get(1).path(), march, slots, chain[0].nextCore, Double.NaN);
+        chain[0] = new Chain(spec.legs().get(0).path(), march, path, firstCore, firstWall, Double.NaN);
+        chain[1] = new Chain(spec.legs().get(1).path(), march, path, chain[0].nextCore, chain[0].nextWall, Double.NaN);
     }
 
     int nextCore() {
         return chain[1].nextCore;
+    }
+
+    int nextWall() {
+        return chain[1].nextWall;
     }
 
     boolean endsInBanks() {

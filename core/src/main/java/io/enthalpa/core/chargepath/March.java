@@ -16,6 +16,8 @@ final class March {
     boolean atLimit;
     /** The least of what the blowers passed could make at their flow, set by each march. */
     double mostRatio;
+    /** K of the air in the engine bay. */
+    double bay;
     /** Absolute pressure in the manifold that is asked for, Pa. */
     double target;
     /** A piece that costs nothing while its price is looked for; null for none. */
@@ -31,5 +33,6 @@ final class March {
     March(Ambient ambient) {
         this.ambient = ambient;
         this.air = ambient.air();
+        this.bay = ambient.temperature();
     }
 }

@@ -50,9 +50,8 @@ final class PathAnswer {
         boolean boosted = blown;
         for (int i = 0; i < n; i++) {
             PathElement element = elements.get(i);
-            boolean beforeCore = i < n - 1 && elements.get(i + 1) instanceof PathElement.Core;
-            String name = beforeCore ? elements.get(i + 1).name() + " in" : element.name() + " out";
-            boolean still = element instanceof PathElement.Plenum || element instanceof PathElement.Parallel p && p.endsInBanks();
+            String name = stationName(elements, i);
+            boolean still = isStill(element);
             Station station = still ? standing(element, chain.pressure[i + 1] - throttleLoss, chain.temperature[i + 1])
                     : station(name, chain, i + 1, flow, element.bore());
             stations.add(station);
@@ -62,6 +61,20 @@ final class PathAnswer {
             count(volumeOf(chain, i), boosted, chain.pressure[i + 1], chain.temperature[i + 1]);
         }
         return new Row(stations, pieces);
+    }
+
+    /** @return the station behind a piece */
+    static String stationName(List<PathElement> elements, int i) {
+        if (isStill(elements.get(i))) {
+            return elements.get(i).name();
+        }
+        boolean beforeCore = i < elements.size() - 1 && elements.get(i + 1) instanceof PathElement.Core;
+        return beforeCore ? elements.get(i + 1).name() + " in" : elements.get(i).name() + " out";
+    }
+
+    /** Behind it the air stands. */
+    private static boolean isStill(PathElement element) {
+        return element instanceof PathElement.Plenum || element instanceof PathElement.Parallel p && p.endsInBanks();
     }
 
     private PieceResult piece(Chain chain, int i, double flow, Station fastest, boolean blown) {

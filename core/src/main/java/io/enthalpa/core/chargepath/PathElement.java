@@ -42,9 +42,14 @@ public sealed interface PathElement {
      * @param heatGain  K that the air takes up in the bay before the blower
      * @param dirtyLoss Pa at the same flow when it is due for change
      * @param soiling   0 clean to 1 due for change
+     * @param bayShare  of its air that comes from the engine bay, 0 to 1
      */
-    record Filter(String name, double bore, double loss, double flow, double heatGain, double dirtyLoss, double soiling) implements PathElement {
+    record Filter(String name, double bore, double loss, double flow, double heatGain, double dirtyLoss, double soiling, double bayShare) implements PathElement {
         static final double REFERENCE_DENSITY = 1.2;
+
+        public Filter(String name, double bore, double loss, double flow, double heatGain, double dirtyLoss, double soiling) {
+            this(name, bore, loss, flow, heatGain, dirtyLoss, soiling, 0);
+        }
 
         /** @return Pa at the reading's flow, as dirty as it is */
         public double lossNow() {
@@ -70,7 +75,12 @@ public sealed interface PathElement {
         }
     }
 
-    record Pipe(String name, PipeSpec spec) implements PathElement {
+    /** @param wall what its wall holds and meets outside; counted only where the build knows its engine bay */
+    record Pipe(String name, PipeSpec spec, PipeWallSpec wall) implements PathElement {
+        public Pipe(String name, PipeSpec spec) {
+            this(name, spec, PipeWallSpec.usual(spec.material()));
+        }
+
         @Override
         public double bore() {
             return spec.bore();
@@ -127,8 +137,12 @@ public sealed interface PathElement {
      *
      * @param bore   m of its inlet
      * @param volume m3
+     * @param wall   its metal on the hot engine; empty where that is not counted
      */
-    record Plenum(String name, double bore, double volume) implements PathElement {
+    record Plenum(String name, double bore, double volume, Optional<PlenumWallSpec> wall) implements PathElement {
+        public Plenum(String name, double bore, double volume) {
+            this(name, bore, volume, Optional.empty());
+        }
     }
 
     /**

@@ -1,5 +1,6 @@
 package io.enthalpa.core.endurance;
 
+import io.enthalpa.core.chargepath.ChargeCooling;
 import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.ChargePathSolver;
 import io.enthalpa.core.chargepath.OperatingPoint;
@@ -9,6 +10,7 @@ import io.enthalpa.core.chargepath.SteadyCooling;
 import io.enthalpa.core.chargepath.SteadyCooling.ColdStream;
 import io.enthalpa.core.coolingair.AirFlow;
 import io.enthalpa.core.coolingair.AirWaySpec;
+import io.enthalpa.core.fluid.HumidAir;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -57,6 +59,8 @@ public final class ChargeSystem {
     /** @param withPrices whether each piece's price is looked for too, which takes as many solutions as there are pieces */
     public SteadyResult steady(OperatingPoint point, boolean withPrices) {
         ChargePathSolver solver = new ChargePathSolver(path);
+        SteadyWalls walls = new SteadyWalls(path, point.roadSpeed());
+        solver.bayAir(walls.bay());
         int n = cores.size();
         Seen[] seen = new Seen[n];
         double[] waterIn = new double[n];
@@ -74,14 +78,22 @@ public final class ChargeSystem {
                 cold.add(cores.get(k).steadyStream(met[k], waterIn[k], point, heat[k], path.ambient().temperature()));
                 cooling.add(new SteadyCooling(cores.get(k).cooler(), cold.get(k)));
             }
-            PathResult result = solver.solve(point, (core, gas, flow, inlet) -> {
-                seen[core].flow = flow;
-                seen[core].in = inlet;
-                seen[core].out = cooling.get(core).outletTemperature(gas, flow, inlet);
-                return seen[core].out;
+            PathResult result = solver.solve(point, new ChargeCooling() {
+                @Override
+                public double outletTemperature(int core, HumidAir gas, double flow, double inlet) {
+                    seen[core].flow = flow;
+                    seen[core].in = inlet;
+                    seen[core].out = cooling.get(core).outletTemperature(gas, flow, inlet);
+                    return seen[core].out;
+                }
+
+                @Override
+                public double behindWall(int wall, HumidAir gas, double flow, double inlet) {
+                    return walls.behind(wall, gas, flow, inlet);
+                }
             });
             List<CoreResult> results = new ArrayList<>();
-            double moved = 0;
+            double moved = walls.settle();
             for (int k = 0; k < n; k++) {
                 CoreResult r = cores.get(k).result(seen[k].flow, seen[k].in, seen[k].out, result.manifoldPressure(), cold.get(k), met[k]);
                 results.add(r);

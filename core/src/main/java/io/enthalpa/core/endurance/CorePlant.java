@@ -2,6 +2,7 @@ package io.enthalpa.core.endurance;
 
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.chargepath.SteadyCooling.ColdStream;
+import io.enthalpa.core.exchanger.Condensate;
 import io.enthalpa.core.exchanger.Conductances;
 import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.waterloop.ChillerSpec;
@@ -10,6 +11,8 @@ import java.util.List;
 
 /** One core while a run goes on: its metal, its water, and what it has taken and given away. */
 final class CorePlant {
+    /** W/K of a stream that all but stands. */
+    private static final double LEAST_RATE = 1e-3;
     private final CooledCore core;
     private final HumidAir air;
     private final double outside;
@@ -19,6 +22,7 @@ final class CorePlant {
     private final double[] out;
     private final double[] flow;
     private final double[] coldIn;
+    private final double[] condensate;
     private final WaterSide water;
     private final double[] iceLeft;
     /** W given to the air at the core's face or its radiator, last step. */
@@ -42,6 +46,7 @@ final class CorePlant {
         out = new double[steps];
         flow = new double[steps];
         coldIn = new double[steps];
+        condensate = new double[steps];
     }
 
     /** @return K of the charge behind the core, as the metal stands; notes what asked */
@@ -84,24 +89,31 @@ final class CorePlant {
     }
 
     CoreTrace trace() {
-        return new CoreTrace(core.slot().element().name(), in, out, flow, coldIn, iceLeft, List.copyOf(frames));
+        return new CoreTrace(core.slot().element().name(), in, out, flow, coldIn, iceLeft, condensate, List.copyOf(frames));
     }
 
-    /** Moves metal and water on by one step; a standing charge neither brings nor takes heat. */
-    void advance(int i, double dt, boolean running, AirMeeting met, OperatingPoint point) {
+    /**
+     * Moves metal and water on by one step; a standing charge neither brings nor takes heat.
+     *
+     * @param pressure Pa absolute of the charge
+     */
+    void advance(int i, double dt, boolean running, double pressure, AirMeeting met, OperatingPoint point) {
         double m = running ? seenFlow : 0;
         double inlet = running ? seenIn : charge;
-        double coldInlet = water != null ? water.out() : met.inlet();
-        ColdStream cold = core.streamAt(met, coldInlet, point.speed());
+        double before = water == null ? 0 : water.stored();
+        ColdStream cold = core.streamAt(met, water != null ? water.out() : met.inlet(), point.speed());
+        double coldInlet = water != null ? water.feed(dt, Math.max(cold.capacityRate(), LEAST_RATE)) : met.inlet();
         Conductances films = core.cooler().conductances(Math.max(m, 1e-6), (inlet + charge) / 2, Math.max(cold.flow(), 1e-6), coldInlet);
         double rate = m * air.heatCapacity((inlet + charge) / 2);
-        field.step(dt, rate, inlet, films.hotToMetal(), Math.max(cold.capacityRate(), 1e-3), coldInlet, films.metalToCold());
+        field.step(dt, rate, inlet, films.hotToMetal(), Math.max(cold.capacityRate(), LEAST_RATE), coldInlet, films.metalToCold());
         charge = m > 0 ? field.hotOut() : field.stored() / core.cooler().heatCapacity();
         if (m > 0) {
             taken += m * (air.enthalpy(inlet) - air.enthalpy(charge)) * dt;
         }
+        double coldOut = coldInlet + field.heatOut() / dt / Math.max(cold.capacityRate(), LEAST_RATE);
+        condensate[i] = m > 0 ? Condensate.flow(air, m, pressure, inlet, charge, coldInlet, coldOut, films) : 0;
         if (water != null) {
-            advanceWater(dt, running, field.heatOut() / dt, met, cold, point);
+            advanceWater(dt, running, field.heatOut() / dt, before, met, cold, point);
         } else {
             rejected += field.heatOut();
             toAir = field.heatOut() / dt;
@@ -114,15 +126,14 @@ final class CorePlant {
     }
 
     /** What the water did not keep, radiator, chiller and overboard took. */
-    private void advanceWater(double dt, boolean running, double heat, AirMeeting met, ColdStream cold, OperatingPoint point) {
+    private void advanceWater(double dt, boolean running, double heat, double before, AirMeeting met, ColdStream cold, OperatingPoint point) {
         double perKelvin = core.radiatorPerKelvin(met, cold, water.out());
         ChillerSpec chiller = core.loop().chiller().orElse(null);
         boolean chills = chiller != null && chiller.worksAt(running ? point.boost() : 0) && (running || chiller.whileWaiting());
-        double before = water.stored();
-        double at = water.out();
-        water.advance(dt, heat, cold.capacityRate(), perKelvin, met.inlet(), chills ? chiller.slope(outside) : 0, chills ? chiller.zeroAt() : 0,
+        double rate = Math.max(cold.capacityRate(), LEAST_RATE);
+        water.advance(dt, heat, rate, Math.min(perKelvin, rate), met.inlet(), chills ? chiller.slope(outside) : 0, chills ? chiller.zeroAt() : 0,
                 chills ? chiller.coldest() : 0);
         rejected += heat * dt - (water.stored() - before);
-        toAir = perKelvin * (at + heat / cold.capacityRate() - met.inlet());
+        toAir = Math.min(perKelvin, rate) * (water.toRadiator() - met.inlet());
     }
 }

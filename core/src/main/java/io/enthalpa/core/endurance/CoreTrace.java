@@ -11,9 +11,10 @@ import java.util.List;
  * @param flow   kg/s of charge through it
  * @param coldIn K of the cold stream at it: outside air, or the water
  * @param ice    kg left in its tank
+ * @param condensate kg/s of water that comes out of the charge inside
  * @param frames pictures of the metal, evenly spread over the steps
  */
-public record CoreTrace(String name, double[] in, double[] out, double[] flow, double[] coldIn, double[] ice, List<Frame> frames) {
+public record CoreTrace(String name, double[] in, double[] out, double[] flow, double[] coldIn, double[] ice, double[] condensate, List<Frame> frames) {
     /**
      * The metal at a moment.
      *

@@ -1,15 +1,19 @@
 package io.enthalpa.core.endurance;
 
 import io.enthalpa.core.chargepath.Ambient;
+import io.enthalpa.core.chargepath.ChargeCooling;
 import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.ChargePathSolver;
 import io.enthalpa.core.chargepath.CoreSlot;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.duty.Duty;
+import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
 
 /**
  * Runs a system through a duty in equal steps. At each step the charge path is solved with the core outlets of the step before
@@ -23,7 +27,7 @@ public final class EnduranceRun {
             .formula("C dT/dt = g (Th - T) - c (T - Tc) in each cell, g and c what the streams can carry to it")
             .source(Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., transient response"),
                     Citation.commonPractice("the run's steady end is checked against the steady solver within 1 %, its steps against an adaptive integrator within 0.2 K"))
-            .leavesOut("Bay heat, pipe walls, sensor lag, hose delay, spread of the inputs.");
+            .leavesOut("Condensate is counted but its latent heat is not given to the core; end tanks, cones and joints hold no heat.");
     private static final int FRAMES = 60;
     private static final double SHORTEST_STEP = 0.05;
     private static final double LONGEST_STEP = 0.5;
@@ -40,18 +44,43 @@ public final class EnduranceRun {
     private final List<CorePlant> plants = new ArrayList<>();
     /** The cores behind which no other follows: one, or one in each leg. */
     private final List<CorePlant> lastOnes = new ArrayList<>();
+    private final List<WallPlant> walls = new ArrayList<>();
+    private final BayAir bay;
+    private final Sensor sensor;
+    private final double sensorArea;
     private final double[] duration;
+    private final Trace.Columns columns;
+    private final double[][] stationT;
+    private final double[][] stationP;
+    private final double[][] wallT;
+    private final double[] toAir;
+    private final ChargeCooling asTheyStand = new AsTheyStand();
+    private Moment last;
+    private double now;
+    private double used;
+    private boolean running;
+    private boolean ran = true;
 
-    private EnduranceRun(ChargeSystem system, Duty duty, double step) {
+    private EnduranceRun(ChargeSystem system, Duty duty, Sensor sensor, double step) {
         this.path = system.path();
         this.ambient = path.ambient();
         this.solver = new ChargePathSolver(path);
         this.air = system.air();
         this.duration = steps(duty, step);
+        this.columns = Trace.Columns.of(duration);
+        this.sensor = sensor;
+        double bore = path.elements().get(path.elements().size() - 1).bore();
+        this.sensorArea = Math.PI / 4 * bore * bore;
+        this.bay = new BayAir(path.bay(), ambient.temperature(), duty.rows().get(0).roadSpeed());
         double start = ambient.temperature() + duty.startAbove();
         for (CooledCore core : system.cores()) {
             plants.add(new CorePlant(core, ambient.air(), ambient.temperature(), start, duration.length));
         }
+        path.walls().forEach(wall -> walls.add(new WallPlant(wall, ambient, start)));
+        stationT = new double[solver.stationNames().size()][duration.length];
+        stationP = new double[stationT.length][duration.length];
+        wallT = new double[walls.size()][duration.length];
+        toAir = new double[plants.size()];
         findLastOnes();
     }
 
@@ -80,15 +109,21 @@ public final class EnduranceRun {
 
     /** @param duty already scaled to the boost asked for */
     public static Trace run(ChargeSystem system, Duty duty) {
-        return run(system, duty, stepFor(duty));
+        return run(system, duty, Sensor.USUAL, stepFor(duty));
+    }
+
+    /** @param duty already scaled to the boost asked for */
+    public static Trace run(ChargeSystem system, Duty duty, double step) {
+        return run(system, duty, Sensor.USUAL, step);
     }
 
     /**
      * @param duty already scaled to the boost asked for
-     * @param step s, above 0; shortened so that runs and waits end on a step
+     * @param sensor at the plenum
+     * @param step   s, above 0; shortened so that runs and waits end on a step
      */
-    public static Trace run(ChargeSystem system, Duty duty, double step) {
-        return new EnduranceRun(system, duty, step).walk(duty);
+    public static Trace run(ChargeSystem system, Duty duty, Sensor sensor, double step) {
+        return new EnduranceRun(system, duty, sensor, step).walk(duty);
     }
 
     /** Lengths of all steps: each run and each wait in equal ones. */
@@ -103,75 +138,95 @@ public final class EnduranceRun {
     }
 
     private Trace walk(Duty duty) {
-        int n = duration.length;
-        double[] time = new double[n];
-        double[] speed = new double[n];
-        double[] roadSpeed = new double[n];
-        double[] boost = new double[n];
-        double[] flow = new double[n];
-        double[] blowerFlow = new double[n];
-        double[] blowerRatio = new double[n];
-        double[] intake = new double[n];
-        double[] sprayed = new double[n];
-        boolean[] limited = new boolean[n];
-        int frames = 0;
         double storedAtStart = stored();
         Duty.Cursor cursor = duty.cursor();
-        Moment last = null;
-        double now = 0;
-        double used = 0;
-        boolean ran = true;
-        double[] toAir = new double[plants.size()];
-        for (int i = 0; i < n; i++) {
-            double dt = duration[i];
-            boolean running = cursor.moveTo(now + dt / 2) && cursor.speed() > STANDING;
-            if (i >= frames * (double) n / FRAMES) {
+        int frames = 0;
+        for (int i = 0; i < duration.length; i++) {
+            running = cursor.moveTo(now + duration[i] / 2) && cursor.speed() > STANDING;
+            if (i >= frames * (double) duration.length / FRAMES) {
                 frames++;
                 for (CorePlant plant : plants) {
                     plant.picture(now);
                 }
             }
-            double behindCores = behindCores();
-            if (running && (last == null || last.differs(cursor, behindCores))) {
-                solver.advance(new OperatingPoint(cursor.speed(), cursor.boost(), cursor.roadSpeed()), (core, gas, m, in) -> plants.get(core).ask(m, in));
-                last = new Moment(cursor.speed(), cursor.boost(), behindCores);
-            }
-            now += dt;
-            time[i] = now;
-            speed[i] = cursor.speed();
-            roadSpeed[i] = cursor.roadSpeed();
-            flow[i] = running ? solver.flow() : 0;
-            boost[i] = running ? solver.manifoldPressure() - ambient.pressure() : 0;
-            blowerFlow[i] = running ? solver.blowerFlow() : 0;
-            blowerRatio[i] = running ? solver.blowerRatio() : 1;
-            limited[i] = running && solver.blowerLimited();
-            used += running ? solver.sprayFlow() * dt : 0;
-            sprayed[i] = used;
-            OperatingPoint point = new OperatingPoint(running ? cursor.speed() : 0, cursor.boost(), cursor.roadSpeed());
-            AirMeeting[] met = air.meet(air.flowsNear(cursor.roadSpeed()), cursor.roadSpeed(), toAir);
-            boolean begins = running && !ran;
-            ran = running;
-            for (int k = 0; k < met.length; k++) {
-                if (begins) {
-                    plants.get(k).newRun();
-                }
-                plants.get(k).advance(i, dt, running, met[k], point);
-                toAir[k] = plants.get(k).toAir();
-            }
-            intake[i] = intake(running, last);
+            step(i, cursor);
         }
-        EnergyAudit audit = new EnergyAudit(plants.stream().mapToDouble(CorePlant::taken).sum(), stored() - storedAtStart,
-                plants.stream().mapToDouble(CorePlant::rejected).sum());
-        return new Trace(time, duration, speed, roadSpeed, boost, flow, blowerFlow, blowerRatio, intake, ambient.temperature(), sprayed, limited,
-                plants.stream().map(CorePlant::trace).toList(), audit);
+        EnergyAudit audit = new EnergyAudit(sum(CorePlant::taken, WallPlant::taken), stored() - storedAtStart, sum(CorePlant::rejected, WallPlant::rejected));
+        List<String> names = solver.stationNames();
+        return new Trace(columns, ambient.temperature(), plants.stream().map(CorePlant::trace).toList(),
+                IntStream.range(0, names.size()).mapToObj(k -> new Trace.Station(names.get(k), stationT[k], stationP[k])).toList(),
+                IntStream.range(0, walls.size()).mapToObj(k -> new Trace.Wall(path.walls().get(k).name(), path.walls().get(k).pointer(), wallT[k])).toList(), audit);
     }
 
-    /** The path was solved with the core outlets of the step before; the plenum follows what they are now. */
-    private double intake(boolean running, Moment last) {
+    private void step(int i, Duty.Cursor cursor) {
+        double dt = duration[i];
+        double roadSpeed = cursor.roadSpeed();
+        if (running && (last == null || last.differs(cursor, behindCores(), wallSum(), bay.temperature()))) {
+            solver.bayAir(bay.temperature());
+            solver.advance(new OperatingPoint(cursor.speed(), cursor.boost(), roadSpeed), asTheyStand);
+            last = new Moment(cursor.speed(), cursor.boost(), behindCores(), wallSum(), bay.temperature());
+        }
+        now += dt;
+        record(i, dt, cursor);
+        OperatingPoint point = new OperatingPoint(running ? cursor.speed() : 0, cursor.boost(), roadSpeed);
+        AirMeeting[] met = air.meet(air.flowsNear(roadSpeed), roadSpeed, toAir);
+        boolean begins = running && !ran;
+        ran = running;
+        for (int k = 0; k < met.length; k++) {
+            if (begins) {
+                plants.get(k).newRun();
+            }
+            plants.get(k).advance(i, dt, running, running ? solver.manifoldPressure() : ambient.pressure(), met[k], point);
+            toAir[k] = plants.get(k).toAir();
+        }
+        for (int k = 0; k < walls.size(); k++) {
+            walls.get(k).advance(dt, running, bay.temperature(), bay.warm(), roadSpeed);
+            wallT[k][i] = walls.get(k).temperature();
+        }
+        bay.advance(dt, running, roadSpeed);
+        columns.bay()[i] = bay.temperature();
+        columns.intake()[i] = intake();
+        double before = i == 0 ? columns.intake()[0] : columns.shown()[i - 1];
+        columns.shown()[i] = sensor.after(before, columns.intake()[i], columns.flow()[i] / sensorArea, dt);
+    }
+
+    private void record(int i, double dt, Duty.Cursor cursor) {
+        columns.time()[i] = now;
+        columns.speed()[i] = cursor.speed();
+        columns.roadSpeed()[i] = cursor.roadSpeed();
+        columns.asked()[i] = cursor.boost();
+        columns.flow()[i] = running ? solver.flow() : 0;
+        columns.boost()[i] = running ? solver.manifoldPressure() - ambient.pressure() : 0;
+        columns.blowerFlow()[i] = running ? solver.blowerFlow() : 0;
+        columns.blowerRatio()[i] = running ? solver.blowerRatio() : 1;
+        columns.limited()[i] = running && solver.blowerLimited();
+        used += running ? solver.sprayFlow() * dt : 0;
+        columns.sprayed()[i] = used;
+        for (int k = 0; k < stationT.length; k++) {
+            stationT[k][i] = running ? solver.temperatureBehind(k) : ambient.temperature();
+            stationP[k][i] = running ? solver.pressureBehind(k) : ambient.pressure();
+        }
+    }
+
+    /** Cores and walls as the last step left them: the charge passes quicker than they change. */
+    private final class AsTheyStand implements ChargeCooling {
+        @Override
+        public double outletTemperature(int core, HumidAir gas, double flow, double inlet) {
+            return plants.get(core).ask(flow, inlet);
+        }
+
+        @Override
+        public double behindWall(int wall, HumidAir gas, double flow, double inlet) {
+            return walls.get(wall).ask(gas, flow, inlet);
+        }
+    }
+
+    /** The path was solved with the core outlets of the step before; the plenum follows what they are now. Standing charge is as warm as what it stands in. */
+    private double intake() {
         if (running) {
             return plants.isEmpty() ? solver.intakeTemperature() : solver.intakeTemperature() + behindCores() - last.behindCores();
         }
-        return plants.isEmpty() ? ambient.temperature() : behindCores();
+        return walls.isEmpty() ? behindCores() : walls.get(walls.size() - 1).temperature();
     }
 
     /** K, mean of the charge behind the last cores; outside air without any. */
@@ -183,15 +238,27 @@ public final class EnduranceRun {
         return lastOnes.isEmpty() ? ambient.temperature() : sum / lastOnes.size();
     }
 
+    private double wallSum() {
+        double sum = 0;
+        for (WallPlant wall : walls) {
+            sum += wall.temperature();
+        }
+        return sum;
+    }
+
+    private double sum(ToDoubleFunction<CorePlant> ofCore, ToDoubleFunction<WallPlant> ofWall) {
+        return plants.stream().mapToDouble(ofCore).sum() + walls.stream().mapToDouble(ofWall).sum();
+    }
+
     private double stored() {
-        return plants.stream().mapToDouble(CorePlant::stored).sum();
+        return sum(CorePlant::stored, WallPlant::stored);
     }
 
     /** What the charge path was last solved for. */
-    private record Moment(double speed, double boost, double behindCores) {
-        boolean differs(Duty.Cursor cursor, double out) {
+    private record Moment(double speed, double boost, double behindCores, double walls, double bay) {
+        boolean differs(Duty.Cursor cursor, double out, double wallsNow, double bayNow) {
             return Math.abs(cursor.speed() - speed) > 1e-4 * speed || Math.abs(cursor.boost() - boost) > 5
-                    || Math.abs(out - behindCores) > 0.02;
+                    || Math.abs(out - behindCores) > 0.02 || Math.abs(wallsNow - walls) > 0.05 || Math.abs(bayNow - bay) > 0.05;
         }
     }
 }

@@ -5,29 +5,103 @@ import java.util.List;
 /**
  * A run, one value a step in each column; all columns equally long. Temperatures K, pressures Pa absolute.
  *
- * @param time       s, at the end of each step
- * @param duration   s, of each step
- * @param speed      rad/s of the crankshaft
- * @param roadSpeed  m/s
- * @param boost      Pa above ambient, reached
- * @param flow       kg/s of charge
- * @param blowerFlow kg/s through the blower, corrected to its map's inlet where it has one; of the second of two
- * @param blowerRatio outlet over inlet pressure of that blower
- * @param intake     charge at the plenum
- * @param outside    K of outside air
- * @param sprayed    m3 of injection liquid used since the start
- * @param limited    true where the blower could not make what was asked
- * @param cores      each core, in the order of the path
- * @param audit      heat accounts of all cores
+ * @param columns  what the whole system does
+ * @param outside  K of outside air
+ * @param cores    each core, in the order of the path
+ * @param stations behind each piece of the main way
+ * @param walls    each wall counted
+ * @param audit    heat accounts of cores, water and walls
  */
-public record Trace(double[] time, double[] duration, double[] speed, double[] roadSpeed, double[] boost, double[] flow,
-                    double[] blowerFlow, double[] blowerRatio, double[] intake, double outside, double[] sprayed, boolean[] limited, List<CoreTrace> cores, EnergyAudit audit) {
+public record Trace(Columns columns, double outside, List<CoreTrace> cores, List<Station> stations, List<Wall> walls, EnergyAudit audit) {
     public Trace {
         cores = List.copyOf(cores);
+        stations = List.copyOf(stations);
+        walls = List.copyOf(walls);
+    }
+
+    /**
+     * @param time        s, at the end of each step
+     * @param duration    s, of each step
+     * @param speed       rad/s of the crankshaft
+     * @param roadSpeed   m/s
+     * @param asked       Pa above ambient, asked for
+     * @param boost       Pa above ambient, reached
+     * @param flow        kg/s of charge; 0 while the engine stands
+     * @param blowerFlow  kg/s through the blower, corrected to its map's inlet where it has one; of the second of two
+     * @param blowerRatio outlet over inlet pressure of that blower
+     * @param intake      K of charge at the plenum
+     * @param shown       K that the sensor there shows
+     * @param bay         K of air in the engine bay
+     * @param sprayed     m3 of injection liquid used since the start
+     * @param limited     true where the blower could not make what was asked
+     */
+    public record Columns(double[] time, double[] duration, double[] speed, double[] roadSpeed, double[] asked, double[] boost, double[] flow, double[] blowerFlow,
+                          double[] blowerRatio, double[] intake, double[] shown, double[] bay, double[] sprayed, boolean[] limited) {
+        static Columns of(double[] duration) {
+            int n = duration.length;
+            return new Columns(new double[n], duration, new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n],
+                    new double[n], new double[n], new double[n], new double[n], new boolean[n]);
+        }
+    }
+
+    /**
+     * @param name        as on the charge line
+     * @param temperature K, total; outside air while the engine stands
+     * @param pressure    Pa absolute, total
+     */
+    public record Station(String name, double[] temperature, double[] pressure) {
+    }
+
+    /**
+     * @param name        of the piece
+     * @param pointer     of the piece in the option's document
+     * @param temperature K
+     */
+    public record Wall(String name, String pointer, double[] temperature) {
     }
 
     public int length() {
-        return time.length;
+        return columns.time.length;
+    }
+
+    public double[] time() {
+        return columns.time;
+    }
+
+    public double[] duration() {
+        return columns.duration;
+    }
+
+    public double[] speed() {
+        return columns.speed;
+    }
+
+    public double[] roadSpeed() {
+        return columns.roadSpeed;
+    }
+
+    public double[] boost() {
+        return columns.boost;
+    }
+
+    public double[] flow() {
+        return columns.flow;
+    }
+
+    public double[] intake() {
+        return columns.intake;
+    }
+
+    public double[] shown() {
+        return columns.shown;
+    }
+
+    public double[] sprayed() {
+        return columns.sprayed;
+    }
+
+    public boolean[] limited() {
+        return columns.limited;
     }
 
     /** @return the core nearest the plenum; null without one */
@@ -37,7 +111,7 @@ public record Trace(double[] time, double[] duration, double[] speed, double[] r
 
     /** @return charge before the first core; without a core that at the plenum */
     public double[] coreIn() {
-        return cores.isEmpty() ? intake : cores.get(0).in();
+        return cores.isEmpty() ? intake() : cores.get(0).in();
     }
 
     /** @return cold stream at the core nearest the plenum at a step, K: outside air, or its water */

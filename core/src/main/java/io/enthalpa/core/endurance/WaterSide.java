@@ -11,20 +11,28 @@ import java.util.Arrays;
 /** The water of one loop while a run goes on: mixed, or passing a baffled tank in order; its ice; what it gives away. */
 public final class WaterSide {
     public static final Method METHOD = Method.of("loop-run", "Water, tank and ice through a duty",
-                    "All water of a loop is one mixed volume, or eight behind each other in a baffled tank. Over a step each relaxes exactly towards what core, radiator, "
+                    "The water in tank, radiator and core is one mixed volume, or eight behind each other in a baffled tank; the hoses to the core and back pass "
+                            + "their water on in the order it came, later by their volume over the flow. Over a step each volume relaxes exactly towards what core, radiator, "
                             + "chiller and ice make of it. What the water did not keep and the ice did not melt for, radiator and chiller gave away.")
-            .formula("C dT/dt = q - G_r (T + q/C_w - T_air) - s_chiller (T - T_z) - h A (T - 0 °C)")
+            .formula("C dT/dt = C_w (T_back - T) - s_chiller (T - T_z) - h A (T - 0 °C); T_back = T_r - G_r (T_r - T_air) / C_w, T_r what the return hose gives")
             .source(Citation.fromMemory("Incropera & DeWitt", 2007, "Fundamentals of Heat and Mass Transfer, lumped capacitance"))
-            .leavesOut("The melt water's own warming, worth an eighth more at 10 °C; heat through hoses and tank walls; the way of the water through the hoses.");
+            .leavesOut("The melt water's own warming, worth an eighth more at 10 °C; heat through hoses and tank walls.");
     private static final int BAFFLED_CELLS = 8;
+    /** Of all water at least this share counts as mixed, whatever the hoses hold. */
+    private static final double LEAST_MIXED = 0.1;
     private final WaterLoopSpec loop;
     private final GlycolWater coolant;
     private final double[] cell;
     private final double capacity;
     private final TankSpec tank;
+    private final HoseLine feed;
+    private final HoseLine back;
+    private final boolean hoses;
     private double out;
     private double ice;
-    /** J held by the water on its way from a baffled tank to the core. */
+    private double toCore;
+    private double toRadiator;
+    /** J that the water leaving the tank had gained within a step over what it was taken for. */
     private double underWay;
 
     WaterSide(WaterLoopSpec loop, double start, double outside) {
@@ -35,13 +43,32 @@ public final class WaterSide {
         Arrays.fill(cell, start);
         out = start;
         ice = tank.ice().mass();
+        toCore = start;
+        toRadiator = start;
         double at = outside + 15;
-        capacity = loop.volume() * coolant.density(at) * coolant.heatCapacity(at);
+        double whole = loop.volume() * coolant.density(at) * coolant.heatCapacity(at);
+        double inHoses = (loop.feedVolume() + loop.returnVolume()) / loop.volume();
+        hoses = inHoses > 0 && !loop.isOpen();
+        double share = hoses ? Math.min(inHoses, 1 - LEAST_MIXED) / inHoses : 0;
+        feed = new HoseLine(share * loop.feedVolume() / loop.volume() * whole, start);
+        back = new HoseLine(share * loop.returnVolume() / loop.volume() * whole, start);
+        capacity = whole * (1 - share * inHoses);
     }
 
-    /** @return K where it enters the core */
+    /** @return K where it leaves the tank */
     double out() {
         return out;
+    }
+
+    /** Sends water on its way for a step. @param rate W/K of the flow @return K where it enters the core, mean of the step */
+    double feed(double dt, double rate) {
+        toCore = hoses ? feed.push(rate * dt, out) : out;
+        return toCore;
+    }
+
+    /** @return K where it entered the radiator in the last step */
+    double toRadiator() {
+        return toRadiator;
     }
 
     double ice() {
@@ -50,7 +77,7 @@ public final class WaterSide {
 
     /** @return J, ice counted as cold */
     double stored() {
-        return loop.isOpen() ? 0 : Arrays.stream(cell).sum() / cell.length * capacity + underWay - ice * IceSpec.LATENT_HEAT;
+        return loop.isOpen() ? 0 : Arrays.stream(cell).sum() / cell.length * capacity + feed.stored() + back.stored() + underWay - ice * IceSpec.LATENT_HEAT;
     }
 
     /** Tops the ice up; its cold comes from outside the loop. @return J */
@@ -79,15 +106,16 @@ public final class WaterSide {
         double chiller = cell[0] > coldest ? slope : 0;
         double melt = tank.ice().conductance(ice);
         double mean;
-        if (cell.length == 1) {
+        toRadiator = hoses ? back.push(rate * dt, toCore + heat / rate) : out + heat / rate;
+        if (cell.length == 1 && !hoses) {
             double pull = radiator + chiller + melt;
             double push = radiator * airIn + chiller * zero + melt * IceSpec.MELTING + heat * (1 - radiator / rate);
             mean = relax(0, dt, capacity, pull, push);
             out = cell[0];
         } else {
-            double back = out + heat / rate - radiator / rate * (out + heat / rate - airIn);
+            double cooled = toRadiator - radiator / rate * (toRadiator - airIn);
             double c = capacity / cell.length;
-            mean = relax(0, dt, c, rate + chiller + melt, rate * back + chiller * zero + melt * IceSpec.MELTING);
+            mean = relax(0, dt, c, rate + chiller + melt, rate * cooled + chiller * zero + melt * IceSpec.MELTING);
             double last = mean;
             for (int i = 1; i < cell.length; i++) {
                 last = relax(i, dt, c, rate, rate * last);

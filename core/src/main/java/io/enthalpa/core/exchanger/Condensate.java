@@ -14,6 +14,13 @@ import io.enthalpa.core.fluid.WaterVapour;
 public record Condensate(double dewPoint, double flow, double latentHeat, double metal) {
     private static final int STRIPS = 24;
 
+    /** As {@link #of} in kg/s alone, quick where the metal is warm enough. */
+    public static double flow(HumidAir air, double flow, double pressure, double in, double out, double coldIn, double coldOut, Conductances conductances) {
+        double coldest = out - conductances.overall() / conductances.hot() * (out - coldIn);
+        boolean dry = WaterVapour.saturationPressure(coldest) >= air.waterMoleFraction() * pressure;
+        return dry || in <= out ? 0 : of(air, flow, pressure, in, out, coldIn, coldOut, conductances).flow();
+    }
+
     /**
      * By the analogy of Chilton and Colburn (1934), see {@link WaterVapour#METHOD}: along the core the charge comes exponentially closer to the metal; vapour goes to the metal as heat does (Lewis number
      * taken as one), as long as the metal is colder than the dew point, and never stays above saturation in the stream.

@@ -1,14 +1,17 @@
 package io.enthalpa.core.explain;
 
+import io.enthalpa.core.chargepath.BaySpec;
 import io.enthalpa.core.chargepath.ChargePathSolver;
 import io.enthalpa.core.chargepath.Filling;
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.chargepath.PathWall;
 import io.enthalpa.core.chargepath.Price;
 import io.enthalpa.core.coolingair.AirWay;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.coolingair.OtherExchanger;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.ResistanceShares;
+import io.enthalpa.core.endurance.Sensor;
 import io.enthalpa.core.endurance.WaterSide;
 import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.CompressorMap;
@@ -60,13 +63,14 @@ public final class Methods {
             new Chapter("The charge path", List.of(ChargePathSolver.METHOD, PathElement.FILTER_METHOD, FrictionFactor.METHOD, BendLoss.METHOD,
                     MitreLoss.METHOD, DiameterChange.METHOD, JointLoss.METHOD, JunctionLoss.SPLIT, JunctionLoss.MERGE, ThrottleLoss.METHOD,
                     PathElement.PLENUM_METHOD, Price.METHOD, Filling.METHOD)),
+            new Chapter("Surroundings", List.of(BaySpec.METHOD, PathWall.METHOD)),
             new Chapter("Cores", List.of(Effectiveness.METHOD, RatedCore.METHOD, FinnedCore.METHOD, PlainPassage.METHOD, ManglikBergles1995.METHOD,
                     ChangWang1997.METHOD, FinEfficiency.METHOD, CoreLoss.METHOD, TankEffect.METHOD)),
             new Chapter("Injection", List.of(InjectionCooling.METHOD)),
             new Chapter("Water side", List.of(GlycolWater.METHOD, LoopHydraulics.METHOD, FallingCurve.METHOD, FittingLoss.METHOD, CorePorts.METHOD, Radiator.METHOD,
                     LoopSinks.METHOD, IceSpec.METHOD, ChillerSpec.METHOD, LoopHeights.METHOD)),
             new Chapter("Cooling air", List.of(AirWay.METHOD, FaceAirSpec.METHOD, OtherExchanger.METHOD)),
-            new Chapter("Endurance", List.of(EnduranceRun.METHOD, WaterSide.METHOD, ResistanceShares.METHOD)));
+            new Chapter("Endurance", List.of(EnduranceRun.METHOD, WaterSide.METHOD, Sensor.METHOD, ResistanceShares.METHOD)));
 
     private Methods() {
     }

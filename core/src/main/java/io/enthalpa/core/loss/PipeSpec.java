@@ -46,9 +46,14 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
         return Math.PI / 4 * bore * bore;
     }
 
+    /** @return m along its middle, bends included */
+    public double developed() {
+        return length + bends.stream().mapToDouble(Bend::length).sum();
+    }
+
     /** @return m3 inside, bends included */
     public double volume() {
-        return area() * (length + bends.stream().mapToDouble(Bend::length).sum());
+        return area() * developed();
     }
 
     /** @return bores of straight pipe between two bends if all are spread evenly; infinite with fewer than two */

@@ -37,6 +37,33 @@ public record WaterLoopSpec(GlycolWater coolant, OptionalDouble measured, double
         return pieces.stream().filter(LoopPiece.CoreSide.class::isInstance).map(p -> ((LoopPiece.CoreSide) p).ports()).findFirst().orElse(CorePorts.BEST);
     }
 
+    /** @return m3 in hoses and fittings from the mixed part of the loop (tank, radiator, chiller) to the core; 0 where the pieces are not known */
+    public double feedVolume() {
+        return volumeFromCore(-1);
+    }
+
+    /** @return m3 from the core to the next mixed part */
+    public double returnVolume() {
+        return volumeFromCore(1);
+    }
+
+    private double volumeFromCore(int step) {
+        int n = pieces.size();
+        int core = 0;
+        while (core < n && !(pieces.get(core) instanceof LoopPiece.CoreSide)) {
+            core++;
+        }
+        double sum = 0;
+        for (int k = 1; k < n; k++) {
+            LoopPiece piece = pieces.get(Math.floorMod(core + step * k, n));
+            if (piece.bore() == 0) {
+                break;
+            }
+            sum += piece.area() * (piece instanceof LoopPiece.Hose hose ? hose.spec().developed() : piece instanceof LoopPiece.Fitting f ? f.length() : 0);
+        }
+        return sum;
+    }
+
     public boolean isOpen() {
         return raw.isPresent();
     }

@@ -23,6 +23,7 @@ import io.enthalpa.core.waterloop.CorePorts;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.LoopPiece;
 import io.enthalpa.core.waterloop.TankSpec;
+import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -208,6 +209,7 @@ class ColdSideTest {
         double start = water.stored();
         double seconds = 0;
         while (water.ice() > 0 && seconds < 1e4) {
+            water.feed(0.1, 2000);
             water.advance(0.1, heat, 2000, 0, 300, 0, 0, 0);
             seconds += 0.1;
         }
@@ -219,10 +221,10 @@ class ColdSideTest {
     @ParameterizedTest
     @CsvSource({"0.05", "1", "20"})
     void stirredTankFollowsItsExponential(double dt) {
-        Loops l = new Loops();
-        WaterSide water = new WaterSide(l.spec(), 300, 300);
+        WaterLoopSpec spec = WaterLoopSpec.measured(20e-3 / 60, 6e-3, Systems.radiator());
+        WaterSide water = new WaterSide(spec, 300, 300);
         double at = 315;
-        double capacity = l.volume * Water.density(at) * Water.heatCapacity(at);
+        double capacity = spec.volume() * Water.density(at) * Water.heatCapacity(at);
         double rate = 1300;
         double radiator = 400;
         for (int i = 0; i < Math.round(60 / dt); i++) {
@@ -238,6 +240,8 @@ class ColdSideTest {
         WaterSide mixed = iceWater(0.001, 20e-3, false);
         WaterSide baffled = iceWater(0.001, 20e-3, true);
         for (int i = 0; i < 40; i++) {
+            mixed.feed(0.5, 2000);
+            baffled.feed(0.5, 2000);
             mixed.advance(0.5, 30e3, 2000, 0, 300, 0, 0, 0);
             baffled.advance(0.5, 30e3, 2000, 0, 300, 0, 0, 0);
         }

@@ -24,7 +24,7 @@ public record SoakView(String option, String optionName, double length_s, double
                     column(trace.coreIn(), kept, 1, -273.15, 1000), column(cold(trace), kept, 1, -273.15, 1000),
                     column(trace.boost(), kept, 1e-3, 0, 100), column(trace.speed(), kept, 30 / Math.PI, 0, 10),
                     column(trace.roadSpeed(), kept, 3.6, 0, 100), column(trace.flow(), kept, 1, 0, 1e5),
-                    column(trace.blowerFlow(), kept, 1, 0, 1e5), column(trace.blowerRatio(), kept, 1, 0, 1e4), trace.core() == null ? new double[0] : column(trace.core().ice(), kept, 1, 0, 100), running(trace, kept));
+                    column(trace.columns().blowerFlow(), kept, 1, 0, 1e5), column(trace.columns().blowerRatio(), kept, 1, 0, 1e4), trace.core() == null ? new double[0] : column(trace.core().ice(), kept, 1, 0, 100), running(trace, kept));
         }
 
         private static double[] cold(Trace trace) {
