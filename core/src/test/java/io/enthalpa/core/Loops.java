@@ -32,6 +32,8 @@ public final class Loops {
     public double oddSpigot = 0.0175;
     public CorePorts ports = CorePorts.BEST;
     public double volume = 6e-3;
+    /** W/K to the air round the loop. */
+    public double soak;
     public Optional<RadiatorSpec> radiator = Optional.of(Systems.radiator());
     public Optional<TankSpec> tank = Optional.of(TankSpec.PLAIN);
     public Optional<ChillerSpec> chiller = Optional.empty();
@@ -79,7 +81,7 @@ public final class Loops {
     }
 
     public WaterLoopSpec spec() {
-        return new WaterLoopSpec(coolant, OptionalDouble.empty(), volume, pieces(), radiator, raw.isPresent() ? Optional.empty() : tank, chiller, raw);
+        return new WaterLoopSpec(coolant, OptionalDouble.empty(), volume, pieces(), radiator, raw.isPresent() ? Optional.empty() : tank, chiller, raw, soak);
     }
 
     /** @return the standard engine with this loop round its core */

@@ -28,7 +28,7 @@ public final class ChargeSystem {
     /** @param airWays through which cores and radiators get their air; what stands in none takes its own share of road speed */
     public ChargeSystem(ChargePath path, List<AirWaySpec> airWays) {
         this.path = path;
-        this.cores = path.cores().stream().map(slot -> new CooledCore(slot, path.ambient())).toList();
+        this.cores = path.cores().stream().map(slot -> new CooledCore(slot, path.ambient(), path.bay())).toList();
         this.air = new AirSide(airWays, cores, path.ambient());
     }
 

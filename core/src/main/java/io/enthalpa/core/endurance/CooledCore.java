@@ -1,6 +1,7 @@
 package io.enthalpa.core.endurance;
 
 import io.enthalpa.core.chargepath.Ambient;
+import io.enthalpa.core.chargepath.BaySpec;
 import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.CoreSlot;
 import io.enthalpa.core.chargepath.OperatingPoint;
@@ -20,6 +21,7 @@ import io.enthalpa.core.waterloop.LoopSinks;
 import io.enthalpa.core.waterloop.Radiator;
 import io.enthalpa.core.waterloop.TankSpec;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
+import java.util.Optional;
 
 /** A core of the path together with what cools it. */
 final class CooledCore {
@@ -28,6 +30,7 @@ final class CooledCore {
     private static final double SAME_SPEED = 0.01;
     private final CoreSlot slot;
     private final Ambient ambient;
+    private final Optional<BaySpec> bay;
     private final WaterLoopSpec loop;
     private final Radiator radiator;
     private final LoopHydraulics hydraulics;
@@ -36,9 +39,10 @@ final class CooledCore {
     private double solvedSpeed = Double.NaN;
     private double solvedFlow;
 
-    CooledCore(CoreSlot slot, Ambient ambient) {
+    CooledCore(CoreSlot slot, Ambient ambient, Optional<BaySpec> bay) {
         this.slot = slot;
         this.ambient = ambient;
+        this.bay = bay;
         this.loop = slot.element().cooling() instanceof CoolingSide.Water water ? water.loop() : null;
         this.radiator = loop != null && loop.radiator().isPresent() ? radiator(slot, loop) : null;
         this.followsEngine = loop != null && loop.followsEngine();
@@ -135,14 +139,20 @@ final class CooledCore {
     }
 
     /** @param iceLeft kg */
-    LoopSinks sinks(AirMeeting met, ColdStream stream, double water, double boost, double iceLeft) {
+    LoopSinks sinks(AirMeeting met, ColdStream stream, double water, OperatingPoint point, double iceLeft) {
         double perKelvin = radiatorPerKelvin(met, stream, water);
         LoopSinks sinks = perKelvin > 0 ? LoopSinks.radiator(perKelvin, met.inlet()) : LoopSinks.NONE;
-        if (loop.chiller().isPresent() && loop.chiller().get().worksAt(boost)) {
+        if (loop.chiller().isPresent() && loop.chiller().get().worksAt(point.boost())) {
             ChillerSpec chiller = loop.chiller().get();
             sinks = sinks.and(chiller.slope(ambient.temperature()), chiller.zeroAt());
         }
-        return loop.tank().isPresent() ? sinks.and(loop.tank().get().ice().conductance(iceLeft), IceSpec.MELTING) : sinks;
+        LoopSinks melting = loop.tank().isPresent() ? sinks.and(loop.tank().get().ice().conductance(iceLeft), IceSpec.MELTING) : sinks;
+        return melting.and(loop.soak(), bay(point.roadSpeed()));
+    }
+
+    /** @return K round the loop once the bay has settled */
+    double bay(double roadSpeed) {
+        return ambient.temperature() + bay.map(b -> b.rise(roadSpeed)).orElse(0.0);
     }
 
     /** The stream of a core held steady: what the loop's sinks take is a resistance behind it. */
@@ -152,7 +162,7 @@ final class CooledCore {
             return stream;
         }
         double ice = loop.tank().map(t -> t.ice().mass()).orElse(0.0);
-        LoopSinks sinks = loop.isOpen() ? LoopSinks.NONE : sinks(met, stream, water, point.boost(), ice);
+        LoopSinks sinks = loop.isOpen() ? LoopSinks.NONE : sinks(met, stream, water, point, ice);
         if (sinks.conductance() <= 0) {
             return new ColdStream(stream.flow(), stream.capacityRate(), startWater(soaked), 0);
         }

@@ -96,11 +96,16 @@ final class CorePlant {
      * Moves metal and water on by one step; a standing charge neither brings nor takes heat.
      *
      * @param pressure Pa absolute of the charge
+     * @param bay      K of the air round the loop
      */
-    void advance(int i, double dt, boolean running, double pressure, AirMeeting met, OperatingPoint point) {
+    void advance(int i, double dt, boolean running, double pressure, double bay, AirMeeting met, OperatingPoint point) {
         double m = running ? seenFlow : 0;
         double inlet = running ? seenIn : charge;
-        double before = water == null ? 0 : water.stored();
+        double before = 0;
+        if (water != null) {
+            water.standIn(bay);
+            before = water.stored();
+        }
         ColdStream cold = core.streamAt(met, water != null ? water.out() : met.inlet(), point.speed());
         double coldInlet = water != null ? water.feed(dt, Math.max(cold.capacityRate(), LEAST_RATE)) : met.inlet();
         Conductances films = core.cooler().conductances(Math.max(m, 1e-6), (inlet + charge) / 2, Math.max(cold.flow(), 1e-6), coldInlet);

@@ -176,7 +176,7 @@ public final class EnduranceRun {
             if (begins) {
                 plants.get(k).newRun();
             }
-            plants.get(k).advance(i, dt, running, running ? solver.manifoldPressure() : ambient.pressure(), met[k], point);
+            plants.get(k).advance(i, dt, running, running ? solver.manifoldPressure() : ambient.pressure(), bay.temperature(), met[k], point);
             toAir[k] = plants.get(k).toAir();
         }
         for (int k = 0; k < walls.size(); k++) {

@@ -37,7 +37,8 @@ final class SteadyCold {
         double melting = ice.conductance(ice.mass()) * Math.max(result.coldIn() - IceSpec.MELTING, 0);
         ChillerSpec chiller = spec.chiller().orElse(null);
         boolean cutOut = chiller != null && !chiller.worksAt(point.boost());
-        double left = result.heat() - radiator - melting;
+        double soaked = spec.isOpen() ? 0 : spec.soak() * (result.coldIn() - core.bay(point.roadSpeed()));
+        double left = result.heat() - radiator - melting - soaked;
         double chilled = chiller == null || cutOut ? 0 : Math.min(chiller.heat(result.coldIn() + 1e-9, ambient.temperature()), Math.max(left, 0));
         double capacity = spec.volume() * spec.coolant().density(result.coldIn()) * spec.coolant().heatCapacity(result.coldIn());
         double rise = spec.isOpen() ? 0 : Math.max(left - chilled, 0) / capacity;
@@ -45,7 +46,7 @@ final class SteadyCold {
         double pullDown = chiller == null ? Double.NaN : chiller.pullDown(capacity, ambient.temperature(), ambient.temperature());
         return new LoopResult(core.slot(), spec, core.hydraulics().at(result.coldIn(), point.speed()),
                 core.hydraulics().heads(result.coldIn(), point.speed()), result.coldIn(), result.coldOut(),
-                result.coldOut() - (radiator + chilled + melting) / result.coldFlow() / spec.coolant().heatCapacity(result.coldIn()),
+                result.coldOut() - (radiator + chilled + melting + soaked) / result.coldFlow() / spec.coolant().heatCapacity(result.coldIn()),
                 result.heat(), radiator, core.hasRadiator() ? met : null, airOut, chilled, cutOut, pullDown, melting,
                 ice.mass() > 0 ? ice.lasts(melting) : Double.NaN, settles ? 0 : rise, LoopHeights.of(spec.pieces()), ambient.air().dewPoint(ambient.pressure()));
     }

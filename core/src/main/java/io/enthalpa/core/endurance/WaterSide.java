@@ -14,9 +14,9 @@ public final class WaterSide {
                     "The water in tank, radiator and core is one mixed volume, or eight behind each other in a baffled tank; the hoses to the core and back pass "
                             + "their water on in the order it came, later by their volume over the flow. Over a step each volume relaxes exactly towards what core, radiator, "
                             + "chiller and ice make of it. What the water did not keep and the ice did not melt for, radiator and chiller gave away.")
-            .formula("C dT/dt = C_w (T_back - T) - s_chiller (T - T_z) - h A (T - 0 °C); T_back = T_r - G_r (T_r - T_air) / C_w, T_r what the return hose gives")
+            .formula("C dT/dt = C_w (T_back - T) - s_chiller (T - T_z) - h A (T - 0 °C) - soak (T - T_bay); T_back = T_r - G_r (T_r - T_air) / C_w, T_r what the return hose gives")
             .source(Citation.fromMemory("Incropera & DeWitt", 2007, "Fundamentals of Heat and Mass Transfer, lumped capacitance"))
-            .leavesOut("The melt water's own warming, worth an eighth more at 10 °C; heat through hoses and tank walls.");
+            .leavesOut("The melt water's own warming, worth an eighth more at 10 °C.");
     private static final int BAFFLED_CELLS = 8;
     /** Of all water at least this share counts as mixed, whatever the hoses hold. */
     private static final double LEAST_MIXED = 0.1;
@@ -34,6 +34,8 @@ public final class WaterSide {
     private double toRadiator;
     /** J that the water leaving the tank had gained within a step over what it was taken for. */
     private double underWay;
+    /** K of the air round it. */
+    private double round;
 
     WaterSide(WaterLoopSpec loop, double start, double outside) {
         this.loop = loop;
@@ -44,6 +46,7 @@ public final class WaterSide {
         out = start;
         ice = tank.ice().mass();
         toCore = start;
+        round = outside;
         toRadiator = start;
         double at = outside + 15;
         double whole = loop.volume() * coolant.density(at) * coolant.heatCapacity(at);
@@ -58,6 +61,11 @@ public final class WaterSide {
     /** @return K where it leaves the tank */
     double out() {
         return out;
+    }
+
+    /** @param kelvin of the air round hoses, tank and core from now on */
+    void standIn(double kelvin) {
+        round = kelvin;
     }
 
     /** Sends water on its way for a step. @param rate W/K of the flow @return K where it enters the core, mean of the step */
@@ -108,14 +116,14 @@ public final class WaterSide {
         double mean;
         toRadiator = hoses ? back.push(rate * dt, toCore + heat / rate) : out + heat / rate;
         if (cell.length == 1 && !hoses) {
-            double pull = radiator + chiller + melt;
-            double push = radiator * airIn + chiller * zero + melt * IceSpec.MELTING + heat * (1 - radiator / rate);
+            double pull = radiator + chiller + melt + loop.soak();
+            double push = radiator * airIn + chiller * zero + melt * IceSpec.MELTING + loop.soak() * round + heat * (1 - radiator / rate);
             mean = relax(0, dt, capacity, pull, push);
             out = cell[0];
         } else {
             double cooled = toRadiator - radiator / rate * (toRadiator - airIn);
             double c = capacity / cell.length;
-            mean = relax(0, dt, c, rate + chiller + melt, rate * cooled + chiller * zero + melt * IceSpec.MELTING);
+            mean = relax(0, dt, c, rate + chiller + melt + loop.soak(), rate * cooled + chiller * zero + melt * IceSpec.MELTING + loop.soak() * round);
             double last = mean;
             for (int i = 1; i < cell.length; i++) {
                 last = relax(i, dt, c, rate, rate * last);

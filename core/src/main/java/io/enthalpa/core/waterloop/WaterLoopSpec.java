@@ -18,9 +18,15 @@ import java.util.OptionalDouble;
  * @param tank     reservoir; empty without one
  * @param chiller  empty without one
  * @param raw      water that passes once; empty for a closed loop
+ * @param soak     W/K between the water and the air round hoses, tank and core; 0 where it is not counted
  */
 public record WaterLoopSpec(GlycolWater coolant, OptionalDouble measured, double volume, List<LoopPiece> pieces, Optional<RadiatorSpec> radiator,
-                            Optional<TankSpec> tank, Optional<ChillerSpec> chiller, Optional<RawWaterSpec> raw) {
+                            Optional<TankSpec> tank, Optional<ChillerSpec> chiller, Optional<RawWaterSpec> raw, double soak) {
+    public WaterLoopSpec(GlycolWater coolant, OptionalDouble measured, double volume, List<LoopPiece> pieces, Optional<RadiatorSpec> radiator,
+                         Optional<TankSpec> tank, Optional<ChillerSpec> chiller, Optional<RawWaterSpec> raw) {
+        this(coolant, measured, volume, pieces, radiator, tank, chiller, raw, 0);
+    }
+
     public WaterLoopSpec {
         pieces = List.copyOf(pieces);
         check(coolant, measured, pieces, radiator, tank, chiller, raw);

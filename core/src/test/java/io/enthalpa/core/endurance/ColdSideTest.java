@@ -160,6 +160,7 @@ class ColdSideTest {
                 l.radiator = Optional.empty();
                 l.chiller = Optional.of(new ChillerSpec(14e3, 278.15, 900e3, true));
             }
+            case "soaked" -> l.soak = 60;
             case "radiator and chiller" -> l.chiller = Optional.of(new ChillerSpec(3e3, 278.15, 900e3, true));
             case "baffled" -> l.tank = Optional.of(new TankSpec(8e-3, true, OptionalDouble.empty(), IceSpec.NONE, false));
             default -> {
@@ -171,7 +172,7 @@ class ColdSideTest {
 
     /** The steady end of a run is what the steady solver says, whatever cools. */
     @ParameterizedTest
-    @CsvSource({"plain", "glycol", "raw", "chiller", "radiator and chiller", "baffled"})
+    @CsvSource({"plain", "glycol", "raw", "chiller", "radiator and chiller", "baffled", "soaked"})
     void runEndsWhereTheSteadySolverSays(String kind) {
         ChargeSystem system = loops(kind).systems().system();
         SteadyResult steady = system.steady(POINT);

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
 import io.enthalpa.core.Cases;
+import io.enthalpa.core.Loops;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.chargepath.Ambient;
 import io.enthalpa.core.chargepath.BaySpec;
@@ -18,9 +19,13 @@ import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.engine.BlowerType;
+import io.enthalpa.core.fluid.Water;
 import io.enthalpa.core.loss.PipeMaterial;
+import io.enthalpa.core.waterloop.IceSpec;
+import io.enthalpa.core.waterloop.TankSpec;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -193,6 +198,26 @@ class SurroundingsTest {
         s.coldWall = new PipeWallSpec(0.0016, true, 0.01, Optional.empty());
         SteadyResult wrapped = s.system().steady(Systems.point(1500, 10, 2));
         assertThat(wrapped.path().intakeTemperature()).isLessThan(bare.path().intakeTemperature() - 0.1);
+    }
+
+    /** A standing tank in warm air: exponential towards it, in its own time. */
+    @Test
+    void standingWaterWarmsTowardsTheBay() {
+        Loops l = new Loops();
+        l.radiator = Optional.empty();
+        l.soak = 5;
+        l.volume = 10e-3;
+        l.tank = Optional.of(new TankSpec(12e-3, false, OptionalDouble.of(280), IceSpec.NONE, false));
+        WaterSide water = new WaterSide(l.spec(), 280, 300);
+        water.standIn(330);
+        double before = water.stored();
+        for (int i = 0; i < 1800; i++) {
+            water.feed(1, 500);
+            water.advance(1, 0, 500, 0, 300, 0, 0, 0);
+        }
+        double at = 315;
+        double capacity = l.volume * Water.density(at) * Water.heatCapacity(at);
+        assertThat(water.stored() - before).isCloseTo(capacity * 50 * -Math.expm1(-5 * 1800 / capacity), withinPercentage(0.5));
     }
 
     @Test
