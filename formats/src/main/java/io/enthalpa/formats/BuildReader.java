@@ -3,12 +3,14 @@ package io.enthalpa.formats;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.build.Field;
-import io.enthalpa.core.duty.Duty;
-import io.enthalpa.core.duty.DutyPoint;
+import io.enthalpa.core.chargepath.BaySpec;
+import io.enthalpa.core.duty.Gearing;
+import io.enthalpa.core.endurance.Sensor;
 import io.enthalpa.core.endurance.Targets;
 import io.enthalpa.core.engine.EngineSpec;
 import io.enthalpa.core.engine.FuelDemand;
-import java.util.List;
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import tools.jackson.databind.JsonNode;
@@ -16,7 +18,6 @@ import tools.jackson.databind.JsonNode;
 /** Turns the tree of a build file into a {@link Build}, every value checked against its {@link Field}. */
 final class BuildReader {
     private static final int MOST_OPTIONS = 26;
-    private static final int MOST_ROWS = 5000;
 
     private BuildReader() {
     }
@@ -25,9 +26,12 @@ final class BuildReader {
         JsonPlace root = new JsonPlace(tree, "", "");
         root.ignore("format");
         root.ignore("version");
+        Optional<Gearing> gearing = root.has("gearing") ? Optional.of(DutyReader.gearing(root.child("gearing", ""))) : Optional.empty();
+        root.ignore("gearing");
+        root.ignore("bay");
         Build build = new Build(root.name("name"), root.text("summary"), engine(root.child("engine", "")),
                 climate(root.child("climate", "")), targets(root.child("targets", "")), fullLoad(root.child("fullLoad", "")),
-                duty(root.child("duty", "duty")), root.children("options", "option", MOST_OPTIONS).stream().map(BuildReader::option).toList());
+                DutyReader.duty(root.child("duty", "duty"), gearing), gearing, bay(root), root.children("options", "option", MOST_OPTIONS).stream().map(BuildReader::option).toList());
         root.nothingElse();
         if (build.options().isEmpty()) {
             throw JsonPlace.malformed("/options", "options", "an empty list", "at least one option");
@@ -59,7 +63,8 @@ final class BuildReader {
     }
 
     private static Targets targets(JsonPlace place) {
-        Targets targets = new Targets(place.number(Field.TARGET), place.number(Field.TIMING_PULL));
+        Targets targets = new Targets(place.number(Field.TARGET), place.number(Field.TIMING_PULL),
+                place.optionalNumber(Field.SENSOR_LAG).stream().mapToObj(Sensor::new).findFirst().orElse(Sensor.USUAL));
         place.nothingElse();
         return targets;
     }
@@ -70,19 +75,18 @@ final class BuildReader {
         return load;
     }
 
-    private static Duty duty(JsonPlace place) {
-        List<DutyPoint> rows = place.children("rows", "duty row", MOST_ROWS).stream().map(BuildReader::row).toList();
-        Duty duty = new Duty(place.name("name"), place.flag("boostFollowsBrief"), place.number(Field.DUTY_START_ABOVE),
-                place.count(Field.DUTY_REPEATS), place.number(Field.DUTY_WAIT), rows);
+    private static Optional<BaySpec> bay(JsonPlace root) {
+        if (!root.has("bay")) {
+            return Optional.empty();
+        }
+        JsonPlace place = root.child("bay", "");
+        BaySpec bay = new BaySpec(place.number(Field.BAY_STANDING), place.number(Field.BAY_ROLLING), place.number(Field.BAY_SETTLES));
         place.nothingElse();
-        return duty;
-    }
-
-    private static DutyPoint row(JsonPlace place) {
-        DutyPoint row = new DutyPoint(place.number(Field.DUTY_TIME), place.number(Field.DUTY_SPEED), place.number(Field.DUTY_BOOST),
-                place.number(Field.DUTY_ROAD_SPEED));
-        place.nothingElse();
-        return row;
+        if (bay.rolling() > bay.standing()) {
+            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/bay/rolling_K", "bay over outside at 60 km/h", "%.1f K".formatted(bay.rolling()),
+                    "at most what it is standing, %.1f K".formatted(bay.standing()), "Rolling air takes heat away.");
+        }
+        return Optional.of(bay);
     }
 
     private static BuildOption option(JsonPlace place) {

@@ -3,7 +3,6 @@ package io.enthalpa.formats;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.build.Field;
-import io.enthalpa.core.duty.DutyPoint;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import tools.jackson.databind.json.JsonMapper;
@@ -41,28 +40,21 @@ final class BuildWriter {
         ObjectNode targets = root.putObject("targets");
         put(targets, Field.TARGET, build.targets().intake());
         put(targets, Field.TIMING_PULL, build.targets().timingPull());
+        put(targets, Field.SENSOR_LAG, build.targets().sensor().lag());
         ObjectNode load = root.putObject("fullLoad");
         put(load, Field.FULL_LOAD_SPEED, build.fullLoad().speed());
         put(load, Field.FULL_LOAD_ROAD_SPEED, build.fullLoad().roadSpeed());
-        duty(build, root.putObject("duty"));
+        build.gearing().ifPresent(gearing -> DutyWriter.gearing(gearing, root.putObject("gearing")));
+        build.bay().ifPresent(bay -> {
+            ObjectNode node = root.putObject("bay");
+            put(node, Field.BAY_STANDING, bay.standing());
+            put(node, Field.BAY_ROLLING, bay.rolling());
+            put(node, Field.BAY_SETTLES, bay.settles());
+        });
+        DutyWriter.duty(build.duty(), root.putObject("duty"));
         ArrayNode options = root.putArray("options");
         build.options().forEach(option -> option(option, options.addObject()));
         return root;
-    }
-
-    private static void duty(Build build, ObjectNode node) {
-        node.put("name", build.duty().name()).put("boostFollowsBrief", build.duty().followsBoost());
-        put(node, Field.DUTY_START_ABOVE, build.duty().startAbove());
-        put(node, Field.DUTY_REPEATS, build.duty().repeats());
-        put(node, Field.DUTY_WAIT, build.duty().waitTime());
-        ArrayNode rows = node.putArray("rows");
-        for (DutyPoint point : build.duty().rows()) {
-            ObjectNode row = rows.addObject();
-            put(row, Field.DUTY_TIME, point.time());
-            put(row, Field.DUTY_SPEED, point.speed());
-            put(row, Field.DUTY_BOOST, point.boost());
-            put(row, Field.DUTY_ROAD_SPEED, point.roadSpeed());
-        }
     }
 
     private static void option(BuildOption option, ObjectNode node) {

@@ -65,7 +65,7 @@ record CsvTable(List<String> heading, List<Row> rows, List<String> comments) {
         return new CsvTable(heading, rows, comments);
     }
 
-    private static char separator(String text) {
+    static char separator(String text) {
         String first = text.lines().filter(l -> !l.isBlank() && !l.strip().startsWith("#")).findFirst().orElse("");
         return first.indexOf('\t') >= 0 ? '\t' : first.indexOf(';') >= 0 ? ';' : ',';
     }

@@ -83,6 +83,27 @@ final class JsonPlace {
         return field.unit().toSi(number);
     }
 
+    /** A list of plain numbers, each within the limits. */
+    List<Double> numbers(String key, String childWords, int most, double min, double max) {
+        JsonNode list = require(key);
+        if (!list.isArray() || list.size() > most) {
+            throw malformed(pointer + "/" + key, childWords + "s", list.isArray() ? String.valueOf(list.size()) : kindOf(list), "a list of at most " + most + " numbers");
+        }
+        List<Double> numbers = new ArrayList<>();
+        for (int i = 0; i < list.size(); i++) {
+            String at = pointer + "/" + key + "/" + i;
+            if (!list.get(i).isNumber()) {
+                throw malformed(at, childWords + " " + (i + 1), kindOf(list.get(i)), "a number between " + plain(min) + " and " + plain(max));
+            }
+            double number = list.get(i).doubleValue();
+            if (!(number >= min && number <= max)) {
+                throw EnthalpaFault.of(FaultKind.OUT_OF_RANGE, at, childWords + " " + (i + 1), plain(number), plain(min) + " and " + plain(max), "");
+            }
+            numbers.add(number);
+        }
+        return numbers;
+    }
+
     OptionalDouble optionalNumber(Field field) {
         read.add(field.key());
         return has(field.key()) ? OptionalDouble.of(number(field)) : OptionalDouble.empty();

@@ -21,6 +21,9 @@ final class LoopWriter {
     static void loop(WaterLoopSpec loop, ObjectNode node) {
         loop.measured().ifPresent(flow -> put(node, Field.WATER_FLOW, flow));
         put(node, Field.WATER_VOLUME, loop.volume());
+        if (loop.soak() > 0) {
+            put(node, Field.WATER_SOAK, loop.soak());
+        }
         if (loop.coolant().share() > 0) {
             put(node, Field.WATER_GLYCOL, loop.coolant().share());
         }

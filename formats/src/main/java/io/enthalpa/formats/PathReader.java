@@ -1,7 +1,10 @@
 package io.enthalpa.formats;
 
 import io.enthalpa.core.build.Field;
+import io.enthalpa.core.chargepath.HotNeighbour;
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.chargepath.PipeWallSpec;
+import io.enthalpa.core.chargepath.PlenumWallSpec;
 import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.CompressorMap;
 import io.enthalpa.core.engine.InjectionSpec;
@@ -38,7 +41,7 @@ final class PathReader {
         PathElement piece = switch (kind) {
             case "filter" -> filter(place, name);
             case "blower" -> new PathElement.Blower(name, blower(place, name));
-            case "pipe" -> new PathElement.Pipe(name, pipe(place, name));
+            case "pipe" -> piped(place, name);
             case "reducer" -> new PathElement.Reducer(name, place.number(Field.REDUCER_FROM), place.number(Field.REDUCER_TO), place.number(Field.REDUCER_LENGTH));
             case "joint" -> joint(place, name);
             case "throttle" -> throttle(place, name);
@@ -46,7 +49,8 @@ final class PathReader {
             case "injection" -> injection(place, name);
             case "pair" -> pair(place, name);
             case "plenum" -> new PathElement.Plenum(name, place.number(Field.PLENUM_BORE),
-                    place.optionalNumber(Field.PLENUM_VOLUME).orElse(Field.PLENUM_VOLUME.unit().toSi(Field.PLENUM_VOLUME.usual())));
+                    place.optionalNumber(Field.PLENUM_VOLUME).orElse(Field.PLENUM_VOLUME.unit().toSi(Field.PLENUM_VOLUME.usual())),
+                    place.has("wall") ? Optional.of(plenumWall(place.child("wall", name + ", wall"))) : Optional.empty());
             default -> throw JsonPlace.malformed(place.pointer() + "/kind", name + ", kind", "\"" + kind + "\"",
                     "one of filter, blower, pipe, reducer, joint, throttle, core, injection, pair, plenum");
         };
@@ -62,7 +66,7 @@ final class PathReader {
                     kPa(dirty), "at least the clean loss, " + kPa(loss), "");
         }
         return new PathElement.Filter(name, place.number(Field.FILTER_BORE), loss, place.number(Field.FILTER_FLOW), place.number(Field.FILTER_HEAT),
-                dirty, place.optionalNumber(Field.FILTER_SOILING).orElse(0));
+                dirty, place.optionalNumber(Field.FILTER_SOILING).orElse(0), place.optionalNumber(Field.FILTER_BAY_SHARE).orElse(0));
     }
 
     private static BlowerSpec blower(JsonPlace place, String name) {
@@ -90,6 +94,38 @@ final class PathReader {
         } catch (EnthalpaFault fault) {
             throw fault.at(place.pointer() + "/" + fault.field(), name + ", " + fault.label());
         }
+    }
+
+    private static PathElement piped(JsonPlace place, String name) {
+        PipeSpec spec = pipe(place, name);
+        return place.has("wall") ? new PathElement.Pipe(name, spec, wall(place.child("wall", name + ", wall"), spec)) : new PathElement.Pipe(name, spec);
+    }
+
+    private static PipeWallSpec wall(JsonPlace place, PipeSpec spec) {
+        Optional<HotNeighbour> hot = Optional.empty();
+        if (place.has("hot")) {
+            JsonPlace beside = place.child("hot", "hot neighbour");
+            hot = Optional.of(new HotNeighbour(beside.number(Field.HOT_TEMPERATURE), beside.number(Field.HOT_WIDTH), beside.number(Field.HOT_DISTANCE),
+                    beside.number(Field.HOT_ALONG), beside.flag("shielded")));
+            beside.nothingElse();
+            if (hot.get().along() > spec.developed()) {
+                throw EnthalpaFault.of(FaultKind.CONTRADICTION, beside.pointer() + "/along_mm", "hot neighbour, along", mm(hot.get().along()),
+                        "at most the pipe's own length, " + mm(spec.developed()), "");
+            }
+        }
+        PipeWallSpec wall = new PipeWallSpec(place.optionalNumber(Field.WALL_THICKNESS).orElse(spec.material().usualWall()), !place.has("outside") || !place.flag("outside"),
+                place.optionalNumber(Field.WALL_WRAP).orElse(0), hot);
+        place.ignore("outside");
+        place.ignore("hot");
+        place.nothingElse();
+        return wall;
+    }
+
+    private static PlenumWallSpec plenumWall(JsonPlace place) {
+        PlenumWallSpec wall = new PlenumWallSpec(place.number(Field.PLENUM_MASS), place.number(Field.PLENUM_AREA), place.number(Field.PLENUM_HEAD),
+                place.number(Field.PLENUM_TO_HEAD));
+        place.nothingElse();
+        return wall;
     }
 
     private static PipeSpec pipe(JsonPlace place, String name) {

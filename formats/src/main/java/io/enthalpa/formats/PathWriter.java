@@ -4,6 +4,7 @@ import static io.enthalpa.formats.BuildWriter.put;
 
 import io.enthalpa.core.build.Field;
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.chargepath.PipeWallSpec;
 import io.enthalpa.core.engine.CompressorMap;
 import io.enthalpa.core.engine.InjectionSpec;
 import io.enthalpa.core.engine.SpeedLine;
@@ -34,6 +35,7 @@ final class PathWriter {
             blower.spec().map().ifPresent(map -> map(map, node.putObject("map")));
         } else if (element instanceof PathElement.Pipe pipe) {
             pipe(pipe.spec(), node);
+            wall(pipe, node);
         } else if (element instanceof PathElement.Reducer reducer) {
             put(node, Field.REDUCER_FROM, reducer.inletBore());
             put(node, Field.REDUCER_TO, reducer.bore());
@@ -54,6 +56,13 @@ final class PathWriter {
         } else if (element instanceof PathElement.Plenum plenum) {
             put(node, Field.PLENUM_BORE, plenum.bore());
             put(node, Field.PLENUM_VOLUME, plenum.volume());
+            plenum.wall().ifPresent(wall -> {
+                ObjectNode w = node.putObject("wall");
+                put(w, Field.PLENUM_MASS, wall.mass());
+                put(w, Field.PLENUM_AREA, wall.area());
+                put(w, Field.PLENUM_HEAD, wall.head());
+                put(w, Field.PLENUM_TO_HEAD, wall.toHead());
+            });
         }
     }
 
@@ -69,6 +78,9 @@ final class PathWriter {
         put(node, Field.FILTER_HEAT, filter.heatGain());
         put(node, Field.FILTER_DIRTY_LOSS, filter.dirtyLoss());
         put(node, Field.FILTER_SOILING, filter.soiling());
+        if (filter.bayShare() > 0) {
+            put(node, Field.FILTER_BAY_SHARE, filter.bayShare());
+        }
     }
 
     static void map(CompressorMap map, ObjectNode node) {
@@ -96,6 +108,30 @@ final class PathWriter {
         put(node, Field.PIPE_BORE, pipe.bore());
         put(node, Field.PIPE_LENGTH, pipe.length());
         bends(pipe, node);
+    }
+
+    /** Only what differs from stock in the bay. */
+    private static void wall(PathElement.Pipe pipe, ObjectNode node) {
+        PipeWallSpec wall = pipe.wall();
+        if (wall.equals(PipeWallSpec.usual(pipe.spec().material()))) {
+            return;
+        }
+        ObjectNode w = node.putObject("wall");
+        put(w, Field.WALL_THICKNESS, wall.thickness());
+        if (!wall.inBay()) {
+            w.put("outside", true);
+        }
+        if (wall.wrap() > 0) {
+            put(w, Field.WALL_WRAP, wall.wrap());
+        }
+        wall.neighbour().ifPresent(hot -> {
+            ObjectNode h = w.putObject("hot");
+            put(h, Field.HOT_TEMPERATURE, hot.temperature());
+            put(h, Field.HOT_WIDTH, hot.width());
+            put(h, Field.HOT_DISTANCE, hot.distance());
+            put(h, Field.HOT_ALONG, hot.along());
+            h.put("shielded", hot.shielded());
+        });
     }
 
     static void bends(PipeSpec pipe, ObjectNode node) {

@@ -113,9 +113,9 @@ class BuildFileTest {
     @Test
     void laterVersionIsNamed() {
         ObjectNode tree = sample();
-        tree.put("version", 3);
+        tree.put("version", 4);
         assertThatThrownBy(() -> BuildFile.read(tree)).isInstanceOfSatisfying(EnthalpaFault.class, fault ->
-                assertThat(fault.sentence()).contains("version 3").contains("version 2 or earlier").contains("later Enthalpa"));
+                assertThat(fault.sentence()).contains("version 4").contains("version 3 or earlier").contains("later Enthalpa"));
     }
 
     @ParameterizedTest

@@ -2,6 +2,7 @@ package io.enthalpa.core.build;
 
 import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.OperatingPoint;
+import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.endurance.ChargeSystem;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.SteadyResult;
@@ -17,7 +18,7 @@ public final class Answer {
     public Answer(Build build, String letter) {
         this.build = build;
         this.option = build.option(letter);
-        this.system = new ChargeSystem(new ChargePath(build.climate().ambient(), build.engine(), option.path()), option.airWays());
+        this.system = new ChargeSystem(new ChargePath(build.climate().ambient(), build.engine(), option.path(), build.bay()), option.airWays());
     }
 
     public ChargeSystem system() {
@@ -49,7 +50,8 @@ public final class Answer {
 
     /** @return the option through the build's duty */
     public Trace soak() {
-        return EnduranceRun.run(system, build.duty().scaledTo(option.boost()));
+        Duty duty = build.duty().scaledTo(option.boost());
+        return EnduranceRun.run(system, duty, build.targets().sensor(), EnduranceRun.stepFor(duty));
     }
 
     public Verdict verdict(Trace trace) {

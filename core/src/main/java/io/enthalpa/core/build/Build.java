@@ -1,13 +1,16 @@
 package io.enthalpa.core.build;
 
 import io.enthalpa.core.chargepath.Ambient;
+import io.enthalpa.core.chargepath.BaySpec;
 import io.enthalpa.core.duty.Duty;
+import io.enthalpa.core.duty.Gearing;
 import io.enthalpa.core.endurance.Targets;
 import io.enthalpa.core.engine.EngineSpec;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.fluid.Atmosphere;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -20,10 +23,12 @@ import java.util.OptionalDouble;
  * @param targets  what the intake temperature is judged by
  * @param fullLoad the operating point that the charge line shows
  * @param duty     that all options run
+ * @param gearing  from road speed to engine speed; empty where it is not known
+ * @param bay      the air round pipes, plenum and hoses; empty where it is not counted
  * @param options  at least one, letters distinct
  */
 public record Build(String name, String summary, EngineSpec engine, Climate climate, Targets targets, FullLoad fullLoad,
-                    Duty duty, List<BuildOption> options) {
+                    Duty duty, Optional<Gearing> gearing, Optional<BaySpec> bay, List<BuildOption> options) {
 
     /**
      * @param temperature K
@@ -58,14 +63,19 @@ public record Build(String name, String summary, EngineSpec engine, Climate clim
         }
         for (int i = 0; i < duty.rows().size(); i++) {
             if (duty.rows().get(i).speed() > engine.maxSpeed() * 1.0001) {
-                throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/duty/rows/" + i + "/engineSpeed_rpm",
-                        "engine speed in duty row " + (i + 1), rpm(duty.rows().get(i).speed()),
-                        "at most the limiter, " + rpm(engine.maxSpeed()), "");
+                String moment = duty.pieces().isEmpty() ? "in duty row " + (i + 1) : "in the duty, %.0f s".formatted(duty.rows().get(i).time());
+                throw EnthalpaFault.of(FaultKind.CONTRADICTION, duty.pieces().isEmpty() ? "/duty/rows/" + i + "/engineSpeed_rpm" : "/duty/pieces",
+                        "engine speed " + moment, rpm(duty.rows().get(i).speed()), "at most the limiter, " + rpm(engine.maxSpeed()), "");
             }
         }
         if (options.stream().map(BuildOption::letter).distinct().count() != options.size()) {
             throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/options", "option letters", "repeated", "each different", "");
         }
+    }
+
+    /** @return the same job with other options */
+    public Build withOptions(List<BuildOption> others) {
+        return new Build(name, summary, engine, climate, targets, fullLoad, duty, gearing, bay, others);
     }
 
     private static String rpm(double speed) {

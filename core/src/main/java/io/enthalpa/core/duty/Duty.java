@@ -15,13 +15,19 @@ import java.util.List;
  * @param repeats       how often the table is run, 1 or more
  * @param waitTime        s between the runs, engine off, car standing
  * @param rows          at least two, times rising from 0
+ * @param pieces        that the rows were made of; empty where the rows themselves were given
  */
-public record Duty(String name, boolean followsBoost, double startAbove, int repeats, double waitTime, List<DutyPoint> rows) {
+public record Duty(String name, boolean followsBoost, double startAbove, int repeats, double waitTime, List<DutyPoint> rows, List<DutyPiece> pieces) {
     /** Longest run, s: ten hours. */
     public static final double LONGEST = 36_000;
 
+    public Duty(String name, boolean followsBoost, double startAbove, int repeats, double waitTime, List<DutyPoint> rows) {
+        this(name, followsBoost, startAbove, repeats, waitTime, rows, List.of());
+    }
+
     public Duty {
         rows = List.copyOf(rows);
+        pieces = List.copyOf(pieces);
         if (rows.size() < 2) {
             throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/duty/rows", "number of duty rows", String.valueOf(rows.size()),
                     "2 or more", "Give at least a start and an end.");
@@ -70,7 +76,7 @@ public record Duty(String name, boolean followsBoost, double startAbove, int rep
             double b = row.boost() > 0 ? row.boost() * boost / highest : row.boost();
             scaled.add(new DutyPoint(row.time(), row.speed(), b, row.roadSpeed()));
         }
-        return new Duty(name, followsBoost, startAbove, repeats, waitTime, scaled);
+        return new Duty(name, followsBoost, startAbove, repeats, waitTime, scaled, pieces);
     }
 
     /** @return a reader that walks forward through the table */

@@ -5,6 +5,10 @@ package io.enthalpa.core.endurance;
  *
  * @param intake     K wanted
  * @param timingPull K from which the ECU pulls timing
+ * @param sensor     that the ECU reads
  */
-public record Targets(double intake, double timingPull) {
+public record Targets(double intake, double timingPull, Sensor sensor) {
+    public Targets(double intake, double timingPull) {
+        this(intake, timingPull, Sensor.USUAL);
+    }
 }

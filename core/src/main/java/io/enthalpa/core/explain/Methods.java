@@ -9,6 +9,9 @@ import io.enthalpa.core.chargepath.Price;
 import io.enthalpa.core.coolingair.AirWay;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.coolingair.OtherExchanger;
+import io.enthalpa.core.duty.DutyPlan;
+import io.enthalpa.core.duty.DutyThinner;
+import io.enthalpa.core.duty.Gearing;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.ResistanceShares;
 import io.enthalpa.core.endurance.Sensor;
@@ -70,6 +73,7 @@ public final class Methods {
             new Chapter("Water side", List.of(GlycolWater.METHOD, LoopHydraulics.METHOD, FallingCurve.METHOD, FittingLoss.METHOD, CorePorts.METHOD, Radiator.METHOD,
                     LoopSinks.METHOD, IceSpec.METHOD, ChillerSpec.METHOD, LoopHeights.METHOD)),
             new Chapter("Cooling air", List.of(AirWay.METHOD, FaceAirSpec.METHOD, OtherExchanger.METHOD)),
+            new Chapter("Duties", List.of(DutyPlan.METHOD, Gearing.METHOD, DutyThinner.METHOD)),
             new Chapter("Endurance", List.of(EnduranceRun.METHOD, WaterSide.METHOD, Sensor.METHOD, ResistanceShares.METHOD)));
 
     private Methods() {

@@ -40,6 +40,7 @@ public enum Quantity {
     DENSITY("kg/m3", u("kg/m3", 1, 0), u("lb/ft3", 16.01846337, 0)),
     THERMAL_CONDUCTIVITY("W/(m K)", u("W/mK", 1, 0, "W/(m K)")),
     FOULING("m2 K/W", u("m²K/kW", 1e-3, 0, "m2K/kW", "m2 K/kW"), u("m²K/W", 1, 0, "m2K/W")),
+    CONDUCTANCE("W/K", u("W/K", 1, 0), u("kW/K", 1e3, 0)),
     FUEL_RATE("kg/J", u("g/kWh", 1e-3 / 3.6e6, 0), u("lb/hph", 0.45359237 / (745.69987 * 3600), 0, "lb/hp h")),
     SHARE("1", u("%", 0.01, 0, "pct", "percent")),
     NUMBER("1", u("", 1, 0));

@@ -38,7 +38,7 @@ class ReasonsTest {
         return new Build("bench", "", new EngineSpec(0.0024, 4, 0.92, 7000 * rpm, Optional.of(new FuelDemand(150e3, 0.32 / 3.6e6, 12))),
                 new Build.Climate(300, 200, 0.5, OptionalDouble.empty()), new Targets(320, 340), new Build.FullLoad(5000 * rpm, 25),
                 new Duty("hold", true, 5, 1, 0, List.of(new DutyPoint(0, 500, 1e5, 20), new DutyPoint(60, 500, 1e5, 20))),
-                List.of(new BuildOption("A", "first", 100e3, path, List.of())));
+                Optional.empty(), Optional.empty(), List.of(new BuildOption("A", "first", 100e3, path, List.of())));
     }
 
     private static List<PathElement> everything() {

@@ -47,7 +47,7 @@ final class StackOrders {
             ways.set(way, spec.ordered(order));
             BuildOption trial = new BuildOption(letter, option.name(), option.boost(), option.path(), ways);
             try {
-                Build other = new Build(build.name(), build.summary(), build.engine(), build.climate(), build.targets(), build.fullLoad(), build.duty(), List.of(trial));
+                Build other = build.withOptions(List.of(trial));
                 found.add(view(order, spec, way, new Answer(other, letter).steady()));
             } catch (EnthalpaFault noAnswer) {
                 // An order without an answer is left out.
