@@ -1,24 +1,61 @@
 package io.enthalpa.core.build;
 
+import io.enthalpa.core.chargepath.BaySpec;
 import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.OperatingPoint;
+import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.endurance.ChargeSystem;
+import io.enthalpa.core.endurance.Doubt;
 import io.enthalpa.core.endurance.EnduranceRun;
+import io.enthalpa.core.endurance.RunFigures;
 import io.enthalpa.core.endurance.SteadyResult;
+import io.enthalpa.core.endurance.Targets;
 import io.enthalpa.core.endurance.Trace;
+import io.enthalpa.core.endurance.Unknown;
 import io.enthalpa.core.endurance.Verdict;
+import io.enthalpa.core.engine.BlowerSpec;
+import io.enthalpa.core.engine.EngineSpec;
+import java.util.List;
 
 /** The two answers an option of a build has: at full load, and over its duty. The one place where a document becomes a computation. */
 public final class Answer {
     private final Build build;
     private final BuildOption option;
     private final ChargeSystem system;
+    private final Duty duty;
 
     public Answer(Build build, String letter) {
+        this(build, letter, Doubt.NONE);
+    }
+
+    /** @param doubt inputs other than the build says */
+    public Answer(Build build, String letter, Doubt doubt) {
         this.build = build;
         this.option = build.option(letter);
-        this.system = new ChargeSystem(new ChargePath(build.climate().ambient(), build.engine(), option.path(), build.bay()), option.airWays());
+        EngineSpec e = build.engine();
+        EngineSpec engine = new EngineSpec(e.displacement(), e.cylinders(), e.volumetricEfficiency() * doubt.factor(Unknown.VOLUMETRIC_EFFICIENCY), e.maxSpeed(), e.fuel());
+        Build.Climate c = build.climate();
+        Build.Climate climate = new Build.Climate(c.temperature() + doubt.by(Unknown.OUTSIDE_AIR), c.altitude(), c.humidity(), c.barometer());
+        this.system = new ChargeSystem(new ChargePath(climate.ambient(), engine, blown(option.path(), doubt.factor(Unknown.BLOWER_EFFICIENCY)),
+                build.bay().map(b -> new BaySpec(b.standing() * doubt.factor(Unknown.BAY), b.rolling() * doubt.factor(Unknown.BAY), b.settles()))), option.airWays(), doubt);
+        Duty asked = build.duty().scaledTo(option.boost());
+        this.duty = asked.startingAbove(Math.max(asked.startAbove() + doubt.by(Unknown.START), 0));
+    }
+
+    private static List<PathElement> blown(List<PathElement> path, double factor) {
+        return factor == 1 ? path : path.stream().map(piece -> {
+            if (piece instanceof PathElement.Blower blower) {
+                BlowerSpec s = blower.spec();
+                return new PathElement.Blower(blower.name(), new BlowerSpec(s.type(), Math.min(s.efficiency() * factor, 0.9), s.maxPressureRatio(), s.outletBore(),
+                        s.map().map(m -> m.timesEfficiency(factor))));
+            }
+            if (piece instanceof PathElement.Parallel pair) {
+                return new PathElement.Parallel(pair.name(), pair.splitAngle(), pair.legs().stream().map(leg -> new PathElement.Leg(leg.name(), blown(leg.path(), factor))).toList(),
+                        pair.mergeAngle(), pair.mergedBore(), pair.balance());
+            }
+            return piece;
+        }).toList();
     }
 
     public ChargeSystem system() {
@@ -27,6 +64,15 @@ public final class Answer {
 
     public BuildOption option() {
         return option;
+    }
+
+    public Targets targets() {
+        return build.targets();
+    }
+
+    /** @return as run: boost scaled to what is asked */
+    public Duty duty() {
+        return duty;
     }
 
     /** @return the full-load point held until nothing changes any more */
@@ -50,11 +96,19 @@ public final class Answer {
 
     /** @return the option through the build's duty */
     public Trace soak() {
-        Duty duty = build.duty().scaledTo(option.boost());
-        return EnduranceRun.run(system, duty, build.targets().sensor(), EnduranceRun.stepFor(duty));
+        return soak(1);
+    }
+
+    /** @param coarser how many times longer than usual the steps are, for searches and samples */
+    public Trace soak(double coarser) {
+        return EnduranceRun.run(system, duty, build.targets().sensor(), coarser * EnduranceRun.stepFor(duty));
     }
 
     public Verdict verdict(Trace trace) {
         return Verdict.of(system, trace, build.targets());
+    }
+
+    public RunFigures figures(Trace trace) {
+        return RunFigures.of(trace, build.targets());
     }
 }

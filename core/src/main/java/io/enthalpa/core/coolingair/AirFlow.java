@@ -18,4 +18,14 @@ package io.enthalpa.core.coolingair;
  */
 public record AirFlow(double total, double bypass, double[] lanes, double[] layers, double[] perKelvin, double wind, double fan, double buoyancy, double inLoss,
                       double stackLoss, double outLoss, boolean against) {
+
+    /** @return so much more of the same air */
+    public AirFlow times(double factor) {
+        return factor == 1 ? this : new AirFlow(total * factor, bypass * factor, times(lanes, factor), times(layers, factor), times(perKelvin, factor), wind, fan, buoyancy,
+                inLoss, stackLoss, outLoss, against);
+    }
+
+    private static double[] times(double[] values, double factor) {
+        return java.util.Arrays.stream(values).map(v -> v * factor).toArray();
+    }
 }

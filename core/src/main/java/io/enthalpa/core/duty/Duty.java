@@ -79,6 +79,11 @@ public record Duty(String name, boolean followsBoost, double startAbove, int rep
         return new Duty(name, followsBoost, startAbove, repeats, waitTime, scaled, pieces);
     }
 
+    /** @param kelvin over outside air @return this duty with core and water so warm at its start */
+    public Duty startingAbove(double kelvin) {
+        return kelvin == startAbove ? this : new Duty(name, followsBoost, kelvin, repeats, waitTime, rows, pieces);
+    }
+
     /** @return a reader that walks forward through the table */
     public Cursor cursor() {
         return new Cursor();

@@ -8,4 +8,7 @@ package io.enthalpa.core.endurance;
  * @param speed m/s at the face
  */
 public record AirMeeting(double flow, double inlet, double speed) {
+    AirMeeting times(double factor) {
+        return factor == 1 ? this : new AirMeeting(flow * factor, inlet, speed * factor);
+    }
 }

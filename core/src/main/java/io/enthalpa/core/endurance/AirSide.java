@@ -21,14 +21,17 @@ final class AirSide {
 
     private final List<CooledCore> cores;
     private final Ambient ambient;
+    /** On all air that comes. */
+    private final double factor;
     private final List<AirWay> ways = new ArrayList<>();
     /** For each way and layer the core it belongs to; NONE for others. */
     private final List<int[]> owner = new ArrayList<>();
     private final List<Map<Long, AirFlow>> solved = new ArrayList<>();
 
-    AirSide(List<AirWaySpec> specs, List<CooledCore> cores, Ambient ambient) {
+    AirSide(List<AirWaySpec> specs, List<CooledCore> cores, Ambient ambient, Doubt doubt) {
         this.cores = cores;
         this.ambient = ambient;
+        this.factor = doubt.factor(Unknown.COOLING_AIR);
         boolean[] taken = new boolean[cores.size()];
         for (int w = 0; w < specs.size(); w++) {
             add(specs.get(w), "/airWays/" + w, taken);
@@ -77,7 +80,7 @@ final class AirSide {
 
     /** What each way carries at a road speed, solved anew. */
     List<AirFlow> flows(double roadSpeed) {
-        return ways.stream().map(way -> way.flow(roadSpeed)).toList();
+        return ways.stream().map(way -> way.flow(roadSpeed).times(factor)).toList();
     }
 
     /** The same between solved road speeds, quick enough for every step of a run. */
@@ -92,7 +95,7 @@ final class AirSide {
     }
 
     private AirFlow solvedAt(int way, long step) {
-        return solved.get(way).computeIfAbsent(step, s -> ways.get(way).flow(s * GRID));
+        return solved.get(way).computeIfAbsent(step, s -> ways.get(way).flow(s * GRID).times(factor));
     }
 
     private static AirFlow between(AirFlow a, AirFlow b, double share) {
@@ -121,7 +124,7 @@ final class AirSide {
             }
         }
         for (int k = 0; k < met.length; k++) {
-            met[k] = met[k] == null ? cores.get(k).ownAir(roadSpeed) : met[k];
+            met[k] = met[k] == null ? cores.get(k).ownAir(roadSpeed).times(factor) : met[k];
         }
         return met;
     }

@@ -27,9 +27,14 @@ public final class ChargeSystem {
 
     /** @param airWays through which cores and radiators get their air; what stands in none takes its own share of road speed */
     public ChargeSystem(ChargePath path, List<AirWaySpec> airWays) {
+        this(path, airWays, Doubt.NONE);
+    }
+
+    /** @param doubt what core, radiator, water, ice, chiller and cooling air do otherwise than believed in a run; steady answers take only air and water from it */
+    public ChargeSystem(ChargePath path, List<AirWaySpec> airWays, Doubt doubt) {
         this.path = path;
-        this.cores = path.cores().stream().map(slot -> new CooledCore(slot, path.ambient(), path.bay())).toList();
-        this.air = new AirSide(airWays, cores, path.ambient());
+        this.cores = path.cores().stream().map(slot -> new CooledCore(slot, path.ambient(), path.bay(), doubt)).toList();
+        this.air = new AirSide(airWays, cores, path.ambient(), doubt);
     }
 
     public ChargePath path() {

@@ -11,6 +11,7 @@ import io.enthalpa.core.coolingair.AirWay;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.exchanger.ChargeCooler;
 import io.enthalpa.core.exchanger.Condensate;
+import io.enthalpa.core.exchanger.Conductances;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.HeatTransfer;
 import io.enthalpa.core.fault.EnthalpaFault;
@@ -31,6 +32,7 @@ final class CooledCore {
     private final CoreSlot slot;
     private final Ambient ambient;
     private final Optional<BaySpec> bay;
+    private final Doubt doubt;
     private final WaterLoopSpec loop;
     private final Radiator radiator;
     private final LoopHydraulics hydraulics;
@@ -39,10 +41,11 @@ final class CooledCore {
     private double solvedSpeed = Double.NaN;
     private double solvedFlow;
 
-    CooledCore(CoreSlot slot, Ambient ambient, Optional<BaySpec> bay) {
+    CooledCore(CoreSlot slot, Ambient ambient, Optional<BaySpec> bay, Doubt doubt) {
         this.slot = slot;
         this.ambient = ambient;
         this.bay = bay;
+        this.doubt = doubt;
         this.loop = slot.element().cooling() instanceof CoolingSide.Water water ? water.loop() : null;
         this.radiator = loop != null && loop.radiator().isPresent() ? radiator(slot, loop) : null;
         this.followsEngine = loop != null && loop.followsEngine();
@@ -108,7 +111,7 @@ final class CooledCore {
         if (!(Math.abs(water - solvedAt) < SAME_WATER && Math.abs(speed - solvedSpeed) <= SAME_SPEED * solvedSpeed)) {
             solvedAt = water;
             solvedSpeed = speed;
-            solvedFlow = hydraulics.flow(water, speed);
+            solvedFlow = hydraulics.flow(water, speed) * doubt.factor(Unknown.WATER_FLOW);
         }
         return solvedFlow;
     }
@@ -134,8 +137,19 @@ final class CooledCore {
     /** @return W the radiator moves for each kelvin between its water and its air inlet; 0 without one */
     double radiatorPerKelvin(AirMeeting met, ColdStream water, double waterT) {
         return radiator == null || met.flow() <= 0 ? 0
-                : radiator.transfer(water.flow(), water.capacityRate(), waterT, met.flow(), met.flow() * ambient.air().heatCapacity(met.inlet()), met.inlet())
-                .conductancePerKelvin();
+                : radiator.transfer(water.flow(), water.capacityRate(), waterT, met.flow(), met.flow() * ambient.air().heatCapacity(met.inlet()), met.inlet(),
+                doubt.factor(Unknown.RADIATOR_CONDUCTANCE)).conductancePerKelvin();
+    }
+
+    /** @return of the core, as far as they are believed; kg/s and K */
+    Conductances conductances(double hotFlow, double hotT, double coldFlow, double coldT) {
+        Conductances believed = cooler().conductances(hotFlow, hotT, coldFlow, coldT);
+        double factor = doubt.factor(Unknown.CORE_CONDUCTANCE);
+        return factor == 1 ? believed : new Conductances(believed.hot() * factor, believed.wall() * factor, believed.cold() * factor);
+    }
+
+    Doubt doubt() {
+        return doubt;
     }
 
     /** @param iceLeft kg */

@@ -39,7 +39,7 @@ final class CorePlant {
         this.air = air;
         this.outside = outside;
         this.field = MetalField.of(core.cooler().spec().arrangement(), core.cooler().heatCapacity(), start);
-        this.water = core.hasLoop() ? new WaterSide(core.loop(), core.startWater(start), outside) : null;
+        this.water = core.hasLoop() ? new WaterSide(core.loop(), core.startWater(start), outside, core.doubt().factor(Unknown.ICE_CONTACT)) : null;
         iceLeft = new double[steps];
         this.charge = start;
         in = new double[steps];
@@ -108,7 +108,7 @@ final class CorePlant {
         }
         ColdStream cold = core.streamAt(met, water != null ? water.out() : met.inlet(), point.speed());
         double coldInlet = water != null ? water.feed(dt, Math.max(cold.capacityRate(), LEAST_RATE)) : met.inlet();
-        Conductances films = core.cooler().conductances(Math.max(m, 1e-6), (inlet + charge) / 2, Math.max(cold.flow(), 1e-6), coldInlet);
+        Conductances films = core.conductances(Math.max(m, 1e-6), (inlet + charge) / 2, Math.max(cold.flow(), 1e-6), coldInlet);
         double rate = m * air.heatCapacity((inlet + charge) / 2);
         field.step(dt, rate, inlet, films.hotToMetal(), Math.max(cold.capacityRate(), LEAST_RATE), coldInlet, films.metalToCold());
         charge = m > 0 ? field.hotOut() : field.stored() / core.cooler().heatCapacity();
@@ -136,7 +136,7 @@ final class CorePlant {
         ChillerSpec chiller = core.loop().chiller().orElse(null);
         boolean chills = chiller != null && chiller.worksAt(running ? point.boost() : 0) && (running || chiller.whileWaiting());
         double rate = Math.max(cold.capacityRate(), LEAST_RATE);
-        water.advance(dt, heat, rate, Math.min(perKelvin, rate), met.inlet(), chills ? chiller.slope(outside) : 0, chills ? chiller.zeroAt() : 0,
+        water.advance(dt, heat, rate, Math.min(perKelvin, rate), met.inlet(), chills ? chiller.slope(outside) * core.doubt().factor(Unknown.CHILLER_CAPACITY) : 0, chills ? chiller.zeroAt() : 0,
                 chills ? chiller.coldest() : 0);
         rejected += heat * dt - (water.stored() - before);
         toAir = Math.min(perKelvin, rate) * (water.toRadiator() - met.inlet());

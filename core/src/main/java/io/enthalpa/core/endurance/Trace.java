@@ -104,6 +104,15 @@ public record Trace(Columns columns, double outside, List<CoreTrace> cores, List
         return columns.limited;
     }
 
+    /** @return K of the hottest charge on its way at a step: behind the blower, or the intake where nothing is hotter */
+    public double hottest(int i) {
+        double hottest = Math.max(columns.intake[i], cores.isEmpty() ? 0 : cores.get(0).in()[i]);
+        for (Station station : stations) {
+            hottest = Math.max(hottest, station.temperature()[i]);
+        }
+        return hottest;
+    }
+
     /** @return the core nearest the plenum; null without one */
     public CoreTrace core() {
         return cores.isEmpty() ? null : cores.get(cores.size() - 1);

@@ -28,6 +28,7 @@ public final class WaterSide {
     private final HoseLine feed;
     private final HoseLine back;
     private final boolean hoses;
+    private final double contact;
     private double out;
     private double ice;
     private double toCore;
@@ -38,6 +39,12 @@ public final class WaterSide {
     private double round;
 
     WaterSide(WaterLoopSpec loop, double start, double outside) {
+        this(loop, start, outside, 1);
+    }
+
+    /** @param contact factor on what the ice takes */
+    WaterSide(WaterLoopSpec loop, double start, double outside, double contact) {
+        this.contact = contact;
         this.loop = loop;
         this.coolant = loop.coolant();
         this.tank = loop.tank().orElse(TankSpec.PLAIN);
@@ -112,7 +119,7 @@ public final class WaterSide {
             return;
         }
         double chiller = cell[0] > coldest ? slope : 0;
-        double melt = tank.ice().conductance(ice);
+        double melt = contact * tank.ice().conductance(ice);
         double mean;
         toRadiator = hoses ? back.push(rate * dt, toCore + heat / rate) : out + heat / rate;
         if (cell.length == 1 && !hoses) {

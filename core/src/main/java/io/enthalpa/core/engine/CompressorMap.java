@@ -80,6 +80,12 @@ public final class CompressorMap {
         return cut;
     }
 
+    /** @return the same map with all efficiencies so much higher, within what a map may hold */
+    public CompressorMap timesEfficiency(double factor) {
+        return new CompressorMap(name, referenceTemperature, referencePressure, lines.stream().map(line -> new SpeedLine(line.speed(), line.points().stream()
+                .map(p -> new SpeedLine.Point(p.flow(), p.ratio(), Math.max(LEAST_EFFICIENCY, Math.min(MOST_EFFICIENCY, p.efficiency() * factor)))).toList())).toList());
+    }
+
     /** @return as the user knows it; empty for none */
     public String name() {
         return name;

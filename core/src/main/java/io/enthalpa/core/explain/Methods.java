@@ -14,7 +14,10 @@ import io.enthalpa.core.duty.DutyThinner;
 import io.enthalpa.core.duty.Gearing;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.ResistanceShares;
+import io.enthalpa.core.endurance.RunFigures;
+import io.enthalpa.core.endurance.RunShape;
 import io.enthalpa.core.endurance.Sensor;
+import io.enthalpa.core.endurance.Spread;
 import io.enthalpa.core.endurance.WaterSide;
 import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.CompressorMap;
@@ -74,7 +77,7 @@ public final class Methods {
                     LoopSinks.METHOD, IceSpec.METHOD, ChillerSpec.METHOD, LoopHeights.METHOD)),
             new Chapter("Cooling air", List.of(AirWay.METHOD, FaceAirSpec.METHOD, OtherExchanger.METHOD)),
             new Chapter("Duties", List.of(DutyPlan.METHOD, Gearing.METHOD, DutyThinner.METHOD)),
-            new Chapter("Endurance", List.of(EnduranceRun.METHOD, WaterSide.METHOD, Sensor.METHOD, ResistanceShares.METHOD)));
+            new Chapter("Endurance", List.of(EnduranceRun.METHOD, WaterSide.METHOD, Sensor.METHOD, RunFigures.METHOD, RunShape.METHOD, Spread.METHOD, ResistanceShares.METHOD)));
 
     private Methods() {
     }

@@ -59,7 +59,13 @@ public sealed interface Radiator {
 
     /** @return what it moves, and for each kelvin between its inlets, W/K */
     default HeatTransfer transfer(double waterFlow, double waterRate, double waterT, double airFlow, double airRate, double airT) {
-        return HeatTransfer.of(conductances(waterFlow, waterT, airFlow, airT), Effectiveness.CROSSFLOW_UNMIXED, waterRate, airRate);
+        return transfer(waterFlow, waterRate, waterT, airFlow, airRate, airT, 1);
+    }
+
+    /** @param factor on its conductances, where they are doubted */
+    default HeatTransfer transfer(double waterFlow, double waterRate, double waterT, double airFlow, double airRate, double airT, double factor) {
+        Conductances c = conductances(waterFlow, waterT, airFlow, airT);
+        return HeatTransfer.of(new Conductances(factor * c.hot(), factor * c.wall(), factor * c.cold()), Effectiveness.CROSSFLOW_UNMIXED, waterRate, airRate);
     }
 
     /** By its card. */
