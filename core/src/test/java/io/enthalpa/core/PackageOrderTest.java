@@ -16,7 +16,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class PackageOrderTest {
     /** From the ground up: a package may import those before it. */
     private static final List<String> ORDER = List.of("fault", "source", "quantity", "fluid", "loss", "exchanger", "engine",
-            "coolingair", "waterloop", "chargepath", "duty", "endurance", "build", "explain");
+            "coolingair", "waterloop", "chargepath", "duty", "endurance", "build", "sizing", "explain");
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("io.enthalpa.core");
 

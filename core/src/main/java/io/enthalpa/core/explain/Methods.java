@@ -47,6 +47,8 @@ import io.enthalpa.core.loss.JointLoss;
 import io.enthalpa.core.loss.JunctionLoss;
 import io.enthalpa.core.loss.MitreLoss;
 import io.enthalpa.core.loss.ThrottleLoss;
+import io.enthalpa.core.sizing.Bill;
+import io.enthalpa.core.sizing.MethodSizing;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.source.ValidityRange;
@@ -77,7 +79,7 @@ public final class Methods {
                     LoopSinks.METHOD, IceSpec.METHOD, ChillerSpec.METHOD, LoopHeights.METHOD)),
             new Chapter("Cooling air", List.of(AirWay.METHOD, FaceAirSpec.METHOD, OtherExchanger.METHOD)),
             new Chapter("Duties", List.of(DutyPlan.METHOD, Gearing.METHOD, DutyThinner.METHOD)),
-            new Chapter("Endurance", List.of(EnduranceRun.METHOD, WaterSide.METHOD, Sensor.METHOD, RunFigures.METHOD, RunShape.METHOD, Spread.METHOD, ResistanceShares.METHOD)));
+            new Chapter("Endurance", List.of(EnduranceRun.METHOD, WaterSide.METHOD, Sensor.METHOD, RunFigures.METHOD, RunShape.METHOD, Spread.METHOD, MethodSizing.METHOD, Bill.METHOD, ResistanceShares.METHOD)));
 
     private Methods() {
     }
