@@ -1,0 +1,102 @@
+package io.enthalpa.formats;
+
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import io.enthalpa.core.endurance.CoreTrace;
+import io.enthalpa.core.endurance.Trace;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.math.BigDecimal;
+import java.math.RoundingMode;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.function.IntToDoubleFunction;
+import java.util.function.IntUnaryOperator;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A run with every step and every column, as CSV or JSON, units in the names. Where the engine stands, stations have no value. */
+public final class TraceFile {
+    private static final double KELVIN = 273.15;
+
+    private TraceFile() {
+    }
+
+    /** One column: its name with its unit, its value in that unit, whether it has one at a step, and digits after the point. */
+    private record Column(String name, IntToDoubleFunction value, int digits, IntUnaryOperator there) {
+        String text(int i) {
+            return there.applyAsInt(i) == 0 ? "" : new BigDecimal(value.applyAsDouble(i)).setScale(digits, RoundingMode.HALF_EVEN).toPlainString();
+        }
+    }
+
+    private static List<Column> columns(Trace trace) {
+        Trace.Columns c = trace.columns();
+        List<Column> columns = new ArrayList<>();
+        IntUnaryOperator always = i -> 1;
+        IntUnaryOperator running = i -> c.flow()[i] > 0 ? 1 : 0;
+        columns.add(new Column("time_s", i -> c.time()[i], 3, always));
+        columns.add(new Column("running", running::applyAsInt, 0, always));
+        columns.add(new Column("engineSpeed_rpm", i -> c.speed()[i] * 30 / Math.PI, 1, always));
+        columns.add(new Column("roadSpeed_km_h", i -> c.roadSpeed()[i] * 3.6, 2, always));
+        columns.add(new Column("askedBoost_kPa", i -> c.asked()[i] / 1000, 3, always));
+        columns.add(new Column("boost_kPa", i -> c.boost()[i] / 1000, 3, always));
+        columns.add(new Column("blowerFallsShort", i -> c.limited()[i] ? 1 : 0, 0, always));
+        columns.add(new Column("flow_kg_s", i -> c.flow()[i], 5, always));
+        columns.add(new Column("intake_C", i -> c.intake()[i] - KELVIN, 3, always));
+        columns.add(new Column("shown_C", i -> c.shown()[i] - KELVIN, 3, always));
+        columns.add(new Column("bay_C", i -> c.bay()[i] - KELVIN, 3, always));
+        columns.add(new Column("sprayed_L", i -> c.sprayed()[i] * 1000, 4, always));
+        for (CoreTrace core : trace.cores()) {
+            columns.add(new Column(core.name() + " in_C", i -> core.in()[i] - KELVIN, 3, running));
+            columns.add(new Column(core.name() + " out_C", i -> core.out()[i] - KELVIN, 3, always));
+            columns.add(new Column(core.name() + " coolant_C", i -> core.coldIn()[i] - KELVIN, 3, always));
+            columns.add(new Column(core.name() + " ice_kg", i -> core.ice()[i], 3, always));
+            columns.add(new Column(core.name() + " condensate_g_s", i -> core.condensate()[i] * 1000, 4, always));
+        }
+        for (Trace.Station station : trace.stations()) {
+            columns.add(new Column(station.name() + "_C", i -> station.temperature()[i] - KELVIN, 3, running));
+            columns.add(new Column(station.name() + "_kPa", i -> station.pressure()[i] / 1000, 3, running));
+        }
+        for (Trace.Wall wall : trace.walls()) {
+            columns.add(new Column(wall.name() + " wall_C", i -> wall.temperature()[i] - KELVIN, 3, always));
+        }
+        return columns;
+    }
+
+    /** @return comma-separated, one line a step, a heading first */
+    public static String csv(Trace trace) {
+        List<Column> columns = columns(trace);
+        StringWriter out = new StringWriter();
+        try (CsvWriter writer = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
+            writer.writeRecord(columns.stream().map(Column::name).toList());
+            for (int i = 0; i < trace.length(); i++) {
+                int step = i;
+                writer.writeRecord(columns.stream().map(column -> column.text(step)).toList());
+            }
+        } catch (IOException inMemory) {
+            throw new UncheckedIOException(inMemory);
+        }
+        return out.toString();
+    }
+
+    /** @return {@code {"format": "enthalpa-trace", "columns": {"time_s": [...], ...}}}, null where a column has no value */
+    public static ObjectNode json(Trace trace) {
+        ObjectNode root = JsonMapper.shared().createObjectNode();
+        root.put("format", "enthalpa-trace").put("version", 1);
+        ObjectNode node = root.putObject("columns");
+        for (Column column : columns(trace)) {
+            ArrayNode values = node.putArray(column.name());
+            for (int i = 0; i < trace.length(); i++) {
+                String text = column.text(i);
+                if (text.isEmpty()) {
+                    values.addNull();
+                } else {
+                    values.add(new BigDecimal(text));
+                }
+            }
+        }
+        return root;
+    }
+}
