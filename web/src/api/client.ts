@@ -1,5 +1,5 @@
 import type { components } from './schema'
-import type { BlowerMap, BuildDocument } from '../document/types'
+import type { BlowerMap, BuildDocument, BuildOption, DutyDocument, DutyRow } from '../document/types'
 
 type Schemas = components['schemas']
 export type SteadyView = Schemas['SteadyView']
@@ -21,6 +21,15 @@ export type SharesView = Schemas['SharesView']
 export type NoteView = Schemas['NoteView']
 export type VerdictView = Schemas['VerdictView']
 export type FaultView = Schemas['FaultView']
+export type RunView = Schemas['RunView']
+export type DutyView = Schemas['DutyView']
+export type DutyEntry = Omit<Schemas['EntryView'], 'duty'> & { duty: DutyDocument }
+export type LogHead = Schemas['LogHeadView']
+export type LogRole = Schemas['LogRoleView']['role']
+export type LogView = Omit<Schemas['LogView'], 'rows'> & { rows: DutyRow[] }
+export type JobView = Schemas['JobView']
+export type SpreadView = Schemas['SpreadView']
+export type ComparedView = Omit<Schemas['ComparedView'], 'option'> & { option?: BuildOption }
 export type OptionAnswer = Schemas['OptionAnswer']
 export type ChangeView = Schemas['ChangeView']
 export type FieldCatalogue = Schemas['FieldCatalogue']
@@ -46,17 +55,23 @@ function token(): string {
 }
 
 async function call<T>(method: string, path: string, body?: unknown, revision?: number): Promise<T> {
-  const headers: Record<string, string> = { Accept: 'application/json' }
+  const response = await send(method, path, body, revision)
+  return (response.status === 204 ? undefined : await response.json()) as T
+}
+
+/** A file goes as it is; everything else as JSON. */
+async function send(method: string, path: string, body?: unknown, revision?: number): Promise<Response> {
+  const headers: Record<string, string> = { Accept: 'application/json, text/csv' }
   if (method !== 'GET') headers['X-XSRF-TOKEN'] = token()
-  if (body !== undefined) headers['Content-Type'] = 'application/json'
+  if (body !== undefined) headers['Content-Type'] = body instanceof Blob ? 'text/csv' : 'application/json'
   if (revision !== undefined) headers['If-Match'] = `"${revision}"`
   let response: Response
   try {
-    response = await fetch(`/api${path}`, { method, headers, body: typeof body === 'string' ? body : JSON.stringify(body) })
+    response = await fetch(`/api${path}`, { method, headers, body: typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body) })
   } catch {
     throw new Offline('The Enthalpa server does not answer.')
   }
-  if (response.ok) return (response.status === 204 ? undefined : await response.json()) as T
+  if (response.ok) return response
   const problem = await response.json().catch(() => ({}))
   throw new Problem(response.status, problem.detail ?? `The server answered ${response.status}.`, problem.fault, problem.theirs)
 }
@@ -83,6 +98,16 @@ export const api = {
     call<{ orders: OrderView[] }>('POST', '/preview/stack-orders', { document, option, way }),
   reasons: (document: BuildDocument, option: string) =>
     call<{ reasons: ReasonView[] }>('POST', '/preview/reasons', { document, option }),
+  dutyLibrary: (document: BuildDocument) => call<{ entries: DutyEntry[] }>('POST', '/duties/library', { document }),
+  dutyRows: (document: BuildDocument) => call<DutyView>('POST', '/duties/rows', { document }),
+  laps: (document: BuildDocument, lap: { lap_s: number; corners: number; fast_km_h: number; slow_km_h: number; laps: number }) =>
+    call<DutyEntry>('POST', '/duties/laps', { document, ...lap }),
+  logColumns: (start: string) => call<LogHead>('POST', '/duties/log-columns', { start }),
+  log: (file: Blob, query: URLSearchParams) => call<LogView>('POST', `/duties/log?${query.toString()}`, file),
+  trace: async (document: BuildDocument, option: string, how: 'csv' | 'json') => (await send('POST', `/preview/trace/${how}`, { document, option })).blob(),
+  startJob: (kind: 'spread' | 'methods', document: BuildDocument, option: string) => call<JobView>('POST', `/jobs/${kind}`, { document, option }),
+  job: (id: string) => call<JobView>('GET', `/jobs/${id}`),
+  cancelJob: (id: string) => call<undefined>('DELETE', `/jobs/${id}`),
   methods: () => call<ChapterView[]>('GET', '/methods'),
   map: (csv: string) => call<{ map: BlowerMap }>('POST', '/preview/map', { csv }),
   catalogue: (kind?: string, words?: string) => {

@@ -11,7 +11,9 @@ import { useSettings } from '../settings/store'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 import TextField from '../ui/TextField.vue'
-import DutyTable from './DutyTable.vue'
+import BaySection from './BaySection.vue'
+import GearingSection from './GearingSection.vue'
+import DutyEditor from '../duty/DutyEditor.vue'
 
 /** What the job is: asked in the order people think, filled in from the start. */
 const build = useBuild()
@@ -102,12 +104,15 @@ function pickBanks(count: string): void {
         <p class="said">{{ outside }}</p>
         <NumberField part="targets" name="intake_C" pointer="/targets/intake_C" />
         <NumberField part="targets" name="timingPull_C" pointer="/targets/timingPull_C" />
+        <NumberField part="targets" name="sensorLag_s" pointer="/targets/sensorLag_s" optional />
       </section>
       <section>
         <h2>Full load, where the charge line is drawn</h2>
         <NumberField part="fullLoad" name="engineSpeed_rpm" pointer="/fullLoad/engineSpeed_rpm" label="engine speed" of="full load" />
         <NumberField part="fullLoad" name="roadSpeed_km_h" pointer="/fullLoad/roadSpeed_km_h" label="road speed" of="full load" />
       </section>
+      <BaySection />
+      <GearingSection />
       <section v-for="f in filters" :key="f.place">
         <h2>Intake, option {{ build.letter }}{{ which(f.piece.name, filters.length) }}</h2>
         <NumberField part="filter" name="loss_kPa" :pointer="`${at}${f.place}/loss_kPa`" label="filter loss, clean" :of="filters.length > 1 ? f.piece.name : undefined" />
@@ -115,6 +120,7 @@ function pickBanks(count: string): void {
         <NumberField part="filter" name="dirtyLoss_kPa" :pointer="`${at}${f.place}/dirtyLoss_kPa`" optional :empty="`${2 * f.piece.loss_kPa} kPa`" />
         <NumberField part="filter" name="soiling_pct" :pointer="`${at}${f.place}/soiling_pct`" optional />
         <NumberField part="filter" name="heatGain_K" :pointer="`${at}${f.place}/heatGain_K`" :of="filters.length > 1 ? f.piece.name : undefined" />
+        <NumberField v-if="build.document?.bay" part="filter" name="bayShare_pct" :pointer="`${at}${f.place}/bayShare_pct`" :of="filters.length > 1 ? f.piece.name : undefined" optional />
         <NumberField part="filter" name="bore_mm" :pointer="`${at}${f.place}/bore_mm`" :of="filters.length > 1 ? f.piece.name : undefined" />
       </section>
       <section v-for="p in plenums" :key="p.place">
@@ -130,7 +136,7 @@ function pickBanks(count: string): void {
       </section>
     </div>
     <BlowerMapPanel v-for="b in blowers" :key="b.place" :blower="b" />
-    <DutyTable />
+    <DutyEditor />
   </div>
 </template>
 

@@ -53,6 +53,7 @@ export interface WaterLoop {
   flow_L_min?: number
   volume_L: number
   glycol_pct?: number
+  soak_W_K?: number
   pieces?: LoopPiece[]
   radiator?: Radiator
   tank?: { holds_L: number; baffled?: boolean; start_C?: number; ice_kg?: number; icePiece_mm?: number; stirred?: string; refilled?: boolean }
@@ -152,6 +153,7 @@ export interface FilterPiece {
   heatGain_K: number
   dirtyLoss_kPa?: number
   soiling_pct?: number
+  bayShare_pct?: number
 }
 
 export interface MapPoint {
@@ -177,6 +179,14 @@ export interface BlowerPiece {
   map?: BlowerMap
 }
 
+/** What differs from stock tube in the engine bay. */
+export interface PipeWall {
+  thickness_mm?: number
+  outside?: boolean
+  wrap_mm?: number
+  hot?: { temperature_C: number; width_mm: number; distance_mm: number; along_mm: number; shielded: boolean }
+}
+
 export interface PipePiece {
   kind: 'pipe'
   name: string
@@ -184,6 +194,7 @@ export interface PipePiece {
   bore_mm: number
   length_mm: number
   bends: Bend[]
+  wall?: PipeWall
 }
 
 export interface ReducerPiece {
@@ -267,6 +278,7 @@ export interface PlenumPiece {
   name: string
   bore_mm: number
   volume_L?: number
+  wall?: { mass_kg: number; area_cm2: number; head_C: number; toHead_W_K: number }
 }
 
 export type Piece =
@@ -297,6 +309,40 @@ export interface DutyRow {
   roadSpeed_km_h: number
 }
 
+/** A piece of a duty; each begins where the one before it ended. */
+export type DutyPiece =
+  | { kind: 'hold' | 'ramp' | 'pull'; time_s: number; roadSpeed_km_h: number; engineSpeed_rpm?: number; boost_kPa: number }
+  | { kind: 'brake'; time_s: number; roadSpeed_km_h: number }
+  | { kind: 'climb'; length_m: number; roadSpeed_km_h: number; engineSpeed_rpm?: number; boost_kPa: number }
+  | { kind: 'wait'; time_s: number; idling: boolean }
+  | { kind: 'repeat'; times: number; pieces: DutyPiece[] }
+export type DutyPieceKind = DutyPiece['kind']
+
+export interface DutyDocument {
+  name: string
+  boostFollowsBrief: boolean
+  startAbove_K: number
+  repeats: number
+  wait_s: number
+  /** One of the two. */
+  rows?: DutyRow[]
+  pieces?: DutyPiece[]
+}
+
+export interface Gearing {
+  tyre_mm: number
+  finalDrive: number
+  ratios: number[]
+  changeUp_rpm: number
+  idle_rpm: number
+}
+
+export interface Bay {
+  standing_K: number
+  rolling_K: number
+  settles_s: number
+}
+
 export interface BuildDocument {
   format: 'enthalpa-build'
   version: number
@@ -304,15 +350,10 @@ export interface BuildDocument {
   summary: string
   engine: Record<string, number>
   climate: Record<string, number>
-  targets: { intake_C: number; timingPull_C: number }
+  targets: { intake_C: number; timingPull_C: number; sensorLag_s?: number }
   fullLoad: { engineSpeed_rpm: number; roadSpeed_km_h: number }
-  duty: {
-    name: string
-    boostFollowsBrief: boolean
-    startAbove_K: number
-    repeats: number
-    wait_s: number
-    rows: DutyRow[]
-  }
+  gearing?: Gearing
+  bay?: Bay
+  duty: DutyDocument
   options: BuildOption[]
 }

@@ -1,16 +1,22 @@
 <script setup lang="ts">
+import { useRafFn } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useBuild } from '../build/store'
+import { useSpread } from '../jobs/spread'
 import CompareTable from './CompareTable.vue'
 import FigureTable from './FigureTable.vue'
+import { extraLines } from './lines'
 import MetalField from './MetalField.vue'
+import MethodsView from './MethodsView.vue'
+import RunsTable from './RunsTable.vue'
 import TraceChart from './TraceChart.vue'
 
 /** The option through the duty. */
 const build = useBuild()
+const spread = useSpread()
 const cursor = ref(0)
-const view = ref<'trace' | 'compare' | 'figures'>('trace')
-const showCoreIn = ref(false)
+const view = ref<'trace' | 'compare' | 'methods' | 'runs' | 'figures'>('trace')
+const shown = ref<string[]>([])
 const soak = computed(() => build.answer?.soak)
 const ghost = computed(() => build.ghost?.answer.soak ?? undefined)
 const ghostName = computed(() => {
@@ -18,6 +24,10 @@ const ghostName = computed(() => {
   const option = build.document!.options.find((o) => o.letter === label)
   return option ? `${option.letter} ${option.name}` : 'before the change'
 })
+const lines = computed(() => (soak.value ? extraLines(soak.value, build.document!) : []))
+const drawn = computed(() => lines.value.filter((l) => shown.value.includes(l.key)))
+const first = computed(() => lines.value.filter((l) => l.often))
+const rest = computed(() => lines.value.filter((l) => !l.often))
 
 /** The cursor stands at the worst moment until the reader moves it. */
 const moved = ref(false)
@@ -34,11 +44,61 @@ function move(to: number): void {
   cursor.value = to
 }
 
-const views = [
-  { key: 'trace', name: 'Trace' },
-  { key: 'compare', name: 'Side by side' },
-  { key: 'figures', name: 'Figures' },
-] as const
+function toggle(key: string): void {
+  shown.value = shown.value.includes(key) ? shown.value.filter((k) => k !== key) : [...shown.value, key]
+}
+
+function pickStation(event: Event): void {
+  const select = event.target as HTMLSelectElement
+  if (select.value) toggle(select.value)
+  select.value = ''
+}
+
+/** Plays the duty in twenty seconds; waits are passed over. */
+const PLAYED_S = 20
+const playing = ref(false)
+const { pause, resume } = useRafFn(
+  ({ delta }) => {
+    const s = soak.value
+    if (!s) return
+    const t = s.trace
+    const ran = t.time_s.reduce((sum, time, i) => sum + (t.running[i] ? time - (t.time_s[i - 1] ?? 0) : 0), 0)
+    let next = cursor.value + (delta / 1000) * (ran / PLAYED_S)
+    const i = t.time_s.findIndex((time) => time >= next)
+    if (i >= 0 && !t.running[i]) {
+      const on = t.running.findIndex((r, k) => k > i && r)
+      next = on >= 0 ? t.time_s[on]! : s.length_s
+    }
+    move(Math.min(next, s.length_s))
+    if (next >= s.length_s) stop()
+  },
+  { immediate: false },
+)
+
+function stop(): void {
+  playing.value = false
+  pause()
+}
+
+function play(): void {
+  if (playing.value) return stop()
+  if (soak.value && cursor.value >= soak.value.length_s - 1e-3) move(0)
+  playing.value = true
+  resume()
+}
+
+watch([() => build.letter, view], stop)
+
+const views = computed(() => [
+  { key: 'trace' as const, name: 'Trace' },
+  { key: 'compare' as const, name: 'Side by side' },
+  { key: 'methods' as const, name: 'Methods' },
+  ...((soak.value?.figures.runs.length ?? 0) > 1 ? [{ key: 'runs' as const, name: 'Run by run' }] : []),
+  { key: 'figures' as const, name: 'Figures' },
+])
+watch(views, (list) => {
+  if (!list.some((v) => v.key === view.value)) view.value = 'trace'
+})
 </script>
 
 <template>
@@ -47,7 +107,13 @@ const views = [
       <div role="tablist" aria-label="View">
         <button v-for="v in views" :key="v.key" type="button" role="tab" :aria-selected="view === v.key" :class="{ on: view === v.key }" @click="view = v.key">{{ v.name }}</button>
       </div>
-      <label v-if="view === 'trace'"><input v-model="showCoreIn" type="checkbox" /> before the core</label>
+      <div v-if="view === 'trace' && soak" class="also">
+        <label v-for="l in first" :key="l.key"><input type="checkbox" :checked="shown.includes(l.key)" @change="toggle(l.key)" /> {{ l.name }}</label>
+        <select v-if="rest.length" aria-label="Another station or wall on the trace" @change="pickStation">
+          <option value="">another place</option>
+          <option v-for="l in rest" :key="l.key" :value="l.key">{{ shown.includes(l.key) ? 'without' : 'with' }} {{ l.name }}</option>
+        </select>
+      </div>
     </div>
     <template v-if="soak">
       <template v-if="view === 'trace'">
@@ -59,12 +125,15 @@ const views = [
           :ghost-label="ghostName"
           :target="build.document!.targets.intake_C"
           :timing="build.document!.targets.timingPull_C"
-          :show-core-in="showCoreIn"
+          :extra="drawn"
+          :band="spread.view"
           @update:cursor="move"
         />
-        <MetalField :soak="soak" :cursor="cursor" :cooled-by="build.answer?.steady?.core?.cooledBy ?? 'air'" :sprayed="soak.sprayed_L" />
+        <MetalField :soak="soak" :cursor="cursor" :cooled-by="build.answer?.steady?.core?.cooledBy ?? 'air'" :sprayed="soak.sprayed_L" :playing="playing" @play="play" />
       </template>
       <CompareTable v-else-if="view === 'compare'" />
+      <MethodsView v-else-if="view === 'methods'" />
+      <RunsTable v-else-if="view === 'runs'" :soak="soak" />
       <FigureTable v-else :soak="soak" />
     </template>
     <p v-else-if="!build.answer?.fault" class="none">Running the duty</p>
@@ -96,6 +165,18 @@ const views = [
   color: var(--ink);
   font-weight: 700;
   box-shadow: inset 0 -2px 0 var(--ink);
+}
+.also {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+}
+.also select {
+  max-width: 128px;
+  border: 0;
+  background: var(--sheet);
+  color: var(--blue);
+  font-weight: 500;
 }
 label {
   display: flex;

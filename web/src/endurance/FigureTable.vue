@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { SoakView } from '../api/client'
+import { computed, ref } from 'vue'
+import { api, type SoakView } from '../api/client'
+import { useBuild } from '../build/store'
 import { figure } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
@@ -14,15 +15,38 @@ const rows = computed(() => {
   return t.time_s.map((_, i) => i).filter((i) => i % every === 0 || i === t.time_s.length - 1)
 })
 const unit = (u: 'C' | 'kPa' | 'km_h' | 'kg_s') => figure(0, u, settings.units).unit
+const build = useBuild()
+const failed = ref('')
+
+/** Every step and every column, as the command line prints them. */
+async function save(how: 'csv' | 'json'): Promise<void> {
+  failed.value = ''
+  try {
+    const link = document.createElement('a')
+    link.href = URL.createObjectURL(await api.trace(build.document!, build.letter, how))
+    link.download = `${build.document!.name} ${build.letter} trace.${how}`.toLowerCase().replaceAll(' ', '-')
+    link.click()
+    setTimeout(() => URL.revokeObjectURL(link.href), 1000)
+  } catch (e) {
+    failed.value = (e as Error).message
+  }
+}
 </script>
 
 <template>
   <div class="figures">
+    <p class="save">
+      every step, station and wall:
+      <button type="button" class="act" @click="save('csv')">save as CSV</button>
+      <button type="button" class="act" @click="save('json')">save as JSON</button>
+      <span v-if="failed" class="worse" role="alert">{{ failed }}</span>
+    </p>
     <table>
       <thead>
         <tr>
           <th scope="col">time</th>
           <th scope="col">intake, {{ unit('C') }}</th>
+          <th scope="col">sensor shows, {{ unit('C') }}</th>
           <th scope="col">before the core, {{ unit('C') }}</th>
           <th scope="col">coolant at the core, {{ unit('C') }}</th>
           <th scope="col">boost, {{ unit('kPa') }}</th>
@@ -36,9 +60,10 @@ const unit = (u: 'C' | 'kPa' | 'km_h' | 'kg_s') => figure(0, u, settings.units).
           <th scope="row">{{ clock(soak.trace.time_s[i]!) }}</th>
           <template v-if="soak.trace.running[i]">
             <td>{{ figure(soak.trace.intake_C[i]!, 'C', settings.units).figure }}</td>
+            <td>{{ figure(soak.trace.shown_C[i]!, 'C', settings.units).figure }}</td>
             <td>{{ figure(soak.trace.coreIn_C[i]!, 'C', settings.units).figure }}</td>
           </template>
-          <td v-else colspan="2" class="off">engine off</td>
+          <td v-else colspan="3" class="off">engine off</td>
           <td>{{ figure(soak.trace.cold_C[i]!, 'C', settings.units).figure }}</td>
           <td>{{ figure(soak.trace.boost_kPa[i]!, 'kPa', settings.units).figure }}</td>
           <td>{{ figure(soak.trace.flow_kg_s[i]!, 'kg_s', settings.units).figure }}</td>
@@ -54,6 +79,12 @@ const unit = (u: 'C' | 'kPa' | 'km_h' | 'kg_s') => figure(0, u, settings.units).
 .figures {
   padding: 6px 28px 30px;
   overflow: auto;
+}
+.save {
+  display: flex;
+  gap: 16px;
+  padding-bottom: 6px;
+  color: var(--ink-2);
 }
 table {
   width: 100%;

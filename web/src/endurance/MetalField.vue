@@ -8,16 +8,20 @@ import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
 
 /** The core's metal at the time cursor: charge left to right, coolant top to bottom. */
-const props = defineProps<{ soak: SoakView; cursor: number; cooledBy: string; sprayed?: number }>()
+const props = defineProps<{ soak: SoakView; cursor: number; cooledBy: string; sprayed?: number; playing?: boolean }>()
+const emit = defineEmits<{ play: [] }>()
 const settings = useSettings()
 const WIDTH = 400
 const HEIGHT = 56
 
 const frame = computed(() => Math.max(bisectRight(props.soak.metal.time_s, props.cursor) - 1, 0))
 const cells = computed(() => {
-  const { along, across, cells_C } = props.soak.metal
+  const { along, across, cells_C, time_s } = props.soak.metal
   const now = cells_C[frame.value] ?? []
-  return now.map((t, i) => ({ t, x: (Math.floor(i / across) * WIDTH) / along, y: ((i % across) * HEIGHT) / across }))
+  const next = cells_C[frame.value + 1]
+  const from = time_s[frame.value] ?? 0
+  const share = next ? Math.min((props.cursor - from) / Math.max(time_s[frame.value + 1]! - from, 1e-9), 1) : 0
+  return now.map((was, i) => ({ t: next ? was + share * (next[i]! - was) : was, x: (Math.floor(i / across) * WIDTH) / along, y: ((i % across) * HEIGHT) / across }))
 })
 const cell = computed(() => ({ w: WIDTH / Math.max(props.soak.metal.along, 1), h: HEIGHT / Math.max(props.soak.metal.across, 1) }))
 const hottest = computed(() => Math.max(...cells.value.map((c) => c.t)))
@@ -29,7 +33,10 @@ const kJ = (v: number) => (Math.abs(v) >= 1e4 ? `${minus((v / 1000).toFixed(1))}
 <template>
   <figure v-if="cells.length" class="field">
     <div>
-      <figcaption>core metal at {{ clock(soak.metal.time_s[frame]!) }}: charge left to right, {{ cooledBy === 'air' ? 'cooling air' : 'water' }} top to bottom</figcaption>
+      <figcaption>
+        <button type="button" class="act" :aria-label="playing ? 'Stop playing the duty' : 'Play the duty'" @click="emit('play')">{{ playing ? 'stop' : 'play' }}</button>
+        core metal at {{ clock(cursor) }}: charge left to right, {{ cooledBy === 'air' ? 'cooling air' : 'water' }} top to bottom
+      </figcaption>
       <svg :width="WIDTH" :height="HEIGHT" role="img" :aria-label="`Core metal from ${spoken(coldest, 'C', settings.units)} to ${spoken(hottest, 'C', settings.units)}`">
         <rect v-for="(c, i) in cells" :key="i" :x="c.x" :y="c.y" :width="cell.w + 0.5" :height="cell.h + 0.5" :fill="temperatureColour(c.t)" />
       </svg>
@@ -59,6 +66,10 @@ const kJ = (v: number) => (Math.abs(v) >= 1e4 ? `${minus((v / 1000).toFixed(1))}
   align-items: flex-end;
   margin: 0;
   padding: 0 28px 14px 62px;
+}
+figcaption button {
+  display: inline-block;
+  min-width: 32px;
 }
 figcaption {
   padding-bottom: 5px;

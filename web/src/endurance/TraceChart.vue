@@ -4,14 +4,15 @@ import { bisectLeft, extent } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import { line } from 'd3-shape'
 import { computed, ref } from 'vue'
-import type { SoakView } from '../api/client'
+import type { SoakView, SpreadView } from '../api/client'
 import { figure, spoken, temperatureTicks } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
 import { useSettings } from '../settings/store'
+import type { ExtraLine } from './lines'
 import { timeAxis } from './timeScale'
 
 /** Intake temperature against time, with the target, the timing line, the compared run and a time cursor; the duty beneath. */
-const props = defineProps<{ soak: SoakView; label: string; ghost?: SoakView; ghostLabel?: string; target: number; timing: number; showCoreIn: boolean }>()
+const props = defineProps<{ soak: SoakView; label: string; ghost?: SoakView; ghostLabel?: string; target: number; timing: number; extra: ExtraLine[]; band?: SpreadView }>()
 const cursor = defineModel<number>('cursor', { required: true })
 const settings = useSettings()
 const box = ref<HTMLElement>()
@@ -30,8 +31,9 @@ const hasWater = computed(() => {
   return Math.max(...cold) - Math.min(...cold) > 0.5
 })
 
+const bandValues = computed(() => [...(props.band?.low_C ?? []), ...(props.band?.high_C ?? [])].filter((t): t is number => t != null))
 const y = computed(() => {
-  const seen = [...trace.value.intake_C, ...(props.ghost?.trace.intake_C ?? []), props.target, props.timing, ...(props.showCoreIn ? trace.value.coreIn_C : []), ...(hasWater.value ? trace.value.cold_C : [])]
+  const seen = [...trace.value.intake_C, ...(props.ghost?.trace.intake_C ?? []), props.target, props.timing, ...props.extra.flatMap((l) => l.values.filter((_, i) => l.always || trace.value.running[i])), ...bandValues.value, ...(hasWater.value ? trace.value.cold_C : [])]
   const [low = 0, high = 100] = extent(seen)
   return scaleLinear().domain([low - 2, high + 4]).nice(6).range([bottom.value, top])
 })
@@ -47,7 +49,36 @@ function path(view: SoakView, column: number[], onlyRunning: boolean): string {
 }
 
 const intake = computed(() => path(props.soak, trace.value.intake_C, true))
-const coreIn = computed(() => path(props.soak, trace.value.coreIn_C, true))
+/** Other temperatures, each named where it ends. */
+const others = computed(() => {
+  const last = trace.value.running.lastIndexOf(true)
+  return props.extra.map((l) => {
+    const end = l.always ? trace.value.time_s.length - 1 : last
+    return { ...l, d: path(props.soak, l.values, !l.always), y: y.value(l.values[Math.max(Math.round(end * 0.94), 0)] ?? 0) }
+  })
+})
+/** The middle four fifths of what the answer may be. */
+const bandPath = computed(() => {
+  const b = props.band
+  if (!b) return ''
+  const pieces: string[] = []
+  let from = 0
+  const close = (to: number) => {
+    if (to > from) {
+      const up = Array.from({ length: to - from }, (_, k) => `${axis.value.x(b.time_s[from + k]!).toFixed(1)} ${y.value(b.high_C[from + k]!).toFixed(1)}`)
+      const down = Array.from({ length: to - from }, (_, k) => `${axis.value.x(b.time_s[to - 1 - k]!).toFixed(1)} ${y.value(b.low_C[to - 1 - k]!).toFixed(1)}`)
+      pieces.push(`M${[...up, ...down].join('L')}Z`)
+    }
+  }
+  b.time_s.forEach((_, i) => {
+    if (b.low_C[i] == null) {
+      close(i)
+      from = i + 1
+    }
+  })
+  close(b.time_s.length)
+  return pieces.join('')
+})
 const cold = computed(() => path(props.soak, trace.value.cold_C, false))
 const other = computed(() => (props.ghost ? path(props.ghost, props.ghost.trace.intake_C, true) : ''))
 const at = computed(() => Math.min(bisectLeft(trace.value.time_s, cursor.value), trace.value.time_s.length - 1))
@@ -68,9 +99,10 @@ const boost = computed(() => {
 const moment = computed(() => {
   const t = trace.value
   const i = at.value
+  const ice = t.ice_kg.some((kg) => kg > 0) ? `ice ${spoken(t.ice_kg[i]!, 'kg', settings.units)} · ` : ''
   return t.running[i]
-    ? `road ${spoken(t.roadSpeed_km_h[i]!, 'km_h', settings.units)} · boost ${spoken(t.boost_kPa[i]!, 'kPa', settings.units, settings.units === 'us' ? 1 : 0)} · ${t.engineSpeed_rpm[i]!.toFixed(0)} rpm`
-    : 'engine off'
+    ? `${ice}road ${spoken(t.roadSpeed_km_h[i]!, 'km_h', settings.units)} · boost ${spoken(t.boost_kPa[i]!, 'kPa', settings.units, settings.units === 'us' ? 1 : 0)} · ${t.engineSpeed_rpm[i]!.toFixed(0)} rpm`
+    : `${ice}engine off`
 })
 
 /** Labels of the two lines stand where the lines are furthest apart in the last two thirds, clear of the cursor. */
@@ -153,7 +185,11 @@ function keys(event: KeyboardEvent): void {
       <line class="timing" :x1="LEFT" :x2="right" :y1="y(timing)" :y2="y(timing)" />
       <line class="target" :x1="LEFT" :x2="right" :y1="y(target)" :y2="y(target)" />
       <path v-if="hasWater" class="cold" :d="cold" />
-      <path v-if="showCoreIn" class="core-in" :d="coreIn" />
+      <path v-if="bandPath" class="band" :d="bandPath" />
+      <template v-for="l in others" :key="l.key">
+        <path class="extra" :class="l.tone" :d="l.d" />
+        <text class="extra-label halo" :class="l.tone" :x="right - 6" :y="l.y - 5" text-anchor="end">{{ l.name }}</text>
+      </template>
       <path v-if="other" class="ghost" :d="other" />
       <path class="intake" :d="intake" />
       <g v-for="w in axis.waits" :key="w.x0" class="wait">
@@ -232,11 +268,29 @@ svg:focus-visible {
   stroke: var(--heat);
   stroke-width: 2.2;
 }
-.core-in {
+.extra {
   fill: none;
-  stroke: var(--heat);
   stroke-width: 1;
-  opacity: 0.6;
+}
+.extra.heat {
+  stroke: var(--heat);
+  opacity: 0.7;
+}
+.extra.cool {
+  stroke: var(--cool);
+}
+.extra.ink {
+  stroke: var(--ink-2);
+}
+.extra-label {
+  fill: var(--ink-2);
+}
+.extra-label.heat {
+  fill: var(--heat-text);
+}
+.band {
+  fill: var(--heat);
+  opacity: 0.14;
 }
 .cold {
   fill: none;

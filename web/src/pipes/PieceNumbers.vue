@@ -9,6 +9,7 @@ import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
+import PieceWall from './PieceWall.vue'
 
 /** The numbers of one piece that is not a core. */
 const props = defineProps<{ piece: Piece; place: string }>()
@@ -60,6 +61,7 @@ function take(item: CatalogueItem): void {
   <div class="numbers" :class="{ wide: keys.length > 4 }">
     <NumberField v-for="key in keys" :key="key" :part="piece.kind" :name="key" :pointer="`${at}/${key}`" :of="piece.name" :optional="['dirtyLoss_kPa', 'soiling_pct', 'volume_L'].includes(key)" />
     <ChoiceField v-if="piece.kind === 'pipe'" label="material" :pointer="`${at}/material`" :choices="materials" :of="piece.name" />
+    <PieceWall v-if="build.document!.bay && (piece.kind === 'pipe' || piece.kind === 'plenum')" :piece="piece" :at="at" />
     <p v-if="piece.kind === 'injection'" class="caution">
       {{ spray }} Methanol is poisonous, its flame is invisible and storing it has rules; keep the pump below the tank. This predicts temperature, not your tune.
     </p>

@@ -7,13 +7,16 @@ import { useBuild } from '../build/store'
 import { change } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
-import { headline, noteLine, particulars, reason, shareParts, sinkName } from './sentences'
+import KnowButton from '../reasons/KnowButton.vue'
+import HowSure from './HowSure.vue'
+import { headline, noteLine, particulars, reason, shapeLine, shareParts, sinkName, worthLine } from './sentences'
 
 const build = useBuild()
 const settings = useSettings()
 const router = useRouter()
 
 const verdict = computed(() => build.answer?.soak?.verdict)
+const run = computed(() => build.answer?.soak?.figures)
 const cooledBy = computed(() => build.answer?.steady?.core?.cooledBy ?? 'air')
 const sink = computed(() => sinkName(build.answer?.steady, build.answer?.steady?.core?.place))
 const parts = computed(() => (verdict.value?.atWorst ? shareParts(verdict.value.atWorst, cooledBy.value, sink.value) : []))
@@ -47,6 +50,10 @@ async function tryIt(c: ChangeView): Promise<void> {
     <template v-else-if="verdict">
       <h1>{{ headline(verdict, build.document!, settings.units) }}</h1>
       <p class="lead">{{ particulars(verdict, build.document!, settings.units) }}</p>
+      <template v-if="run && verdict.outcome !== 'NEVER_RUNS'">
+        <p class="shape">{{ shapeLine(run, verdict.atWorst ?? undefined, cooledBy, sink) }}</p>
+        <p class="lead">{{ worthLine(run, verdict, build.document!, settings.units) }} <KnowButton subject="/duty" of="the run through the duty" /></p>
+      </template>
       <section v-if="parts.length">
         <h2>What limits it at the worst moment, {{ clock(verdict.worstTime_s) }}</h2>
         <div class="bar" role="img" :aria-label="parts.map((p) => `${p.name} ${p.percent.toFixed(0)} %`).join(', ')">
@@ -56,6 +63,7 @@ async function tryIt(c: ChangeView): Promise<void> {
         </div>
         <p class="why">{{ reason(verdict.atWorst!, cooledBy, sink) }}</p>
       </section>
+      <HowSure v-if="verdict.outcome !== 'NEVER_RUNS'" />
       <section v-if="changes.length || looking">
         <h2>Changes worth trying <span v-if="looking" class="quiet">looking</span></h2>
         <table v-if="changes.length">
@@ -102,6 +110,10 @@ h1 {
 .lead {
   margin-top: 8px;
   color: var(--ink-2);
+}
+.shape {
+  margin-top: 8px;
+  font-weight: 600;
 }
 section {
   margin-top: 18px;

@@ -1,4 +1,4 @@
-import type { NoteView, PieceView, SharesView, SteadyView, VerdictView } from '../api/client'
+import type { NoteView, PieceView, RunView, SharesView, SteadyView, VerdictView } from '../api/client'
 import type { BuildDocument } from '../document/types'
 import { spoken, type UnitSystem } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
@@ -27,6 +27,40 @@ export function particulars(v: VerdictView, document: BuildDocument, system: Uni
   const timing = v.overTiming_s > 0 ? `${span(v.overTiming_s)} above the timing line at ${line}` : `the timing line at ${line} is never reached`
   const limited = v.limitedFrom_s == null ? '' : ` From ${clock(v.limitedFrom_s)} on the blower gives less than asked for at times.`
   return `Target ${target}: ${over}; ${timing}. Mean ${spoken(v.mean_C!, 'C', system)}.${limited}`
+}
+
+/** What the shape of the trace says, and what it points at. */
+export function shapeLine(run: RunView, shares: SharesView | undefined, cooledBy: string, sink: string): string {
+  switch (run.shape) {
+    case 'FLAT':
+      return 'The trace is flat: the cooling carries whatever the duty asks.'
+    case 'SAW_TEETH':
+      return 'Saw-teeth that return to the base: up under load, down again. Healthy.'
+    case 'SOAKED':
+      return 'It starts high and falls once air moves: heat soak. Cooler before the start, wrap, a shield or a spacer help more than a bigger core.'
+    case 'RAMP': {
+      const parts = shares ? shareParts(shares, cooledBy, sink) : []
+      const largest = parts.length ? parts.reduce((a, b) => (b.percent > a.percent ? b : a)) : undefined
+      if (largest?.name === 'water') return 'A ramp that settles only when the water is hot: too little water flow. The radiator is not to blame.'
+      if (largest?.name === 'charge') return 'A ramp: heat collects in metal and water, and the core itself is the narrow place.'
+      return `A ramp: more heat comes in than ${largest?.name === 'cooling air' ? 'the air takes away' : `the ${largest?.name ?? 'cooling'} takes away`}, until it is hot enough to.`
+    }
+  }
+}
+
+/** What cooling is worth, and what the sensor makes of it. */
+export function worthLine(run: RunView, v: VerdictView, document: BuildDocument, system: UnitSystem): string {
+  const parts: string[] = []
+  if (run.density_pct != null && run.wonBack_pct != null) {
+    parts.push(`The charge is ${run.density_pct.toFixed(0)} % as dense as it could be at this boost; cooling wins back ${run.wonBack_pct.toFixed(0)} % of what heat takes.`)
+  }
+  if (run.recoveredAfter_s != null) parts.push(`Back at the target ${span(run.recoveredAfter_s)} after the worst.`)
+  if (v.overTiming_s > 0) {
+    const line = spoken(document.targets.timingPull_C, 'C', system, 0)
+    parts.push(run.firstShownOverTiming_s == null ? `The sensor lags so much that it never shows ${line}.` : `The sensor shows ${line} from ${clock(run.firstShownOverTiming_s)} on.`)
+  }
+  if (run.condensed_g > 1) parts.push(`${run.condensed_g < 100 ? run.condensed_g.toFixed(0) : (Math.round(run.condensed_g / 10) * 10).toFixed(0)} g of water comes out inside over the duty.`)
+  return parts.join(' ')
 }
 
 export interface SharePart {

@@ -45,6 +45,7 @@ function know(how: 'card' | 'tubes'): void {
       <h2>Coolant</h2>
       <NumberField part="core/water" name="glycol_pct" :pointer="`${at}/glycol_pct`" optional empty="0 %" />
       <NumberField part="core/water" name="volume_L" :pointer="`${at}/volume_L`" />
+      <NumberField part="core/water" name="soak_W_K" :pointer="`${at}/soak_W_K`" optional empty="not counted" />
       <NumberField part="core/water" name="flow_L_min" :pointer="`${at}/flow_L_min`" :optional="!!loop.pieces?.length" empty="from the pump" />
       <p v-if="view" class="fine">
         Freezes at {{ spoken(view.freezing_C, 'C', settings.units, 0) }}.

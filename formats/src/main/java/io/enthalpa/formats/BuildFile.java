@@ -1,6 +1,7 @@
 package io.enthalpa.formats;
 
 import io.enthalpa.core.build.Build;
+import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
@@ -112,6 +113,13 @@ public final class BuildFile {
     /** @return the build as a tree */
     public static ObjectNode tree(Build build) {
         return new BuildWriter(MAPPER).write(build);
+    }
+
+    /** @return an option as it stands in a file */
+    public static ObjectNode tree(BuildOption option) {
+        ObjectNode node = MAPPER.createObjectNode();
+        BuildWriter.option(option, node);
+        return node;
     }
 
     /** @return the word for the kind of a piece, as in the file: filter, blower, pipe, core and so on */

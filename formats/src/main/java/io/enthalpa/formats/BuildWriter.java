@@ -57,7 +57,7 @@ final class BuildWriter {
         return root;
     }
 
-    private static void option(BuildOption option, ObjectNode node) {
+    static void option(BuildOption option, ObjectNode node) {
         node.put("letter", option.letter()).put("name", option.name());
         put(node, Field.BOOST, option.boost());
         PathWriter.path(option.path(), node.putArray("path"));

@@ -66,7 +66,7 @@ public final class RunningServer implements AutoCloseable {
     private HttpRequest.Builder write(String path, String... headers) {
         HttpRequest.Builder request = request(path).header("Content-Type", "application/json").header("X-XSRF-TOKEN", token());
         for (int i = 0; i < headers.length; i += 2) {
-            request.header(headers[i], headers[i + 1]);
+            request.setHeader(headers[i], headers[i + 1]);
         }
         return request;
     }

@@ -49,6 +49,12 @@ class StartTest {
         return sentence;
     }
 
+    private String printed(String... args) {
+        out.reset();
+        assertThat(Enthalpa.run(args)).isZero();
+        return out.toString(StandardCharsets.UTF_8);
+    }
+
     @Test
     void portInUse() throws Exception {
         try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
@@ -124,6 +130,21 @@ class StartTest {
         Path file = data.resolve(name + ".json");
         Files.write(file, StartTest.class.getResourceAsStream("/demo/" + name + ".json").readAllBytes());
         return file;
+    }
+
+    /** The trace as CSV holds the numbers that the screen's verdict is made of. */
+    @Test
+    void soakPrintsEveryStepAsCsvAndJson() throws Exception {
+        Path file = demo("juniper");
+        String csv = printed("soak", file.toString(), "--option", "B", "--csv");
+        String[] lines = csv.strip().split("\n");
+        int intake = java.util.List.of(lines[0].split(",")).indexOf("intake_C");
+        int running = java.util.List.of(lines[0].split(",")).indexOf("running");
+        double worst = java.util.Arrays.stream(lines).skip(1).map(l -> l.split(",")).filter(c -> c[running].equals("1")).mapToDouble(c -> Double.parseDouble(c[intake])).max().orElseThrow();
+        JsonNode shown = JsonMapper.shared().readTree(printed("soak", file.toString(), "--option", "B")).get(0);
+        assertThat(worst).isCloseTo(shown.at("/verdict/worst_C").doubleValue(), org.assertj.core.api.Assertions.within(0.001));
+        JsonNode traces = JsonMapper.shared().readTree(printed("soak", file.toString(), "--option", "B", "--traces"));
+        assertThat(traces.at("/columns/time_s").size()).isEqualTo(lines.length - 1);
     }
 
     @Test

@@ -17,7 +17,7 @@ public enum RunShape {
 
     public static final Method METHOD = Method.of("trace-shape", "Shape of a trace",
                     "The running time is cut into six equal parts. Starts more than 6 K above its lowest, is highest in the first part and ends at least 4 K lower: heat soak. Under at "
-                            + "least half of the highest boost it goes more than 6 K beyond where the first load left it, and still climbs after 45 s of such load: a ramp. Stays within 6 K: flat. Else saw-teeth.")
+                            + "least half of the highest boost it goes more than 8 K beyond where the first minute of load left it, and still climbs after 45 s of such load: a ramp. Stays within 6 K: flat. Else saw-teeth.")
             .source(Citation.commonPractice("flat is ideal; saw-teeth that return to the base are healthy; a ramp that settles only with hot water has too little water flow; a high "
                     + "start that falls when rolling is heat soak"))
             .leavesOut("The limits in kelvin are judgement.");
@@ -25,10 +25,10 @@ public enum RunShape {
     private static final double START_HIGH = 6;
     private static final double FALLS = 4;
     private static final double LOADED = 0.5;
-    private static final double FIRST_LOAD = 15;
+    private static final double FIRST_LOAD = 60;
     private static final double TAKES = 45;
     private static final double SETTLED = 0.01;
-    private static final double CLIMBS = 6;
+    private static final double CLIMBS = 8;
     private static final double FLAT_WITHIN = 6;
 
     /** @return the shape of what the engine breathes while it runs; flat when it never does */

@@ -2,12 +2,14 @@ package io.enthalpa.core.explain;
 
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.chargepath.Ambient;
+import io.enthalpa.core.chargepath.BaySpec;
 import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.ChargePathSolver;
 import io.enthalpa.core.chargepath.Filling;
 import io.enthalpa.core.chargepath.LegResult;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.PathResult;
+import io.enthalpa.core.chargepath.PathWall;
 import io.enthalpa.core.chargepath.PieceResult;
 import io.enthalpa.core.chargepath.Station;
 import io.enthalpa.core.endurance.CoreResult;
@@ -40,6 +42,7 @@ public final class Reasons {
     private final List<Reason> reasons = new ArrayList<>();
     private final HumidAir air;
     private final double outside;
+    private boolean walled;
 
     private Reasons(Ambient ambient) {
         this.air = ambient.air();
@@ -51,7 +54,9 @@ public final class Reasons {
         Reasons reasons = new Reasons(path.ambient());
         reasons.climate(build, path.ambient());
         reasons.engine(build, path.engine(), result.path());
+        reasons.bay(build, path);
         reasons.whole(result.path());
+        reasons.walled = path.bay().isPresent();
         reasons.row("/path", result.path().stations(), result.path().pieces());
         for (CoreResult core : result.cores()) {
             reasons.reasons.addAll(CoreReasons.of(core, path.ambient()));
@@ -101,6 +106,12 @@ public final class Reasons {
                 pressure("pressure", ambient.pressure()), temperature("temperature", ambient.temperature()));
     }
 
+    private void bay(Build build, ChargePath path) {
+        path.bay().ifPresent(bay -> add("/bay", temperature("bay at full load, settled", path.ambient().temperature() + bay.rise(build.fullLoad().roadSpeed())), BaySpec.METHOD,
+                temperature("outside air", path.ambient().temperature()), new Figure("over it, standing", bay.standing(), Quantity.TEMPERATURE_DIFFERENCE),
+                new Figure("over it at 60 km/h", bay.rolling(), Quantity.TEMPERATURE_DIFFERENCE), new Figure("road speed", build.fullLoad().roadSpeed(), Quantity.SPEED)));
+    }
+
     private void engine(Build build, EngineSpec engine, PathResult path) {
         add("/engine", flow("air the engine takes", path.flow()), EngineSpec.METHOD, pressure("manifold, absolute", path.manifoldPressure()),
                 temperature("manifold", path.intakeTemperature()), new Figure("displacement", engine.displacement(), Quantity.VOLUME),
@@ -133,6 +144,7 @@ public final class Reasons {
         }
         if (element instanceof PathElement.Pipe pipe) {
             pipe(here, pipe.spec(), out, head);
+            wall(here, in, out);
         } else if (element instanceof PathElement.Filter filter) {
             add(here, loss, PathElement.FILTER_METHOD, pressure("reading, as dirty as it is", filter.lossNow()), flow("at", filter.flow()),
                     new Figure("density", in.density(), Quantity.DENSITY));
@@ -152,10 +164,19 @@ public final class Reasons {
             add(here, temperature("charge behind the spray", out.temperature()), InjectionCooling.METHOD, temperature("charge in front", in.temperature()),
                     new Figure("liquid sprayed", injection.spec().flow(out.totalPressure() - outside), Quantity.VOLUME_FLOW),
                     share("methanol in the mix", injection.spec().alcoholShare()), share("has time to evaporate", injection.spec().evaporated()));
-        } else if (element instanceof PathElement.Plenum) {
+        } else if (element instanceof PathElement.Plenum plenum) {
+            if (plenum.wall().isPresent()) {
+                wall(here, in, out);
+            }
             add(here, loss, PathElement.PLENUM_METHOD, new Figure("speed at its inlet", piece.velocity(), Quantity.SPEED));
         } else if (element instanceof PathElement.Parallel pair) {
             pair(here, pair, piece);
+        }
+    }
+
+    private void wall(String here, Station in, Station out) {
+        if (walled) {
+            add(here, temperature("charge behind its wall", out.temperature()), PathWall.METHOD, temperature("charge in front", in.temperature()));
         }
     }
 

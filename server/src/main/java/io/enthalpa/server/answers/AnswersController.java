@@ -1,13 +1,21 @@
 package io.enthalpa.server.answers;
 
+import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.CompressorMapCsv;
+import io.enthalpa.formats.TraceFile;
 import io.enthalpa.server.problem.FaultView;
+import io.enthalpa.server.problem.NotThereException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
@@ -91,6 +99,19 @@ class AnswersController {
     @PostMapping("/stack-orders")
     StackOrdersAnswer stackOrders(@RequestBody StackOrdersRequest request) {
         return new StackOrdersAnswer(StackOrders.of(BuildFile.read(request.document()), request.option(), request.way()));
+    }
+
+    /** Every step and column of a run, to save; how is csv or json. */
+    @PostMapping("/trace/{how}")
+    ResponseEntity<byte[]> trace(@PathVariable String how, @RequestBody ChangesRequest request) {
+        Answer answer = new Answer(BuildFile.read(request.document()), request.option());
+        boolean json = how.equals("json");
+        if (!json && !how.equals("csv")) {
+            throw new NotThereException("a trace as " + how + "; csv and json are there");
+        }
+        Trace trace = answer.soak();
+        String text = json ? BuildFile.write(TraceFile.json(trace)) : TraceFile.csv(trace);
+        return ResponseEntity.ok().contentType(json ? MediaType.APPLICATION_JSON : new MediaType("text", "csv", StandardCharsets.UTF_8)).body(text.getBytes(StandardCharsets.UTF_8));
     }
 
     /** A compressor map as CSV text; 422 naming column, line or point when it does not make one. */

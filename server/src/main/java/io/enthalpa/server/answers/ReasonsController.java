@@ -5,11 +5,13 @@ import io.enthalpa.core.build.Build;
 import io.enthalpa.core.explain.Methods;
 import io.enthalpa.core.explain.Reason;
 import io.enthalpa.core.explain.Reasons;
+import io.enthalpa.core.explain.RunReasons;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.formats.BuildFile;
 import java.util.List;
+import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -37,7 +39,7 @@ class ReasonsController {
         }
     }
 
-    /** @param subject pointer of a piece within the option, or "/engine", "/climate", "/path" for the whole */
+    /** @param subject pointer of a piece within the option, or "/engine", "/climate", "/bay", "/path" for the whole, "/duty" for the run */
     record ReasonView(String subject, FigureView result, String method, List<FigureView> numbers) {
         static ReasonView of(Reason r) {
             return new ReasonView(r.subject(), FigureView.of(r.result()), r.method().id(), r.numbers().stream().map(FigureView::of).toList());
@@ -60,6 +62,6 @@ class ReasonsController {
     ReasonsAnswer reasons(@RequestBody ReasonsRequest request) {
         Build build = BuildFile.read(request.document());
         Answer answer = new Answer(build, request.option());
-        return new ReasonsAnswer(Reasons.of(build, answer.system().path(), answer.steady()).stream().map(ReasonView::of).toList());
+        return new ReasonsAnswer(Stream.concat(Reasons.of(build, answer.system().path(), answer.steady()).stream(), RunReasons.of(answer).stream()).map(ReasonView::of).toList());
     }
 }

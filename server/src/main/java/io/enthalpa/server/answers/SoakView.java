@@ -3,6 +3,8 @@ package io.enthalpa.server.answers;
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.endurance.CoreTrace;
 import io.enthalpa.core.endurance.EnergyAudit;
+import io.enthalpa.core.endurance.RunFigures;
+import io.enthalpa.core.endurance.RunShape;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.endurance.Verdict;
 import java.util.List;
@@ -11,20 +13,60 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** An option through its duty, as the screen, the REST interface and the command line show it. */
-public record SoakView(String option, String optionName, double length_s, double sprayed_L, TraceView trace, MetalView metal, AuditView audit, VerdictView verdict) {
+public record SoakView(String option, String optionName, double length_s, double sprayed_L, TraceView trace, MetalView metal, AuditView audit, VerdictView verdict, RunView figures) {
     /** Points kept of each trace: more than a screen has columns. */
     private static final int MOST_POINTS = 900;
 
+    /** Behind a piece of the main way, total state; meaningless while the engine stands. */
+    public record StationTraceView(String name, double[] temperature_C, double[] pressure_kPa) {
+        static StationTraceView of(Trace.Station station, int[] kept) {
+            return new StationTraceView(station.name(), column(station.temperature(), kept, 1, -273.15, 10), column(station.pressure(), kept, 1e-3, 0, 10));
+        }
+    }
+
+    /** The wall of a pipe or plenum. */
+    public record WallTraceView(String name, String place, double[] temperature_C) {
+    }
+
+    /** What the run comes to beside its verdict. {@code runs}: each stretch of running between stops of the engine. */
+    public record RunView(RunShape shape, @Nullable Double firstShownOverTiming_s, double shownOverTiming_s, @Nullable Double recoveredAfter_s, @Nullable Double density_pct,
+                          @Nullable Double wonBack_pct, double condensed_g, double iceLeft_kg, List<OneRunView> runs) {
+        static RunView of(RunFigures f) {
+            return new RunView(f.shape(), orNull(f.firstShownOverPull()), f.shownOverPull(), orNull(f.recoveredAfter()), orNull(100 * f.density()), orNull(100 * f.wonBack()),
+                    1000 * f.condensed(), f.ice(), f.runs().stream().map(OneRunView::of).toList());
+        }
+    }
+
+    public record OneRunView(double from_s, double to_s, double start_C, double worst_C, double coldStart_C, double coldEnd_C, double iceEnd_kg) {
+        static OneRunView of(RunFigures.OneRun r) {
+            return new OneRunView(r.from(), r.to(), r.start() - 273.15, r.worst() - 273.15, r.coldStart() - 273.15, r.coldEnd() - 273.15, r.iceEnd());
+        }
+    }
+
     /** Columns of equal length, {@code ice_kg} empty without a core; {@code running} is false while the engine stands. */
     public record TraceView(double[] time_s, double[] intake_C, double[] coreIn_C, double[] cold_C, double[] boost_kPa, double[] engineSpeed_rpm,
-                            double[] roadSpeed_km_h, double[] flow_kg_s, double[] blowerFlow_kg_s, double[] blowerRatio, double[] ice_kg, boolean[] running) {
+                            double[] roadSpeed_km_h, double[] flow_kg_s, double[] blowerFlow_kg_s, double[] blowerRatio, double[] ice_kg, double[] shown_C, double[] bay_C,
+                            double[] askedBoost_kPa, double[] condensate_g_s, boolean[] running, List<StationTraceView> stations, List<WallTraceView> walls) {
         static TraceView of(Trace trace) {
             int[] kept = kept(trace);
             return new TraceView(column(trace.time(), kept, 1, 0, 100), column(trace.intake(), kept, 1, -273.15, 1000),
                     column(trace.coreIn(), kept, 1, -273.15, 1000), column(cold(trace), kept, 1, -273.15, 1000),
                     column(trace.boost(), kept, 1e-3, 0, 100), column(trace.speed(), kept, 30 / Math.PI, 0, 10),
                     column(trace.roadSpeed(), kept, 3.6, 0, 100), column(trace.flow(), kept, 1, 0, 1e5),
-                    column(trace.columns().blowerFlow(), kept, 1, 0, 1e5), column(trace.columns().blowerRatio(), kept, 1, 0, 1e4), trace.core() == null ? new double[0] : column(trace.core().ice(), kept, 1, 0, 100), running(trace, kept));
+                    column(trace.columns().blowerFlow(), kept, 1, 0, 1e5), column(trace.columns().blowerRatio(), kept, 1, 0, 1e4), trace.core() == null ? new double[0] : column(trace.core().ice(), kept, 1, 0, 100),
+                    column(trace.shown(), kept, 1, -273.15, 100), column(trace.columns().bay(), kept, 1, -273.15, 10), column(trace.columns().asked(), kept, 1e-3, 0, 10),
+                    condensate(trace, kept), running(trace, kept), trace.stations().stream().map(station -> StationTraceView.of(station, kept)).toList(),
+                    trace.walls().stream().map(wall -> new WallTraceView(wall.name(), wall.pointer(), column(wall.temperature(), kept, 1, -273.15, 10))).toList());
+        }
+
+        private static double[] condensate(Trace trace, int[] kept) {
+            double[] sum = new double[trace.length()];
+            for (CoreTrace core : trace.cores()) {
+                for (int i = 0; i < sum.length; i++) {
+                    sum[i] += core.condensate()[i];
+                }
+            }
+            return column(sum, kept, 1e3, 0, 1000);
         }
 
         private static double[] cold(Trace trace) {
@@ -78,7 +120,7 @@ public record SoakView(String option, String optionName, double length_s, double
         Trace trace = answer.soak();
         return new SoakView(answer.option().letter(), answer.option().name(), trace.time()[trace.length() - 1],
                 trace.sprayed()[trace.length() - 1] * 1000, TraceView.of(trace),
-                MetalView.of(trace), AuditView.of(trace.audit()), VerdictView.of(answer.verdict(trace)));
+                MetalView.of(trace), AuditView.of(trace.audit()), VerdictView.of(answer.verdict(trace)), RunView.of(answer.figures(trace)));
     }
 
     /** Evenly spread steps, and always the hottest one, the last, and both sides of every start and stop of the engine. */

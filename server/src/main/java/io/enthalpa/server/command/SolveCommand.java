@@ -1,9 +1,12 @@
 package io.enthalpa.server.command;
 
+import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.formats.TraceFile;
 import io.enthalpa.server.answers.Answers;
 import io.enthalpa.server.answers.SoakView;
 import io.enthalpa.server.answers.SteadyView;
@@ -32,19 +35,39 @@ public final class SolveCommand {
     }
 
     public static void solve(String[] args) {
-        answer(args, Answers::steady, AnswerTable::steady);
+        answer(new Arguments(args, Set.of("--option"), Set.of("--table")), Answers::steady, AnswerTable::steady);
     }
 
+    /** {@code --csv} and {@code --traces} print every step of one option's run; without them, what the screen shows. */
     public static void soak(String[] args) {
-        answer(args, Answers::soak, AnswerTable::soak);
+        Arguments arguments = new Arguments(args, Set.of("--option"), Set.of("--table", "--csv", "--traces"));
+        if (arguments.has("--csv") || arguments.has("--traces")) {
+            trace(arguments, arguments.has("--csv") ? TraceFile::csv : trace -> BuildFile.write(TraceFile.json(trace)).stripTrailing());
+        } else {
+            answer(arguments, Answers::soak, AnswerTable::soak);
+        }
     }
 
-    private static <T> void answer(String[] args, BiFunction<Build, String, T> compute, Function<List<T>, String> table) {
-        Arguments arguments = new Arguments(args, Set.of("--option"), Set.of("--table"));
+    private static void trace(Arguments arguments, Function<Trace, String> write) {
+        String file = only(arguments);
+        try {
+            Build build = BuildFile.read(text(file));
+            String letter = arguments.value("--option").orElse(build.options().get(0).letter());
+            System.out.println(write.apply(new Answer(build, letter).soak()).stripTrailing());
+        } catch (EnthalpaFault fault) {
+            throw new StartFault(file + ": " + fault.sentence());
+        }
+    }
+
+    private static String only(Arguments arguments) {
         if (arguments.rest().size() != 1) {
             throw new StartFault("give one build file, as in: enthalpa solve my-build.json");
         }
-        String file = arguments.rest().get(0);
+        return arguments.rest().get(0);
+    }
+
+    private static <T> void answer(Arguments arguments, BiFunction<Build, String, T> compute, Function<List<T>, String> table) {
+        String file = only(arguments);
         try {
             Build build = BuildFile.read(text(file));
             List<T> answers = new ArrayList<>();

@@ -4,17 +4,15 @@ import { useBuild } from '../build/store'
 import type { DutyRow } from '../document/types'
 import { useSettings } from '../settings/store'
 import NumberField from '../ui/NumberField.vue'
-import TextField from '../ui/TextField.vue'
-import { clock, span } from '../quantity/time'
+import { clock } from '../quantity/time'
 
 /** The duty as a table: time, engine speed, boost, road speed; straight between rows. */
 const build = useBuild()
 const settings = useSettings()
-const duty = computed(() => build.document!.duty)
+const duty = computed(() => ({ ...build.document!.duty, rows: build.document!.duty.rows ?? [] }))
 const columns = ['time_s', 'engineSpeed_rpm', 'boost_kPa', 'roadSpeed_km_h'] as const
 const highest = computed(() => Math.max(...duty.value.rows.map((r) => r.boost_kPa)))
 const factor = computed(() => (duty.value.boostFollowsBrief && highest.value > 0 ? build.option!.boost_kPa / highest.value : 1))
-const whole = computed(() => duty.value.repeats * duty.value.rows.at(-1)!.time_s + (duty.value.repeats - 1) * duty.value.wait_s)
 
 function head(key: (typeof columns)[number]): string {
   const field = build.catalogue!.field('duty/rows', key)
@@ -46,26 +44,10 @@ function remove(i: number): void {
   const rows = duty.value.rows.filter((_, k) => k !== i)
   void build.act([{ pointer: '/duty/rows', value: rows }], `duty row ${i + 1} taken out`)
 }
-
-function follow(event: Event): void {
-  const value = (event.target as HTMLInputElement).checked
-  void build.act([{ pointer: '/duty/boostFollowsBrief', value }], value ? 'duty boost follows the Brief' : 'duty boost as written')
-}
 </script>
 
 <template>
-  <section class="duty">
-    <h2>Duty, the same for every option: {{ span(whole) }}</h2>
-    <div class="heads">
-      <TextField class="wide" label="Name" pointer="/duty/name" required />
-      <NumberField part="duty" name="repeats" pointer="/duty/repeats" of="duty" />
-      <NumberField part="duty" name="wait_s" pointer="/duty/wait_s" of="duty" />
-      <NumberField part="duty" name="startAbove_K" pointer="/duty/startAbove_K" of="duty" />
-      <label class="follow">
-        <input type="checkbox" :checked="duty.boostFollowsBrief" @change="follow" />
-        highest boost follows the boost asked for
-      </label>
-    </div>
+  <div class="duty">
     <table>
       <thead>
         <tr>
@@ -89,32 +71,10 @@ function follow(event: Event): void {
         </tr>
       </tbody>
     </table>
-  </section>
+  </div>
 </template>
 
 <style scoped>
-.heads {
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(210px, 1fr));
-  column-gap: 34px;
-  padding-bottom: 12px;
-}
-.wide {
-  grid-column: span 2;
-}
-.follow {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  min-height: 34px;
-  border-bottom: 1px solid var(--hair);
-  color: var(--ink-2);
-}
-.follow input {
-  accent-color: var(--blue);
-  width: 16px;
-  height: 16px;
-}
 table {
   width: 100%;
   border-collapse: collapse;

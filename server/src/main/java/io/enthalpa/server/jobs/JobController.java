@@ -1,0 +1,139 @@
+package io.enthalpa.server.jobs;
+
+import io.enthalpa.core.build.Answer;
+import io.enthalpa.core.build.Build;
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.build.OptionSpread;
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.sizing.CoolingMethod;
+import io.enthalpa.core.sizing.MethodSizing;
+import io.enthalpa.formats.BuildFile;
+import io.enthalpa.server.problem.FaultView;
+import java.io.IOException;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Objects;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.ScheduledFuture;
+import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReferenceArray;
+import org.jspecify.annotations.Nullable;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Computations that take seconds: begun here, watched by their events or by asking, cancelled at any time. 422 when the document
+ * cannot be read, 404 for a job that is not known any more.
+ */
+@RestController
+@RequestMapping("/api/jobs")
+class JobController {
+    private static final long SEED = 20_260_101;
+    private static final long EVERY_MS = 200;
+    private static final long LONGEST_WATCH_MS = 10 * 60_000;
+    private final Jobs jobs;
+    private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor(work -> {
+        Thread thread = new Thread(work, "job-events");
+        thread.setDaemon(true);
+        return thread;
+    });
+
+    JobController(Jobs jobs) {
+        this.jobs = jobs;
+    }
+
+    /** @param option the letter asked about */
+    record JobRequest(JsonNode document, String option) {
+    }
+
+    /** {@code spread} or {@code methods}: what has come of it so far. */
+    record JobView(String id, Job.State state, int done, int of, @Nullable FaultView fault, @Nullable SpreadView spread, @Nullable List<ComparedView> methods) {
+    }
+
+    /** How far the option's answer can be off: {@link OptionSpread}. */
+    @PostMapping("/spread")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    JobView spread(@RequestBody JobRequest request) {
+        OptionSpread spread = new OptionSpread(BuildFile.read(request.document()), request.option(), OptionSpread.USUAL_SAMPLES, SEED);
+        return view(jobs.start(spread.samples(), spread::run, () -> SpreadView.of(spread.result())), false);
+    }
+
+    /** All options and every method of cooling on the same duty: {@link MethodSizing} from the option given. */
+    @PostMapping("/methods")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    JobView methods(@RequestBody JobRequest request) {
+        Build build = BuildFile.read(request.document());
+        MethodSizing sizing = new MethodSizing(build, request.option());
+        List<BuildOption> options = build.options();
+        List<CoolingMethod> methods = Arrays.stream(CoolingMethod.values()).filter(sizing::applies).toList();
+        AtomicReferenceArray<ComparedView> lines = new AtomicReferenceArray<>(options.size() + methods.size());
+        return view(jobs.start(lines.length(), part -> {
+            try {
+                lines.set(part, part < options.size() ? ComparedView.of(new Answer(build, options.get(part).letter()))
+                        : ComparedView.of(sizing.propose(methods.get(part - options.size()))));
+            } catch (EnthalpaFault noAnswer) {
+                // The line stays out; the others tell.
+            }
+        }, () -> java.util.stream.IntStream.range(0, lines.length()).mapToObj(lines::get).filter(Objects::nonNull).toList()), false);
+    }
+
+    @GetMapping("/{id}")
+    JobView job(@PathVariable String id) {
+        return view(jobs.job(id), true);
+    }
+
+    /** Drops what has not begun. */
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void cancel(@PathVariable String id) {
+        jobs.job(id).cancel();
+    }
+
+    /** Events named {@code progress} with the job's state, the last one with what came of it. */
+    @GetMapping(path = "/{id}/events", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+    SseEmitter events(@PathVariable String id) {
+        Job job = jobs.job(id);
+        SseEmitter events = new SseEmitter(LONGEST_WATCH_MS);
+        ScheduledFuture<?>[] ticking = new ScheduledFuture<?>[1];
+        synchronized (ticking) {
+            ticking[0] = watch.scheduleWithFixedDelay(() -> {
+                synchronized (ticking) {
+                    tell(job, events, ticking[0]);
+                }
+            }, 0, EVERY_MS, TimeUnit.MILLISECONDS);
+        }
+        events.onCompletion(() -> ticking[0].cancel(false));
+        events.onTimeout(events::complete);
+        return events;
+    }
+
+    private static void tell(Job job, SseEmitter events, ScheduledFuture<?> ticking) {
+        try {
+            boolean over = job.state() != Job.State.RUNNING;
+            events.send(SseEmitter.event().name("progress").data(view(job, over), MediaType.APPLICATION_JSON));
+            if (over) {
+                ticking.cancel(false);
+                events.complete();
+            }
+        } catch (IOException | IllegalStateException gone) {
+            ticking.cancel(false);
+        }
+    }
+
+    private static JobView view(Job job, boolean withResult) {
+        Object result = withResult && job.state() != Job.State.REFUSED ? job.harvest() : null;
+        return new JobView(job.id(), job.state(), job.done(), job.parts(), job.fault(), result instanceof SpreadView s ? s : null,
+                result instanceof List<?> lines ? lines.stream().map(ComparedView.class::cast).toList() : null);
+    }
+}
