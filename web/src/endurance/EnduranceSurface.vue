@@ -82,7 +82,7 @@ function stop(): void {
 
 function play(): void {
   if (playing.value) return stop()
-  if (soak.value && cursor.value >= soak.value.length_s - 1e-3) move(0)
+  if (soak.value && cursor.value >= 0.97 * soak.value.length_s) move(0)
   playing.value = true
   resume()
 }
@@ -127,6 +127,7 @@ watch(views, (list) => {
           :timing="build.document!.targets.timingPull_C"
           :extra="drawn"
           :band="spread.view"
+          :cooled-by="build.answer?.steady?.core?.cooledBy ?? 'air'"
           @update:cursor="move"
         />
         <MetalField :soak="soak" :cursor="cursor" :cooled-by="build.answer?.steady?.core?.cooledBy ?? 'air'" :sprayed="soak.sprayed_L" :playing="playing" @play="play" />
@@ -144,18 +145,27 @@ watch(views, (list) => {
 <style scoped>
 .surface {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: auto minmax(0, 1fr) auto;
   min-height: 0;
   background: var(--sheet);
 }
 .views {
   display: flex;
+  flex-wrap: wrap;
+  gap: 0 18px;
   justify-content: space-between;
   padding: 6px 28px 0 62px;
 }
+.also label {
+  white-space: nowrap;
+}
+[role='tablist'] {
+  white-space: nowrap;
+}
 [role='tab'] {
   padding: 6px 0;
-  margin-right: 22px;
+  margin-right: 20px;
   color: var(--ink-2);
 }
 [role='tab']:hover {
@@ -168,11 +178,11 @@ watch(views, (list) => {
 }
 .also {
   display: flex;
-  gap: 16px;
+  gap: 13px;
   align-items: center;
 }
 .also select {
-  max-width: 128px;
+  max-width: 112px;
   border: 0;
   background: var(--sheet);
   color: var(--blue);

@@ -39,7 +39,7 @@ watch(
 
 const lines = computed(() =>
   ((job.value?.methods ?? []) as ComparedView[])
-    .map((m) => ({ ...m, id: m.letter ?? m.method!, title: m.letter ? m.name : NAMES[m.method!] }))
+    .map((m) => ({ ...m, id: m.letter ?? m.method!, title: m.letter ? `${m.letter} ${m.name}` : NAMES[m.method!] }))
     .sort((a, b) => Number(b.meets) - Number(a.meets) || (a.worst_C ?? 999) - (b.worst_C ?? 999)),
 )
 const H = 226
@@ -80,12 +80,12 @@ function nuisance(l: ComparedView): string {
 
 const limit = (l: ComparedView) => (l.firstOverTarget_s == null ? 'never' : clock(l.firstOverTarget_s))
 
-async function take(l: ComparedView & { title: string }): Promise<void> {
+async function take(l: ComparedView): Promise<void> {
   const letter = freeLetter(build.document!.options)
   if (!letter || !l.option) return
   const i = build.document!.options.length
   const from = build.letter
-  const outcome = await build.act([{ pointer: `/options/${i}`, value: { ...l.option, letter, name: l.title } }], `option ${letter}: ${l.title}, sized by default from ${from}`)
+  const outcome = await build.act([{ pointer: `/options/${i}`, value: { ...l.option, letter, name: NAMES[l.method!] } }], `option ${letter}: ${NAMES[l.method!]}, sized by default from ${from}`)
   if (outcome.done) build.choose(letter)
 }
 </script>
@@ -128,7 +128,7 @@ async function take(l: ComparedView & { title: string }): Promise<void> {
       </thead>
       <tbody>
         <tr v-for="l in lines" :key="l.id" :class="{ on: l.id === marked }" @pointerenter="picked = l.id" @pointerleave="picked = undefined">
-          <th scope="row"><b v-if="l.letter">{{ l.letter }}</b> {{ l.title }}</th>
+          <th scope="row">{{ l.title }}</th>
           <td :class="l.meets ? 'better' : 'worse'">{{ l.worst_C == null ? '' : figure(l.worst_C, 'C', settings.units).figure }}</td>
           <td>{{ limit(l) }}</td>
           <td>{{ figure(l.loss_kPa, 'kPa', settings.units).figure }}</td>

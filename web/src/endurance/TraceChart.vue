@@ -12,7 +12,7 @@ import type { ExtraLine } from './lines'
 import { timeAxis } from './timeScale'
 
 /** Intake temperature against time, with the target, the timing line, the compared run and a time cursor; the duty beneath. */
-const props = defineProps<{ soak: SoakView; label: string; ghost?: SoakView; ghostLabel?: string; target: number; timing: number; extra: ExtraLine[]; band?: SpreadView }>()
+const props = defineProps<{ soak: SoakView; label: string; ghost?: SoakView; ghostLabel?: string; target: number; timing: number; extra: ExtraLine[]; band?: SpreadView; cooledBy: string }>()
 const cursor = defineModel<number>('cursor', { required: true })
 const settings = useSettings()
 const box = ref<HTMLElement>()
@@ -52,10 +52,16 @@ const intake = computed(() => path(props.soak, trace.value.intake_C, true))
 /** Other temperatures, each named where it ends. */
 const others = computed(() => {
   const last = trace.value.running.lastIndexOf(true)
-  return props.extra.map((l) => {
+  const drawn = props.extra.map((l) => {
     const end = l.always ? trace.value.time_s.length - 1 : last
-    return { ...l, d: path(props.soak, l.values, !l.always), y: y.value(l.values[Math.max(Math.round(end * 0.94), 0)] ?? 0) }
+    return { ...l, d: path(props.soak, l.values, !l.always), y: y.value(l.values[Math.max(Math.round(end * 0.94), 0)] ?? 0) - 5 }
   })
+  // Names that would cover each other move apart, lowest first.
+  drawn.sort((a, b) => b.y - a.y)
+  drawn.forEach((l, i) => {
+    if (i > 0) l.y = Math.min(l.y, drawn[i - 1]!.y - 13)
+  })
+  return drawn
 })
 /** The middle four fifths of what the answer may be. */
 const bandPath = computed(() => {
@@ -188,7 +194,7 @@ function keys(event: KeyboardEvent): void {
       <path v-if="bandPath" class="band" :d="bandPath" />
       <template v-for="l in others" :key="l.key">
         <path class="extra" :class="l.tone" :d="l.d" />
-        <text class="extra-label halo" :class="l.tone" :x="right - 6" :y="l.y - 5" text-anchor="end">{{ l.name }}</text>
+        <text class="extra-label halo" :class="l.tone" :x="right - 6" :y="l.y" text-anchor="end">{{ l.name }}</text>
       </template>
       <path v-if="other" class="ghost" :d="other" />
       <path class="intake" :d="intake" />
@@ -200,7 +206,7 @@ function keys(event: KeyboardEvent): void {
       <text class="target-label halo" :x="LEFT + 6" :y="y(target) - 6">target {{ spoken(target, 'C', settings.units, 0) }}</text>
       <text v-if="other" class="ghost-label halo" :x="labels.x" :y="labels.theirs" text-anchor="middle">{{ ghostLabel }}</text>
       <text class="intake-label halo" :x="labels.x" :y="labels.mine" text-anchor="middle">{{ label }} intake air</text>
-      <text v-if="hasWater" class="cold-label halo" :x="LEFT + 6" :y="y(trace.cold_C[0]!) + 18">water at the core</text>
+      <text v-if="hasWater" class="cold-label halo" :x="LEFT + 6" :y="y(trace.cold_C[0]!) + 18">{{ cooledBy === 'air' ? 'cooling air at the core' : 'water at the core' }}</text>
       <line class="base" :x1="LEFT" :x2="right" :y1="strip.bottom" :y2="strip.bottom" />
       <path class="boost" :d="boost" />
       <path class="speed" :d="speed" />

@@ -17,9 +17,9 @@ export interface ExtraLine {
 export function extraLines(soak: SoakView, document: BuildDocument): ExtraLine[] {
   const t = soak.trace
   const lines: ExtraLine[] = []
-  if (soak.metal.along > 0) lines.push({ key: 'before', name: 'before the core', values: t.coreIn_C, always: false, tone: 'heat', often: true })
-  lines.push({ key: 'sensor', name: 'what the sensor shows', values: t.shown_C, always: true, tone: 'ink', often: true })
-  if (document.bay) lines.push({ key: 'bay', name: 'engine bay', values: t.bay_C, always: true, tone: 'heat', often: true })
+  if (soak.metal.along > 0) lines.push({ key: 'before', name: 'before core', values: t.coreIn_C, always: false, tone: 'heat', often: true })
+  lines.push({ key: 'sensor', name: 'sensor', values: t.shown_C, always: true, tone: 'ink', often: true })
+  if (document.bay) lines.push({ key: 'bay', name: 'bay', values: t.bay_C, always: true, tone: 'heat', often: true })
   t.stations.forEach((s, i) => lines.push({ key: `station${i}`, name: s.name, values: s.temperature_C, always: false, tone: 'ink', often: false }))
   t.walls.forEach((w, i) => lines.push({ key: `wall${i}`, name: `${w.name}, its wall`, values: w.temperature_C, always: true, tone: 'ink', often: false }))
   return lines

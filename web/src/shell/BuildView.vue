@@ -136,9 +136,11 @@ onKeyStroke((event) => {
 
 <style scoped>
 .build {
+  position: relative;
   display: grid;
   grid-template: 46px auto 38px minmax(0, 1fr) / minmax(0, 1fr);
   height: 100%;
+  overflow: clip;
 }
 .spine {
   position: relative;

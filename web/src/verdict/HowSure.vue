@@ -15,7 +15,7 @@ const view = computed(() => spread.view)
 const target = computed(() => spoken(build.document!.targets.intake_C, 'C', settings.units, 0))
 const odds = computed(() => {
   const v = view.value!
-  const range = `${figure(v.worstLow_C!, 'C', settings.units, 0).figure} to ${spoken(v.worstHigh_C!, 'C', settings.units, 0)}`
+  const range = `${figure(v.worstLow_C!, 'C', settings.units, 0).figure} to ${spoken(v.worstHigh_C!, 'C', settings.units, 0).replace(' ', '\u00a0')}`
   const holds = v.holds_pct >= 97 ? `All but certain to keep ${target.value}` : v.holds_pct <= 3 ? `All but certain to pass ${target.value}` : `Keeps ${target.value} in ${Math.round(v.holds_pct / 10) || 1} of 10 cases`
   return `${holds}: the worst lies between ${range} in 8 of 10.`
 })

@@ -44,7 +44,7 @@ describe('the verdict column', () => {
 
   it('says how it ends, why, and what limits it', async () => {
     const wrapper = await column()
-    expect(wrapper.find('h1').text()).toBe('Over the target after 3:12; tops out at 58 °C.')
+    expect(wrapper.find('h1').text()).toBe('Over the target after 3:12; tops out at 58\u00a0°C.')
     expect(wrapper.find('.bar').attributes('aria-label')).toBe('charge 26 %, wall 2 %, cooling air 72 %')
     expect(wrapper.find('.why').text()).toContain('too little cooling air')
   })

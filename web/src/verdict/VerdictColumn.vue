@@ -48,7 +48,7 @@ async function tryIt(c: ChangeView): Promise<void> {
       <p class="lead" role="alert">{{ build.answer.fault.sentence }}</p>
     </template>
     <template v-else-if="verdict">
-      <h1>{{ headline(verdict, build.document!, settings.units) }}</h1>
+      <h1>{{ headline(verdict, build.document!, settings.units).replaceAll(' °', '\u00a0°') }}</h1>
       <p class="lead">{{ particulars(verdict, build.document!, settings.units) }}</p>
       <template v-if="run && verdict.outcome !== 'NEVER_RUNS'">
         <p class="shape">{{ shapeLine(run, verdict.atWorst ?? undefined, cooledBy, sink) }}</p>
@@ -95,6 +95,7 @@ async function tryIt(c: ChangeView): Promise<void> {
 
 <style scoped>
 .verdict {
+  position: relative;
   padding: 18px 22px 28px;
   overflow-y: auto;
   background: var(--bench);

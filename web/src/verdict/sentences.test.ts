@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import type { NoteView, VerdictView } from '../api/client'
+import type { NoteView, RunView, SharesView, VerdictView } from '../api/client'
 import type { BuildDocument } from '../document/types'
 import { steadyView } from '../testing/steady'
 import { loopView, waterLoop, wayView } from '../testing/cold'
-import { headline, noteLine, particulars, reason, shareParts, sinkName } from './sentences'
+import { soakView } from '../testing/soak'
+import { headline, noteLine, particulars, reason, shapeLine, shareParts, sinkName, worthLine } from './sentences'
 
 const document = { targets: { intake_C: 55, timingPull_C: 70 }, duty: { repeats: 1 } } as BuildDocument
 const verdict = (v: Partial<VerdictView>): VerdictView => ({
@@ -77,5 +78,28 @@ describe('verdicts', () => {
     steady.loops[0]!.iceLasts_s = 200
     expect(sinkName(steady, '/path/3')).toBe('ice')
     expect(reason({ charge_pct: 10, wall_pct: 1, coldFilm_pct: 9, coldFlow_pct: 10, radiator_pct: 70 }, 'water', 'ice')).toContain('melts too slowly')
+  })
+})
+
+describe('what the shape says', () => {
+  const run = (more: Partial<RunView>): RunView => soakView([40, 50], { figures: more }).figures
+  const shares = (water: number, radiator: number) => ({ charge_pct: 20, wall_pct: 1, coldFilm_pct: water / 2, coldFlow_pct: water / 2, radiator_pct: radiator }) as SharesView
+  const document = { targets: { intake_C: 50, timingPull_C: 62 } } as BuildDocument
+
+  it('blames the water, not the radiator, where the water is the narrow place of a ramp', () => {
+    expect(shapeLine(run({ shape: 'RAMP' }), shares(60, 19), 'water', 'radiator')).toContain('too little water flow')
+    expect(shapeLine(run({ shape: 'RAMP' }), shares(19, 60), 'water', 'radiator')).toContain('the radiator takes away')
+    expect(shapeLine(run({ shape: 'RAMP' }), undefined, 'air', 'radiator')).toContain('the cooling takes away')
+    expect(shapeLine(run({ shape: 'SOAKED' }), undefined, 'air', 'radiator')).toContain('heat soak')
+    expect(shapeLine(run({ shape: 'SAW_TEETH' }), undefined, 'air', 'radiator')).toContain('Healthy')
+    expect(shapeLine(run({ shape: 'FLAT' }), undefined, 'air', 'radiator')).toContain('flat')
+  })
+
+  it('tells what cooling wins back, the sensor and the water inside', () => {
+    const v = { overTiming_s: 12 } as VerdictView
+    const line = worthLine(run({ recoveredAfter_s: 8, condensed_g: 143, firstShownOverTiming_s: 71 }), v, document, 'metric')
+    expect(line).toBe('The charge is 94 % as dense as it could be at this boost; cooling wins back 82 % of what heat takes. Back at the target 8 s after the worst. The sensor shows 62 °C from 1:11 on. 140 g of water comes out inside over the duty.')
+    expect(worthLine(run({}), v, document, 'metric')).toContain('never shows 62 °C')
+    expect(worthLine(run({ density_pct: undefined, wonBack_pct: undefined }), { overTiming_s: 0 } as VerdictView, document, 'metric')).toBe('')
   })
 })

@@ -109,6 +109,7 @@ export function reason(s: SharesView, cooledBy: string, sink = 'radiator'): stri
       : `The water side of the core is ${percent}. More water flow does most.`
   }
   if (largest.name === 'ice') return `The ice is ${percent}: it melts too slowly for the heat. Smaller pieces, or water sprayed over them, do most.`
+  if (largest.name === 'chiller') return `The chiller is ${percent}: it gives less than the charge brings. More water chilled before the start does most.`
   if (largest.name === 'radiator') return `The radiator is ${percent}. More face, or more air through it, does most.`
   return `The charge side is ${percent}. More core does most${largest.percent > 60 ? '; more cooling does little' : ''}.`
 }

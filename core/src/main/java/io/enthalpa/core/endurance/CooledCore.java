@@ -161,7 +161,8 @@ final class CooledCore {
             sinks = sinks.and(chiller.slope(ambient.temperature()), chiller.zeroAt());
         }
         LoopSinks melting = loop.tank().isPresent() ? sinks.and(loop.tank().get().ice().conductance(iceLeft), IceSpec.MELTING) : sinks;
-        return melting.and(loop.soak(), bay(point.roadSpeed()));
+        // What leaks to the bay is no cooling: without anything else the loop is answered as it starts.
+        return melting.conductance() <= 0 ? melting : melting.and(loop.soak(), bay(point.roadSpeed()));
     }
 
     /** @return K round the loop once the bay has settled */

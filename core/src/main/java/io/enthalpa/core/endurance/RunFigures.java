@@ -11,7 +11,7 @@ import java.util.List;
  * @param shape          of the trace
  * @param firstShownOverPull s when the sensor first shows the timing line; NaN when never
  * @param shownOverPull  s that the sensor shows it, engine running
- * @param recoveredAfter s from the worst moment until the intake is at the target again, engine running; NaN when it never was above, or never came back
+ * @param recoveredAfter s from the worst moment until the intake is at the target again in the same run; NaN when it never was above, or did not come back
  * @param density        charge over what outside air at the same boost would weigh, mean under boost by air mass; NaN without boost
  * @param wonBack        share of the density lost by heat that core and injection win back, mean under boost; NaN without boost
  * @param condensed      kg of water that came out inside the cores
@@ -85,8 +85,8 @@ public record RunFigures(RunShape shape, double firstShownOverPull, double shown
         if (worst < 0 || trace.intake()[worst] <= targets.intake()) {
             return Double.NaN;
         }
-        for (int i = worst; i < trace.length(); i++) {
-            if (trace.flow()[i] > 0 && trace.intake()[i] <= targets.intake()) {
+        for (int i = worst; i < trace.length() && trace.flow()[i] > 0; i++) {
+            if (trace.intake()[i] <= targets.intake()) {
                 return trace.time()[i] - trace.time()[worst];
             }
         }

@@ -220,6 +220,18 @@ class SurroundingsTest {
         assertThat(water.stored() - before).isCloseTo(capacity * 50 * -Math.expm1(-5 * 1800 / capacity), withinPercentage(0.5));
     }
 
+    /** A loop that nothing cools for good is answered as it starts, whatever its tank leaks. */
+    @Test
+    void leakOfATankIsNoCoolingHeldSteady() {
+        Loops l = new Loops();
+        l.radiator = Optional.empty();
+        l.soak = 5;
+        l.tank = Optional.of(new TankSpec(12e-3, false, OptionalDouble.of(280), IceSpec.NONE, false));
+        SteadyResult steady = l.systems().system().steady(POINT);
+        assertThat(steady.core().coldIn()).isEqualTo(280);
+        assertThat(steady.loops().get(0).rise()).as("and told how fast it warms").isPositive();
+    }
+
     @Test
     void withoutABayNoWallCounts() {
         Systems s = Systems.standard();
