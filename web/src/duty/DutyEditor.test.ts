@@ -31,7 +31,7 @@ describe('the duty editor', () => {
 
   it('shows every piece, those of a repeat inside it', async () => {
     const { editor } = await open()
-    expect(editor.findAll('li').map((li) => li.attributes('aria-label'))).toEqual([
+    expect(editor.findAll('li [role=button]').map((piece) => piece.attributes('aria-label'))).toEqual([
       'Piece 1: wait idling, 20 s', 'Piece 2: pull to 130 km/h, 12 s', 'Piece 3: repeat 2 times, 0:18', 'Piece 1: brake to 60 km/h, 4 s', 'Piece 2: hold 60 km/h, 5 s',
     ])
     expect(editor.find('h2').text()).toContain('50 s')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref } from 'vue'
+import { onMounted, ref, shallowRef } from 'vue'
 import { api, type DutyEntry } from '../api/client'
 import { useBuild } from '../build/store'
 import { span } from '../quantity/time'
@@ -8,7 +8,7 @@ import { seconds } from './pieces'
 /** Duties to begin from, fitted to this engine. */
 const emit = defineEmits<{ take: [entry: DutyEntry] }>()
 const build = useBuild()
-const entries = ref<DutyEntry[]>([])
+const entries = shallowRef<DutyEntry[]>([])
 const failed = ref('')
 
 onMounted(async () => {

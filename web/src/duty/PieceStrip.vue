@@ -14,7 +14,6 @@ const over = ref<number>()
 const list = computed(() => props.pieces)
 
 function down(event: PointerEvent, i: number): void {
-  if ((event.target as Element).closest('.inside')) return
   emit('choose', `${props.pointer}/${i}`)
   held.value = i
   over.value = i
@@ -45,13 +44,11 @@ function put(from: number, to: number): void {
 function key(event: KeyboardEvent, i: number): void {
   if (event.key === 'Enter' || event.key === ' ') {
     event.preventDefault()
-    event.stopPropagation()
     emit('choose', `${props.pointer}/${i}`)
   }
   const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0
   if (event.altKey && by !== 0 && i + by >= 0 && i + by < list.value.length) {
     event.preventDefault()
-    event.stopPropagation()
     put(i, i + by)
   }
 }
@@ -59,21 +56,21 @@ function key(event: KeyboardEvent, i: number): void {
 
 <template>
   <ol ref="strip" class="strip">
-    <li
-      v-for="(p, i) in list"
-      :key="i"
-      :class="[p.kind, { on: chosen === `${pointer}/${i}`, held: held === i, over: over === i && held !== i }]"
-      tabindex="0"
-      role="button"
-      :aria-pressed="chosen === `${pointer}/${i}`"
-      :aria-label="`Piece ${i + 1}: ${p.kind} ${summary(p, settings.units)}`"
-      @pointerdown="down($event, i)"
-      @pointermove="move"
-      @pointerup="up"
-      @keydown="key($event, i)"
-    >
-      <b>{{ p.kind }}</b>
-      <span>{{ summary(p, settings.units) }}</span>
+    <li v-for="(p, i) in list" :key="i" :class="[p.kind, { on: chosen === `${pointer}/${i}`, held: held === i, over: over === i && held !== i }]">
+      <div
+        class="head"
+        tabindex="0"
+        role="button"
+        :aria-pressed="chosen === `${pointer}/${i}`"
+        :aria-label="`Piece ${i + 1}: ${p.kind} ${summary(p, settings.units)}`"
+        @pointerdown="down($event, i)"
+        @pointermove="move"
+        @pointerup="up"
+        @keydown="key($event, i)"
+      >
+        <b>{{ p.kind }}</b>
+        <span>{{ summary(p, settings.units) }}</span>
+      </div>
       <PieceStrip
         v-if="p.kind === 'repeat'"
         class="inside"
@@ -97,11 +94,13 @@ function key(event: KeyboardEvent, i: number): void {
   list-style: none;
 }
 li {
-  min-height: 44px;
-  padding: 5px 10px 5px 9px;
   border: 1px solid var(--rule);
   border-left: 3px solid var(--ink-3);
   background: var(--sheet);
+}
+.head {
+  min-height: 44px;
+  padding: 5px 10px 5px 9px;
   cursor: grab;
   touch-action: none;
   user-select: none;
@@ -120,6 +119,8 @@ li.on {
 }
 li.held {
   opacity: 0.5;
+}
+li.held .head {
   cursor: grabbing;
 }
 li.over {
@@ -134,6 +135,6 @@ span {
   color: var(--ink-2);
 }
 .inside {
-  padding-top: 6px;
+  padding: 0 8px 8px 9px;
 }
 </style>

@@ -59,7 +59,7 @@ export function worthLine(run: RunView, v: VerdictView, document: BuildDocument,
     const line = spoken(document.targets.timingPull_C, 'C', system, 0)
     parts.push(run.firstShownOverTiming_s == null ? `The sensor lags so much that it never shows ${line}.` : `The sensor shows ${line} from ${clock(run.firstShownOverTiming_s)} on.`)
   }
-  if (run.condensed_g > 1) parts.push(`${run.condensed_g < 100 ? run.condensed_g.toFixed(0) : (Math.round(run.condensed_g / 10) * 10).toFixed(0)} g of water comes out inside over the duty.`)
+  if (run.condensed_g > 1) parts.push(`${run.condensed_g < 1000 ? `${Number(run.condensed_g.toPrecision(2))} g` : `${(run.condensed_g / 1000).toFixed(1)} kg`} of water comes out inside over the duty.`)
   return parts.join(' ')
 }
 

@@ -162,14 +162,15 @@ public final class DutyCsv {
         private double first = Double.NaN;
         private double last;
 
-        Walk(Map<LogColumn, Column> columns, List<String> headings, Car car) {
-            this.columns = columns;
+        Walk(Map<LogColumn, Column> given, List<String> headings, Car car) {
+            this.columns = new EnumMap<>(given);
             this.car = car;
-            columns.values().forEach(c -> {
+            this.columns.values().forEach(c -> {
                 if (c.index() < 0 || c.index() >= headings.size()) {
                     throw CsvTable.malformed(WHAT, "no column " + (c.index() + 1), "one of the " + headings.size() + " it has");
                 }
             });
+            this.columns.replaceAll((role, c) -> new Column(c.index(), headings.get(c.index()), c.unit()));
             need(LogColumn.TIME, headings, "Choose the column that holds the time.");
             loadRole = columns.containsKey(LogColumn.BOOST) ? LogColumn.BOOST : columns.containsKey(LogColumn.MANIFOLD) ? LogColumn.MANIFOLD : LogColumn.THROTTLE;
             load = columns.get(loadRole);
