@@ -15,6 +15,7 @@ final class Chain {
     /** Bores that differ by less than this share are the same tube. */
     private static final double SAME_BORE = 0.005;
     final List<PathElement> elements;
+    private final int size;
     final double[] pressure;
     final double[] temperature;
     /** Share of the volume that sprayed vapour takes from the air. */
@@ -41,6 +42,7 @@ final class Chain {
         this.elements = elements;
         this.march = march;
         int n = elements.size();
+        size = n;
         pressure = new double[n + 1];
         temperature = new double[n + 1];
         displaced = new double[n + 1];
@@ -104,7 +106,7 @@ final class Chain {
     }
 
     int size() {
-        return elements.size();
+        return size;
     }
 
     double pressureOut() {

@@ -49,7 +49,10 @@ public final class ChargePathSolver {
     private double ratio;
     private double throttleLoss;
     private boolean limited;
+    private final double tolerance;
     private double residual;
+    private double solvedSpeed;
+    private double solvedTarget;
     private int iterations;
     private boolean slopesKnown;
     private double ax;
@@ -59,7 +62,13 @@ public final class ChargePathSolver {
     private double determinant;
 
     public ChargePathSolver(ChargePath path) {
+        this(path, TOLERANCE);
+    }
+
+    /** @param tolerance relative, of pressure and flow: for a run, whose steps follow each other closely, less than for one point */
+    public ChargePathSolver(ChargePath path, double tolerance) {
         this.path = path;
+        this.tolerance = tolerance;
         this.air = path.ambient().air();
         this.march = new March(path.ambient());
         this.chain = new Chain(path.elements(), march, path, 0, 0, Double.NaN);
@@ -93,6 +102,8 @@ public final class ChargePathSolver {
         } else if (ratio < 1) {
             solveThrottled();
         }
+        solvedSpeed = point.speed();
+        solvedTarget = march.target;
     }
 
     /** @param kelvin air in the engine bay, for a filter that draws from it; outside air until told */
@@ -213,8 +224,10 @@ public final class ChargePathSolver {
     }
 
     private boolean newton() {
-        double x = flow > 0 ? Math.log(flow) : startFlow();
-        double y = ratio > 0 ? Math.log(ratio) : Math.log(Math.max(march.target / chain.pressure[0], 1)) + 0.03;
+        // Flow goes with speed and pressure, the ratio with pressure: a good start from the answer before.
+        double denser = solvedTarget > 0 ? Math.log(march.target / solvedTarget) : 0;
+        double x = flow > 0 ? Math.log(flow) + (solvedSpeed > 0 ? Math.log(point.speed() / solvedSpeed) + denser : 0) : startFlow();
+        double y = ratio > 0 ? Math.log(ratio) + denser : Math.log(Math.max(march.target / chain.pressure[0], 1)) + 0.03;
         double before = Double.POSITIVE_INFINITY;
         for (iterations = 1; iterations <= MOST_ITERATIONS; iterations++) {
             if (!march(Math.exp(x), Math.exp(y))) {
@@ -225,7 +238,7 @@ public final class ChargePathSolver {
             double a = pressureError();
             double b = flowError(x);
             residual = Math.max(Math.abs(a), Math.abs(b));
-            if (residual < TOLERANCE) {
+            if (residual < tolerance) {
                 flow = Math.exp(x);
                 ratio = Math.exp(y);
                 return true;
@@ -278,7 +291,7 @@ public final class ChargePathSolver {
             double next = demand(march.target);
             residual = Math.abs(next / flow - 1);
             flow = next;
-            if (residual < TOLERANCE) {
+            if (residual < tolerance) {
                 break;
             }
         }

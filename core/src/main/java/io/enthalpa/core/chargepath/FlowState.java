@@ -13,7 +13,7 @@ final class FlowState {
     double temperature;
     double pressure;
     double density;
-    double mach;
+    private HumidAir air;
 
     /**
      * Newton's method on density: {@code rho = rho0 (1 - x)^(cp/R - 1)} with {@code x = v^2 / (2 cp T0)}.
@@ -39,7 +39,7 @@ final class FlowState {
                 break;
             }
         }
-        mach = 1;
+        this.air = air;
         if (!(x < CHOKED)) {
             return false;
         }
@@ -47,7 +47,6 @@ final class FlowState {
         velocity = flux / rho;
         temperature = totalTemperature * (1 - x);
         pressure = rho * air.gasConstant() * temperature;
-        mach = velocity / air.soundSpeed(temperature);
         return true;
     }
 
@@ -57,6 +56,11 @@ final class FlowState {
             return Math.pow(1 - x, e);
         }
         return 1 - e * x * (1 - (e - 1) / 2 * x * (1 - (e - 2) / 3 * x * (1 - (e - 3) / 4 * x)));
+    }
+
+    /** @return velocity over speed of sound */
+    double mach() {
+        return velocity / air.soundSpeed(temperature);
     }
 
     /** @return velocity head, Pa */

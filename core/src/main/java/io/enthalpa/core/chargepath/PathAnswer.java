@@ -125,9 +125,9 @@ final class PathAnswer {
     }
 
     private Station station(String name, Chain chain, int i, double flow, double bore) {
-        state.set(air, chain.pressure[i], chain.temperature[i], flow, Chain.area(bore));
+        boolean passes = state.set(air, chain.pressure[i], chain.temperature[i], flow, Chain.area(bore));
         return new Station(name, chain.pressure[i], state.pressure, chain.temperature[i], state.temperature, state.density,
-                state.velocity, state.mach, bore);
+                state.velocity, passes ? state.mach() : 1, bore);
     }
 
     /** Where each leg draws its own air it stands in front of them. */

@@ -33,6 +33,9 @@ final class CooledCore {
     private final Ambient ambient;
     private final Optional<BaySpec> bay;
     private final Doubt doubt;
+    private final double waterFactor;
+    private final double coreFactor;
+    private final double radiatorFactor;
     private final WaterLoopSpec loop;
     private final Radiator radiator;
     private final LoopHydraulics hydraulics;
@@ -46,6 +49,9 @@ final class CooledCore {
         this.ambient = ambient;
         this.bay = bay;
         this.doubt = doubt;
+        this.waterFactor = doubt.factor(Unknown.WATER_FLOW);
+        this.coreFactor = doubt.factor(Unknown.CORE_CONDUCTANCE);
+        this.radiatorFactor = doubt.factor(Unknown.RADIATOR_CONDUCTANCE);
         this.loop = slot.element().cooling() instanceof CoolingSide.Water water ? water.loop() : null;
         this.radiator = loop != null && loop.radiator().isPresent() ? radiator(slot, loop) : null;
         this.followsEngine = loop != null && loop.followsEngine();
@@ -111,7 +117,7 @@ final class CooledCore {
         if (!(Math.abs(water - solvedAt) < SAME_WATER && Math.abs(speed - solvedSpeed) <= SAME_SPEED * solvedSpeed)) {
             solvedAt = water;
             solvedSpeed = speed;
-            solvedFlow = hydraulics.flow(water, speed) * doubt.factor(Unknown.WATER_FLOW);
+            solvedFlow = hydraulics.flow(water, speed) * waterFactor;
         }
         return solvedFlow;
     }
@@ -138,14 +144,13 @@ final class CooledCore {
     double radiatorPerKelvin(AirMeeting met, ColdStream water, double waterT) {
         return radiator == null || met.flow() <= 0 ? 0
                 : radiator.transfer(water.flow(), water.capacityRate(), waterT, met.flow(), met.flow() * ambient.air().heatCapacity(met.inlet()), met.inlet(),
-                doubt.factor(Unknown.RADIATOR_CONDUCTANCE)).conductancePerKelvin();
+                radiatorFactor).conductancePerKelvin();
     }
 
     /** @return of the core, as far as they are believed; kg/s and K */
     Conductances conductances(double hotFlow, double hotT, double coldFlow, double coldT) {
         Conductances believed = cooler().conductances(hotFlow, hotT, coldFlow, coldT);
-        double factor = doubt.factor(Unknown.CORE_CONDUCTANCE);
-        return factor == 1 ? believed : new Conductances(believed.hot() * factor, believed.wall() * factor, believed.cold() * factor);
+        return coreFactor == 1 ? believed : new Conductances(believed.hot() * coreFactor, believed.wall() * coreFactor, believed.cold() * coreFactor);
     }
 
     Doubt doubt() {

@@ -15,6 +15,7 @@ final class CorePlant {
     private static final double LEAST_RATE = 1e-3;
     private final CooledCore core;
     private final HumidAir air;
+    private final double chillerFactor;
     private final double outside;
     private final MetalField field;
     private final List<CoreTrace.Frame> frames = new ArrayList<>();
@@ -37,6 +38,7 @@ final class CorePlant {
     CorePlant(CooledCore core, HumidAir air, double outside, double start, int steps) {
         this.core = core;
         this.air = air;
+        this.chillerFactor = core.doubt().factor(Unknown.CHILLER_CAPACITY);
         this.outside = outside;
         this.field = MetalField.of(core.cooler().spec().arrangement(), core.cooler().heatCapacity(), start);
         this.water = core.hasLoop() ? new WaterSide(core.loop(), core.startWater(start), outside, core.doubt().factor(Unknown.ICE_CONTACT)) : null;
@@ -136,7 +138,7 @@ final class CorePlant {
         ChillerSpec chiller = core.loop().chiller().orElse(null);
         boolean chills = chiller != null && chiller.worksAt(running ? point.boost() : 0) && (running || chiller.whileWaiting());
         double rate = Math.max(cold.capacityRate(), LEAST_RATE);
-        water.advance(dt, heat, rate, Math.min(perKelvin, rate), met.inlet(), chills ? chiller.slope(outside) * core.doubt().factor(Unknown.CHILLER_CAPACITY) : 0, chills ? chiller.zeroAt() : 0,
+        water.advance(dt, heat, rate, Math.min(perKelvin, rate), met.inlet(), chills ? chiller.slope(outside) * chillerFactor : 0, chills ? chiller.zeroAt() : 0,
                 chills ? chiller.coldest() : 0);
         rejected += heat * dt - (water.stored() - before);
         toAir = Math.min(perKelvin, rate) * (water.toRadiator() - met.inlet());

@@ -29,6 +29,12 @@ public final class EnduranceRun {
                     Citation.commonPractice("the run's steady end is checked against the steady solver within 1 %, its steps against an adaptive integrator within 0.2 K"))
             .leavesOut("Condensate is counted but its latent heat is not given to the core; end tanks, cones and joints hold no heat.");
     private static final int FRAMES = 60;
+    /** The path is solved anew when the engine's speed has moved by more than this share, the boost by so many Pa, the charge behind the cores by so many K. */
+    private static final double SAME_SPEED = 2e-3;
+    private static final double SAME_BOOST = 50;
+    private static final double SAME_CHARGE = 0.05;
+    /** Of the charge path at each step. */
+    private static final double TOLERANCE = 1e-6;
     private static final double SHORTEST_STEP = 0.05;
     private static final double LONGEST_STEP = 0.5;
     private static final double STEPS_WANTED = 4000;
@@ -64,7 +70,7 @@ public final class EnduranceRun {
     private EnduranceRun(ChargeSystem system, Duty duty, Sensor sensor, double step) {
         this.path = system.path();
         this.ambient = path.ambient();
-        this.solver = new ChargePathSolver(path);
+        this.solver = new ChargePathSolver(path, TOLERANCE);
         this.air = system.air();
         this.duration = steps(duty, step);
         this.columns = Trace.Columns.of(duration);
@@ -257,8 +263,8 @@ public final class EnduranceRun {
     /** What the charge path was last solved for. */
     private record Moment(double speed, double boost, double behindCores, double walls, double bay) {
         boolean differs(Duty.Cursor cursor, double out, double wallsNow, double bayNow) {
-            return Math.abs(cursor.speed() - speed) > 1e-4 * speed || Math.abs(cursor.boost() - boost) > 5
-                    || Math.abs(out - behindCores) > 0.02 || Math.abs(wallsNow - walls) > 0.05 || Math.abs(bayNow - bay) > 0.05;
+            return Math.abs(cursor.speed() - speed) > SAME_SPEED * speed || Math.abs(cursor.boost() - boost) > SAME_BOOST
+                    || Math.abs(out - behindCores) > SAME_CHARGE || Math.abs(wallsNow - walls) > 0.05 || Math.abs(bayNow - bay) > 0.05;
         }
     }
 }

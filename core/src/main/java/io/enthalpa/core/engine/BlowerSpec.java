@@ -46,7 +46,7 @@ public record BlowerSpec(BlowerType type, double efficiency, double maxPressureR
 
     /** @return the highest ratio at a flow in kg/s from an inlet of Pa and K, total */
     public double mostRatio(double flow, double pressure, double temperature) {
-        return map.map(m -> Math.min(maxPressureRatio, m.mostRatio(m.corrected(flow, temperature, pressure)))).orElse(maxPressureRatio);
+        return map.isEmpty() ? maxPressureRatio : Math.min(maxPressureRatio, map.get().mostRatio(map.get().corrected(flow, temperature, pressure)));
     }
 
     /**

@@ -6,6 +6,7 @@ import io.enthalpa.core.source.ValidityRange;
 
 /** Darcy friction factor of a round pipe. */
 public final class FrictionFactor {
+    private static final double LN_10 = Math.log(10);
     public static final Citation TURBULENT = Citation.published("Colebrook", 1939,
             "Turbulent flow in pipes, J. Inst. Civ. Eng. 11; solved by iteration from Haaland (1983)");
     /** Below this Reynolds number the flow is taken as laminar (Avila et al., Science 333, 2011: onset near 2040). */
@@ -30,25 +31,34 @@ public final class FrictionFactor {
      * @return Darcy friction factor
      */
     public static double darcy(double reynolds, double relativeRoughness) {
+        return darcy(reynolds, relativeRoughness, roughnessTerm(relativeRoughness));
+    }
+
+    /** @return what Haaland's start takes of the roughness, worked out once for a pipe */
+    static double roughnessTerm(double relativeRoughness) {
+        return Math.pow(relativeRoughness / 3.7, 1.11);
+    }
+
+    static double darcy(double reynolds, double relativeRoughness, double roughnessTerm) {
         if (reynolds <= LAMINAR_LIMIT) {
             return 64 / Math.max(reynolds, 1e-6);
         }
         if (reynolds >= TURBULENT_FROM) {
-            return colebrook(reynolds, relativeRoughness);
+            return colebrook(reynolds, relativeRoughness, roughnessTerm);
         }
         double share = (reynolds - LAMINAR_LIMIT) / (TURBULENT_FROM - LAMINAR_LIMIT);
-        return (1 - share) * 64 / LAMINAR_LIMIT + share * colebrook(TURBULENT_FROM, relativeRoughness);
+        return (1 - share) * 64 / LAMINAR_LIMIT + share * colebrook(TURBULENT_FROM, relativeRoughness, roughnessTerm);
     }
 
     /** Newton's method on 1/sqrt(f); from Haaland's 1.5 % two steps reach 1e-8. */
-    private static double colebrook(double reynolds, double relativeRoughness) {
+    private static double colebrook(double reynolds, double relativeRoughness, double roughnessTerm) {
         double a = relativeRoughness / 3.7;
         double b = 2.51 / reynolds;
-        double x = -1.8 * Math.log10(Math.pow(a, 1.11) + 6.9 / reynolds);
+        double x = -1.8 * Math.log10(roughnessTerm + 6.9 / reynolds);
         for (int i = 0; i < 2; i++) {
             double inner = a + b * x;
             double residual = x + 2 * Math.log10(inner);
-            x -= residual / (1 + 2 * b / (inner * Math.log(10)));
+            x -= residual / (1 + 2 * b / (inner * LN_10));
         }
         return 1 / (x * x);
     }

@@ -63,7 +63,7 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
 
     /** @return the loss of the whole run as a function of friction alone, worked out once */
     public Loss loss() {
-        return new Loss(bore, material.roughness() / bore, k(1) - k(0), k(0));
+        return new Loss(bore, material.roughness() / bore, FrictionFactor.roughnessTerm(material.roughness() / bore), k(1) - k(0), k(0));
     }
 
     /** {@code f L / d} and each bend's own, at a friction factor; linear in it. */
@@ -76,18 +76,19 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
      *
      * @param bore              m
      * @param relativeRoughness roughness over bore
+     * @param roughnessTerm     of it, see {@link FrictionFactor}
      * @param slope             per unit of Darcy friction factor
      * @param constant          what does not depend on friction
      */
-    public record Loss(double bore, double relativeRoughness, double slope, double constant) {
+    public record Loss(double bore, double relativeRoughness, double roughnessTerm, double slope, double constant) {
         /** @return a fixed coefficient on the velocity head of a bore */
         public static Loss fixed(double bore, double coefficient) {
-            return new Loss(bore, 0, 0, coefficient);
+            return new Loss(bore, 0, 0, 0, coefficient);
         }
 
         /** @param reynolds on the bore @return K */
         public double coefficient(double reynolds) {
-            return slope == 0 ? constant : slope * FrictionFactor.darcy(reynolds, relativeRoughness) + constant;
+            return slope == 0 ? constant : slope * FrictionFactor.darcy(reynolds, relativeRoughness, roughnessTerm) + constant;
         }
 
         public double area() {

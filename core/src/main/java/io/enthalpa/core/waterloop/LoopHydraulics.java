@@ -55,7 +55,7 @@ public final class LoopHydraulics {
         }
         if (piece instanceof LoopPiece.Fitting f) {
             PipeSpec.Loss pipe = new PipeSpec(PipeMaterial.STEEL, f.bore(), f.length(), List.of()).loss();
-            return new PipeSpec.Loss(f.bore(), pipe.relativeRoughness(), pipe.slope(), pipe.constant() + f.type().coefficient(f.bore()));
+            return new PipeSpec.Loss(f.bore(), pipe.relativeRoughness(), pipe.roughnessTerm(), pipe.slope(), pipe.constant() + f.type().coefficient(f.bore()));
         }
         return piece.bore() > 0 ? PipeSpec.Loss.fixed(piece.bore(), 0) : null;
     }

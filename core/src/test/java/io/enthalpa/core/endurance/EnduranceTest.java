@@ -158,6 +158,21 @@ class EnduranceTest {
         }
     }
 
+    /** The whole plant, charge path, core and water, through a duty: an adaptive integrator of eighth order on the same equations agrees within 0.2 K. */
+    @ParameterizedTest
+    @MethodSource("kinds")
+    void adaptiveIntegratorAgreesOverADuty(Systems s) {
+        Duty duty = new Duty("climb", true, 5, 1, 0, List.of(new DutyPoint(0, 200, -20e3, 5), new DutyPoint(4, 400, 120e3, 8), new DutyPoint(40, 420, 120e3, 25),
+                new DutyPoint(42, 380, 20e3, 25), new DutyPoint(60, 420, 110e3, 15), new DutyPoint(90, 300, 60e3, 20)));
+        double[] times = {2, 6, 15, 39, 50, 65, 89};
+        double[] adaptive = new PlantEquations(s.system(), duty).intakeAt(times);
+        Trace trace = EnduranceRun.run(s.system(), duty);
+        for (int k = 0; k < times.length; k++) {
+            int j = indexAt(trace.time(), times[k]);
+            assertThat(trace.intake()[j]).as("at %.0f s", times[k]).isCloseTo(adaptive[k], within(0.2));
+        }
+    }
+
     /** Bare metal in a cold stream and no charge: every row cools as exp(-t/tau); the first row knows only the inlet. */
     @Test
     void bareMetalCoolsExponentially() {

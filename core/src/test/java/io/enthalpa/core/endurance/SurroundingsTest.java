@@ -9,9 +9,11 @@ import io.enthalpa.core.Loops;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.chargepath.Ambient;
 import io.enthalpa.core.chargepath.BaySpec;
+import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.HotNeighbour;
 import io.enthalpa.core.chargepath.OperatingPoint;
+import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.PathWall;
 import io.enthalpa.core.chargepath.PipeWallSpec;
 import io.enthalpa.core.chargepath.PlenumWallSpec;
@@ -19,10 +21,12 @@ import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.engine.BlowerType;
+import io.enthalpa.core.engine.InjectionSpec;
 import io.enthalpa.core.fluid.Water;
 import io.enthalpa.core.loss.PipeMaterial;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.TankSpec;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -116,6 +120,19 @@ class SurroundingsTest {
         assertThat(last(trace.intake())).isCloseTo(steady.path().intakeTemperature(), within(0.01 * fall));
         assertThat(trace.audit().error()).isLessThan(0.005);
         assertThat(last(trace.stations().get(2).temperature())).isCloseTo(steady.path().stations().get(3).temperature(), within(0.5));
+    }
+
+    /** Also with water and alcohol sprayed in behind the core. */
+    @Test
+    void steadyLimitWithInjectionIsTheSteadySolver() {
+        List<PathElement> pieces = new ArrayList<>(soaked().path().elements());
+        pieces.add(pieces.size() - 1, new PathElement.Injection("nozzle", 0.057, new InjectionSpec(0.5, 0.3e-3 / 60, 700e3, 700e3, 30e3, 80e3, 5e-3, 0.7)));
+        ChargeSystem system = new ChargeSystem(new ChargePath(soaked().path().ambient(), soaked().path().engine(), pieces, Optional.of(BAY)));
+        SteadyResult steady = system.steady(POINT);
+        Trace trace = EnduranceRun.run(system, hold(POINT, 5, 3600));
+        double fall = steady.path().stations().get(3).temperature() - steady.path().intakeTemperature();
+        assertThat(last(trace.coreIn()) - last(trace.intake())).isCloseTo(fall, withinPercentage(1));
+        assertThat(last(trace.sprayed())).isPositive();
     }
 
     @ParameterizedTest
