@@ -97,17 +97,24 @@ const speed = computed(() => {
   return line<number>().x((_, i) => axis.value.x(trace.value.time_s[i]!)).y((v) => s(v))(trace.value.roadSpeed_km_h)!
 })
 const boost = computed(() => {
-  const s = scaleLinear().domain([0, Math.max(...trace.value.boost_kPa, 1)]).range([strip.value.bottom, strip.value.top])
+  const s = scaleLinear().domain([0, Math.max(...trace.value.boost_kPa, ...(falls.value.some(Boolean) ? trace.value.askedBoost_kPa : []), 1)]).range([strip.value.bottom, strip.value.top])
   const start = `M${axis.value.x(0)} ${strip.value.bottom}`
   const steps = trace.value.time_s.map((t, i) => `L${axis.value.x(t).toFixed(1)} ${s(Math.max(trace.value.boost_kPa[i]!, 0)).toFixed(1)}`).join('')
   return `${start}${steps}L${axis.value.x(trace.value.time_s.at(-1)!)} ${strip.value.bottom}Z`
+})
+/** What was asked for, where the blower gives less. */
+const falls = computed(() => trace.value.askedBoost_kPa.map((asked, i) => trace.value.running[i]! && asked - trace.value.boost_kPa[i]! > 1))
+const asked = computed(() => {
+  if (!falls.value.some(Boolean)) return ''
+  const s = scaleLinear().domain([0, Math.max(...trace.value.boost_kPa, ...trace.value.askedBoost_kPa, 1)]).range([strip.value.bottom, strip.value.top])
+  return line<number>().defined((_, i) => falls.value[i]!).x((_, i) => axis.value.x(trace.value.time_s[i]!)).y((v) => s(Math.max(v, 0)))(trace.value.askedBoost_kPa) ?? ''
 })
 const moment = computed(() => {
   const t = trace.value
   const i = at.value
   const ice = t.ice_kg.some((kg) => kg > 0) ? `ice ${spoken(t.ice_kg[i]!, 'kg', settings.units)} · ` : ''
   return t.running[i]
-    ? `${ice}road ${spoken(t.roadSpeed_km_h[i]!, 'km_h', settings.units)} · boost ${spoken(t.boost_kPa[i]!, 'kPa', settings.units, settings.units === 'us' ? 1 : 0)} · ${t.engineSpeed_rpm[i]!.toFixed(0)} rpm`
+    ? `${ice}road ${spoken(t.roadSpeed_km_h[i]!, 'km_h', settings.units)} · boost ${spoken(t.boost_kPa[i]!, 'kPa', settings.units, settings.units === 'us' ? 1 : 0)}${falls.value[i] ? ` of ${figure(t.askedBoost_kPa[i]!, 'kPa', settings.units, settings.units === 'us' ? 1 : 0).figure} asked` : ''} · ${t.engineSpeed_rpm[i]!.toFixed(0)} rpm`
     : `${ice}engine off`
 })
 
@@ -209,8 +216,9 @@ function keys(event: KeyboardEvent): void {
       <text v-if="hasWater" class="cold-label halo" :x="LEFT + 6" :y="y(trace.cold_C[0]!) + 18">{{ cooledBy === 'air' ? 'cooling air at the core' : 'water at the core' }}</text>
       <line class="base" :x1="LEFT" :x2="right" :y1="strip.bottom" :y2="strip.bottom" />
       <path class="boost" :d="boost" />
+      <path v-if="asked" class="asked" :d="asked" />
       <path class="speed" :d="speed" />
-      <text class="key" :x="right" :y="strip.top - 6" text-anchor="end">line road speed, area boost</text>
+      <text class="key" :x="right" :y="strip.top - 6" text-anchor="end">line road speed, area boost{{ asked ? ', dashed what was asked for' : '' }}</text>
       <g class="cursor">
         <line :x1="cursorX" :x2="cursorX" :y1="top - 10" :y2="strip.bottom" />
         <rect :x="Math.min(Math.max(cursorX - 26, 0), width - 52)" y="4" width="52" height="20" />
@@ -336,6 +344,12 @@ svg:focus-visible {
 }
 .boost {
   fill: var(--land);
+}
+.asked {
+  fill: none;
+  stroke: var(--heat);
+  stroke-width: 1.4;
+  stroke-dasharray: 4 3;
 }
 .speed {
   fill: none;

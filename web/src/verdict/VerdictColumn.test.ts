@@ -11,7 +11,7 @@ import { steadyView } from '../testing/steady'
 import VerdictColumn from './VerdictColumn.vue'
 
 const change: ChangeView = {
-  piece: 'cold pipe', key: 'bore_mm', part: 'pipe', from: 57, to: 63, edits: [{ pointer: '/path/4/bore_mm', value: 63 }], worst_K: -1.24, loss_kPa: 0.31,
+  piece: 'cold pipe', key: 'bore_mm', part: 'pipe', from: 57, to: 63, edits: [{ pointer: '/path/4/bore_mm', value: 63 }], worst_K: -1.24, loss_kPa: 0.31, longer_s: 366,
 }
 
 describe('the verdict column', () => {
@@ -51,7 +51,7 @@ describe('the verdict column', () => {
 
   it('offers changes with their gain and their price, coloured by what they do', async () => {
     const cells = (await column()).findAll('tbody td')
-    expect(cells[0]!.text()).toBe('Cold pipe bore 57 → 63\u00a0mm')
+    expect(cells[0]!.text()).toBe('Cold pipe bore 57 → 63\u00a0mmkeeps the target 6 min longer')
     expect(cells[1]!.text()).toBe('−1.2 °C')
     expect(cells[1]!.classes()).toContain('better')
     expect(cells[2]!.text()).toBe('+0.3 kPa')

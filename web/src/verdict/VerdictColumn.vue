@@ -5,7 +5,7 @@ import { api, type ChangeView } from '../api/client'
 import { useLookedUp } from '../build/lookedUp'
 import { useBuild } from '../build/store'
 import { change } from '../quantity/catalogue'
-import { clock } from '../quantity/time'
+import { clock, span } from '../quantity/time'
 import { useSettings } from '../settings/store'
 import KnowButton from '../reasons/KnowButton.vue'
 import HowSure from './HowSure.vue'
@@ -72,7 +72,9 @@ async function tryIt(c: ChangeView): Promise<void> {
           </thead>
           <tbody>
             <tr v-for="c in changes" :key="c.piece + c.part + c.key">
-              <td>{{ words(c) }}</td>
+              <td>
+                {{ words(c) }}<small v-if="c.longer_s >= 5">keeps the target {{ span(c.longer_s) }} longer</small>
+              </td>
               <td class="num" :class="c.worst_K < 0 ? 'better' : 'worse'">{{ change(c.worst_K, 'K', settings.units) || '0' }} {{ settings.units === 'us' ? '°F' : '°C' }}</td>
               <td class="num" :class="{ better: change(c.loss_kPa, 'kPa', settings.units).startsWith('−'), worse: change(c.loss_kPa, 'kPa', settings.units).startsWith('+') }">
                 {{ change(c.loss_kPa, 'kPa', settings.units) || '0' }} {{ settings.units === 'us' ? 'psi' : 'kPa' }}
@@ -169,6 +171,11 @@ td {
 }
 td:first-child {
   padding-left: 0;
+}
+small {
+  display: block;
+  font-size: var(--s1);
+  color: var(--cool-text);
 }
 .num {
   text-align: right;

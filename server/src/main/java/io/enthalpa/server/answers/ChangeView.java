@@ -13,8 +13,9 @@ import java.util.List;
  * @param edits       what to write into the option, by pointers within it
  * @param worst_K     change of the worst intake temperature over the duty
  * @param loss_kPa    change of the path's loss at full load
+ * @param longer_s    how much longer the target is kept before it is passed for the first time
  */
-public record ChangeView(String piece, String key, String part, double from, double to, List<Edit> edits, double worst_K, double loss_kPa) {
+public record ChangeView(String piece, String key, String part, double from, double to, List<Edit> edits, double worst_K, double loss_kPa, double longer_s) {
 
     /**
      * @param pointer within the option, "/path/4/bore_mm"

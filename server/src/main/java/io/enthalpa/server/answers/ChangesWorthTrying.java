@@ -36,8 +36,8 @@ final class ChangesWorthTrying {
         this.option = OptionIndex.of(document, letter);
     }
 
-    /** Worst intake temperature in K and loss in Pa of a document's option. */
-    private record Numbers(double worst, double loss) {
+    /** Worst intake temperature in K, loss in Pa and s until the target is passed of a document's option; the whole duty when it never is. */
+    private record Numbers(double worst, double loss, double keeps) {
     }
 
     static List<ChangeView> of(JsonNode document, String letter) {
@@ -67,8 +67,16 @@ final class ChangesWorthTrying {
             String name = piece.path("name").asString("");
             switch (piece.path("kind").asString("")) {
                 case "filter" -> {
+                    if (piece.path("bayShare_pct").asDouble(0) > 5) {
+                        trial(name, at, Field.FILTER_BAY_SHARE, 0);
+                    }
                     if (piece.path("heatGain_K").asDouble(0) > 3) {
                         tryOne(name, at, Field.FILTER_HEAT, 2);
+                    }
+                }
+                case "plenum" -> {
+                    if (piece.at("/wall/toHead_W_K").asDouble(0) > 3) {
+                        trial(name, at + "/wall", Field.PLENUM_TO_HEAD, 2);
                     }
                 }
                 case "pipe" -> tryNextTube(name, at, piece.path("bore_mm").asDouble(0));
@@ -79,7 +87,7 @@ final class ChangesWorthTrying {
                     }
                 }
                 default -> {
-                    // blower, plenum and small pieces are given
+                    // blower and small pieces are given
                 }
             }
         }
@@ -179,7 +187,7 @@ final class ChangesWorthTrying {
             double worst = after.worst() - now.worst();
             double loss = (after.loss() - now.loss()) / 1000;
             if (worst < -LEAST_GAIN_K || loss < -LEAST_GAIN_KPA && worst < LEAST_GAIN_K) {
-                found.add(new ChangeView(name, field.key(), field.part(), from, to, List.of(new ChangeView.Edit(pointer, to)), worst, loss));
+                found.add(new ChangeView(name, field.key(), field.part(), from, to, List.of(new ChangeView.Edit(pointer, to)), worst, loss, after.keeps() - now.keeps()));
             }
         });
     }
@@ -188,8 +196,9 @@ final class ChangesWorthTrying {
         try {
             Answer answer = new Answer(BuildFile.read(tree), letter);
             Verdict verdict = answer.verdict(answer.soak());
+            double keeps = Double.isNaN(verdict.firstOverTarget()) ? answer.duty().length() : verdict.firstOverTarget();
             double loss = answer.steady().path().totalLoss();
-            return Double.isFinite(verdict.worst()) ? Optional.of(new Numbers(verdict.worst(), loss)) : Optional.empty();
+            return Double.isFinite(verdict.worst()) ? Optional.of(new Numbers(verdict.worst(), loss, keeps)) : Optional.empty();
         } catch (EnthalpaFault noAnswer) {
             return Optional.empty();
         }
