@@ -51,7 +51,7 @@ async function tryIt(c: ChangeView): Promise<void> {
       <h1>{{ headline(verdict, build.document!, settings.units).replaceAll(' °', '\u00a0°') }}</h1>
       <p class="lead">{{ particulars(verdict, build.document!, settings.units) }}</p>
       <template v-if="run && verdict.outcome !== 'NEVER_RUNS'">
-        <p class="shape">{{ shapeLine(run, verdict.atWorst ?? undefined, cooledBy, sink) }}</p>
+        <p class="shape">{{ shapeLine(run, verdict, cooledBy, sink) }}</p>
         <p class="lead">{{ worthLine(run, verdict, build.document!, settings.units) }} <KnowButton subject="/duty" of="the run through the duty" /></p>
       </template>
       <section v-if="parts.length">

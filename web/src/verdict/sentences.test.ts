@@ -87,12 +87,15 @@ describe('what the shape says', () => {
   const document = { targets: { intake_C: 50, timingPull_C: 62 } } as BuildDocument
 
   it('blames the water, not the radiator, where the water is the narrow place of a ramp', () => {
-    expect(shapeLine(run({ shape: 'RAMP' }), shares(60, 19), 'water', 'radiator')).toContain('too little water flow')
-    expect(shapeLine(run({ shape: 'RAMP' }), shares(19, 60), 'water', 'radiator')).toContain('the radiator takes away')
-    expect(shapeLine(run({ shape: 'RAMP' }), undefined, 'air', 'radiator')).toContain('the cooling takes away')
-    expect(shapeLine(run({ shape: 'SOAKED' }), undefined, 'air', 'radiator')).toContain('heat soak')
-    expect(shapeLine(run({ shape: 'SAW_TEETH' }), undefined, 'air', 'radiator')).toContain('Healthy')
-    expect(shapeLine(run({ shape: 'FLAT' }), undefined, 'air', 'radiator')).toContain('flat')
+    const says = (shape: RunView['shape'], more: Partial<VerdictView> = {}, cooledBy = 'water') => shapeLine(run({ shape }), verdict(more), cooledBy, 'radiator')
+    expect(says('RAMP', { atWorst: shares(60, 19) })).toContain('too little water flow')
+    expect(says('RAMP', { atWorst: shares(19, 60) })).toContain('the radiator takes away')
+    expect(says('RAMP', {}, 'air')).toContain('the cooling takes away')
+    expect(says('SOAKED')).toContain('heat soak')
+    expect(says('SAW_TEETH')).toContain('Healthy')
+    expect(says('SAW_TEETH', { outcome: 'PULLS_TIMING' })).toContain('each load goes too high')
+    expect(says('FLAT')).toContain('carries whatever')
+    expect(says('FLAT', { outcome: 'OVER_TARGET' })).toContain('too high a level')
   })
 
   it('tells what cooling wins back, the sensor and the water inside', () => {

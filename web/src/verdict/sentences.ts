@@ -30,12 +30,14 @@ export function particulars(v: VerdictView, document: BuildDocument, system: Uni
 }
 
 /** What the shape of the trace says, and what it points at. */
-export function shapeLine(run: RunView, shares: SharesView | undefined, cooledBy: string, sink: string): string {
+export function shapeLine(run: RunView, verdict: VerdictView, cooledBy: string, sink: string): string {
+  const holds = verdict.outcome === 'HOLDS'
+  const shares = verdict.atWorst
   switch (run.shape) {
     case 'FLAT':
-      return 'The trace is flat: the cooling carries whatever the duty asks.'
+      return holds ? 'The trace is flat: the cooling carries whatever the duty asks.' : 'The trace is flat, but on too high a level: the cooling is too small from the start.'
     case 'SAW_TEETH':
-      return 'Saw-teeth that return to the base: up under load, down again. Healthy.'
+      return holds ? 'Saw-teeth that return to the base: up under load, down again. Healthy.' : 'Saw-teeth that return to the base: no heat builds up, but each load goes too high.'
     case 'SOAKED':
       return 'It starts high and falls once air moves: heat soak. Cooler before the start, wrap, a shield or a spacer help more than a bigger core.'
     case 'RAMP': {

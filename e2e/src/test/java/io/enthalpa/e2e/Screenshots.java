@@ -1,6 +1,8 @@
 package io.enthalpa.e2e;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.WaitForSelectorState;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -11,6 +13,7 @@ import java.util.function.Consumer;
  * {@code mvn -P screenshots -DskipTests verify}.
  */
 public final class Screenshots {
+    private static final double LONG = 60_000;
     private final Chromium chromium;
     private final RunningProgram program;
     private final Path folder;
@@ -33,7 +36,15 @@ public final class Screenshots {
         long juniper = 1;
         long saltline = 3;
         take("home", 1280, 800, "light", page -> page.open("/"));
-        take("endurance", 1280, 800, "light", page -> page.openBuild(van));
+        take("endurance", 1280, 800, "light", page -> {
+            page.openBuild(van).button("Run 200 of what they may be").click();
+            page.raw().locator("aside .measure").waitFor(new Locator.WaitForOptions().setTimeout(LONG));
+        });
+        take("methods", 1280, 800, "light", page -> {
+            page.openBuild(juniper).option("A");
+            page.raw().getByRole(AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Methods")).click();
+            page.raw().locator(".methods progress").waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED).setTimeout(LONG));
+        });
         take("endurance-water", 1280, 800, "light", page -> page.openBuild(juniper));
         take("core", 1280, 800, "light", page -> page.openBuild(van).surface("Core"));
         take("core-dark", 1280, 800, "dark", page -> page.openBuild(juniper).surface("Core"));
@@ -58,6 +69,10 @@ public final class Screenshots {
         take("catalogue", 1280, 800, "light", page -> page.open("/catalogue"));
         take("workshop-1024", 1024, 768, "dark", page -> page.openBuild(van));
         // Last, for they change the build.
+        take("duty", 1280, 800, "dark", page -> {
+            page.open("/").button("New build").click();
+            page.saved().raw().locator("#duty").evaluate("duty => duty.scrollIntoView({ block: 'start' })");
+        });
         take("pipes", 1280, 800, "light", page -> page.openBuild(van).surface("Pipes").type("hot pipe bore", "2 1/2 in").saved());
         take("two-banks", 1280, 800, "light", page -> {
             page.openBuild(van).surface("Brief");
