@@ -89,6 +89,7 @@ public final class Screenshots {
         Page page = Page.alone(chromium.browser(), program.address(), width, height);
         page.raw().addInitScript("localStorage.setItem('enthalpa.theme', '" + theme + "')");
         steps.accept(page);
+        page.raw().mouse().move(1, 1);
         // The changes worth trying come last.
         page.raw().waitForTimeout(4000);
         page.raw().screenshot(new com.microsoft.playwright.Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));

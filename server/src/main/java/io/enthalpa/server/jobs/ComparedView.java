@@ -48,17 +48,37 @@ record ComparedView(@Nullable String letter, @Nullable CoolingMethod method, Str
     private static ComparedView of(@Nullable String letter, @Nullable CoolingMethod method, BuildOption option, @Nullable JsonNode tree, boolean meets, Trace trace, Verdict verdict,
                                  RunFigures figures, double loss, Bill bill) {
         List<WaterLoopSpec> loops = loops(option.path());
-        int n = trace.length();
-        double[] time = new double[Math.min(n, POINTS)];
-        Double[] intake = new Double[time.length];
-        for (int k = 0; k < time.length; k++) {
-            int i = (int) Math.round(k * (n - 1.0) / Math.max(time.length - 1, 1));
-            time[k] = Math.rint(trace.time()[i] * 10) / 10;
-            intake[k] = trace.flow()[i] > 0 ? Math.rint((trace.intake()[i] - 273.15) * 10) / 10 : null;
+        int[] kept = kept(trace);
+        double[] time = new double[kept.length];
+        Double[] intake = new Double[kept.length];
+        for (int k = 0; k < kept.length; k++) {
+            time[k] = Math.rint(trace.time()[kept[k]] * 10) / 10;
+            intake[k] = trace.flow()[kept[k]] > 0 ? Math.rint((trace.intake()[kept[k]] - 273.15) * 10) / 10 : null;
         }
         return new ComparedView(letter, method, option.name(), tree, meets, celsius(verdict.worst()), celsius(verdict.mean()), orNull(verdict.firstOverTarget()),
-                orNull(verdict.firstOverPull()), loss / 1000, bill.mass(), bill.price(), ice(loops, figures), trace.sprayed()[n - 1] * 1000, figures.condensed() * 1000,
+                orNull(verdict.firstOverPull()), loss / 1000, bill.mass(), bill.price(), ice(loops, figures), trace.sprayed()[trace.length() - 1] * 1000, figures.condensed() * 1000,
                 loops.stream().anyMatch(l -> l.chiller().isPresent() && !l.chiller().get().worksAt(option.boost())), time, intake);
+    }
+
+    /** Evenly spread over the time that the engine runs; of a wait only its two ends. */
+    private static int[] kept(Trace trace) {
+        double running = 0;
+        for (int i = 0; i < trace.length(); i++) {
+            running += trace.flow()[i] > 0 ? trace.duration()[i] : 0;
+        }
+        List<Integer> kept = new ArrayList<>();
+        double passed = 0;
+        double next = 0;
+        for (int i = 0; i < trace.length(); i++) {
+            boolean runs = trace.flow()[i] > 0;
+            passed += runs ? trace.duration()[i] : 0;
+            boolean edge = i == 0 || i == trace.length() - 1 || trace.flow()[i - 1] > 0 != runs || trace.flow()[i + 1] > 0 != runs;
+            if (edge || runs && passed >= next) {
+                kept.add(i);
+                next = passed + running / POINTS;
+            }
+        }
+        return kept.stream().mapToInt(Integer::intValue).toArray();
     }
 
     /** Filled once, and topped up by what each run but the last took. */
