@@ -158,6 +158,7 @@ watch(views, (list) => {
   padding: 6px 28px 0 62px;
 }
 .also label {
+  min-height: 30px;
   white-space: nowrap;
 }
 [role='tablist'] {
@@ -195,6 +196,9 @@ label {
   color: var(--ink-2);
 }
 label input {
+  width: 16px;
+  height: 16px;
+  margin: 4px;
   accent-color: var(--blue);
 }
 .none {

@@ -34,7 +34,7 @@ public final class EnduranceRun {
     private static final double SAME_BOOST = 50;
     private static final double SAME_CHARGE = 0.05;
     /** Of the charge path at each step. */
-    private static final double TOLERANCE = 1e-6;
+    private static final double TOLERANCE = 1e-5;
     private static final double SHORTEST_STEP = 0.05;
     private static final double LONGEST_STEP = 0.5;
     private static final double STEPS_WANTED = 4000;
