@@ -109,13 +109,20 @@ const asked = computed(() => {
   const s = scaleLinear().domain([0, Math.max(...trace.value.boost_kPa, ...trace.value.askedBoost_kPa, 1)]).range([strip.value.bottom, strip.value.top])
   return line<number>().defined((_, i) => falls.value[i]!).x((_, i) => axis.value.x(trace.value.time_s[i]!)).y((v) => s(Math.max(v, 0)))(trace.value.askedBoost_kPa) ?? ''
 })
+/** Ice left, full height at its most. */
+const ice = computed(() => {
+  const most = Math.max(...trace.value.ice_kg, 0)
+  if (most <= 0) return ''
+  const s = scaleLinear().domain([0, most]).range([strip.value.bottom, strip.value.top])
+  return line<number>().x((_, i) => axis.value.x(trace.value.time_s[i]!)).y((v) => s(v))(trace.value.ice_kg) ?? ''
+})
 const moment = computed(() => {
   const t = trace.value
   const i = at.value
-  const ice = t.ice_kg.some((kg) => kg > 0) ? `ice ${spoken(t.ice_kg[i]!, 'kg', settings.units)} · ` : ''
+  const left = t.ice_kg.some((kg) => kg > 0) ? `ice ${spoken(t.ice_kg[i]!, 'kg', settings.units)} · ` : ''
   return t.running[i]
-    ? `${ice}road ${spoken(t.roadSpeed_km_h[i]!, 'km_h', settings.units)} · boost ${spoken(t.boost_kPa[i]!, 'kPa', settings.units, settings.units === 'us' ? 1 : 0)}${falls.value[i] ? ` of ${figure(t.askedBoost_kPa[i]!, 'kPa', settings.units, settings.units === 'us' ? 1 : 0).figure} asked` : ''} · ${t.engineSpeed_rpm[i]!.toFixed(0)} rpm`
-    : `${ice}engine off`
+    ? `${left}road ${spoken(t.roadSpeed_km_h[i]!, 'km_h', settings.units)} · boost ${spoken(t.boost_kPa[i]!, 'kPa', settings.units, settings.units === 'us' ? 1 : 0)}${falls.value[i] ? ` of ${figure(t.askedBoost_kPa[i]!, 'kPa', settings.units, settings.units === 'us' ? 1 : 0).figure} asked` : ''} · ${t.engineSpeed_rpm[i]!.toFixed(0)} rpm`
+    : `${left}engine off`
 })
 
 /** Labels of the two lines stand where the lines are furthest apart in the last two thirds, clear of the cursor. */
@@ -217,8 +224,9 @@ function keys(event: KeyboardEvent): void {
       <line class="base" :x1="LEFT" :x2="right" :y1="strip.bottom" :y2="strip.bottom" />
       <path class="boost" :d="boost" />
       <path v-if="asked" class="asked" :d="asked" />
+      <path v-if="ice" class="ice" :d="ice" />
       <path class="speed" :d="speed" />
-      <text class="key" :x="right" :y="strip.top - 6" text-anchor="end">line road speed, area boost{{ asked ? ', dashed what was asked for' : '' }}</text>
+      <text class="key" :x="right" :y="strip.top - 6" text-anchor="end">line road speed, area boost{{ ice ? ', green ice left' : '' }}{{ asked ? ', dashed what was asked for' : '' }}</text>
       <g class="cursor">
         <line :x1="cursorX" :x2="cursorX" :y1="top - 10" :y2="strip.bottom" />
         <rect :x="Math.min(Math.max(cursorX - 26, 0), width - 52)" y="4" width="52" height="20" />
@@ -344,6 +352,11 @@ svg:focus-visible {
 }
 .boost {
   fill: var(--land);
+}
+.ice {
+  fill: none;
+  stroke: var(--cool);
+  stroke-width: 1.8;
 }
 .asked {
   fill: none;

@@ -17,10 +17,25 @@ export interface ExtraLine {
 export function extraLines(soak: SoakView, document: BuildDocument): ExtraLine[] {
   const t = soak.trace
   const lines: ExtraLine[] = []
+  if (soak.metal.along > 0) lines.push({ key: 'metal', name: 'core metal, mean', values: meanMetal(soak), always: true, tone: 'ink', often: false })
   if (soak.metal.along > 0) lines.push({ key: 'before', name: 'before core', values: t.coreIn_C, always: false, tone: 'heat', often: true })
   lines.push({ key: 'sensor', name: 'sensor', values: t.shown_C, always: true, tone: 'ink', often: true })
   if (document.bay) lines.push({ key: 'bay', name: 'bay', values: t.bay_C, always: true, tone: 'heat', often: true })
   t.stations.forEach((s, i) => lines.push({ key: `station${i}`, name: s.name, values: s.temperature_C, always: false, tone: 'ink', often: false }))
   t.walls.forEach((w, i) => lines.push({ key: `wall${i}`, name: `${w.name}, its wall`, values: w.temperature_C, always: true, tone: 'ink', often: false }))
   return lines
+}
+
+/** Mean of the core's metal at the trace's times, straight between its pictures. */
+function meanMetal(soak: SoakView): number[] {
+  const { time_s, cells_C } = soak.metal
+  const means = cells_C.map((cells) => cells.reduce((sum, t) => sum + t, 0) / cells.length)
+  let k = 0
+  return soak.trace.time_s.map((t) => {
+    while (k < time_s.length - 2 && time_s[k + 1]! < t) k++
+    const from = time_s[k]!
+    const to = time_s[k + 1] ?? from
+    const share = to > from ? Math.min(Math.max((t - from) / (to - from), 0), 1) : 0
+    return means[k]! + share * ((means[k + 1] ?? means[k]!) - means[k]!)
+  })
 }
