@@ -34,6 +34,7 @@ public final class Loops {
     public double volume = 6e-3;
     /** W/K to the air round the loop. */
     public double soak;
+    public boolean whileOff = true;
     public Optional<RadiatorSpec> radiator = Optional.of(Systems.radiator());
     public Optional<TankSpec> tank = Optional.of(TankSpec.PLAIN);
     public Optional<ChillerSpec> chiller = Optional.empty();
@@ -81,7 +82,7 @@ public final class Loops {
     }
 
     public WaterLoopSpec spec() {
-        return new WaterLoopSpec(coolant, OptionalDouble.empty(), volume, pieces(), radiator, raw.isPresent() ? Optional.empty() : tank, chiller, raw, soak);
+        return new WaterLoopSpec(coolant, OptionalDouble.empty(), volume, pieces(), radiator, raw.isPresent() ? Optional.empty() : tank, chiller, raw, soak, whileOff);
     }
 
     /** @return the standard engine with this loop round its core */

@@ -34,7 +34,7 @@ public final class Ways {
     }
 
     public static FanSpec fan(boolean backwards) {
-        return new FanSpec(new FallingCurve(List.of(new FallingCurve.Point(0, 200), new FallingCurve.Point(0.8, 0)), FallingCurve.Machine.FAN, "fan"), backwards, 100);
+        return new FanSpec(new FallingCurve(List.of(new FallingCurve.Point(0, 200), new FallingCurve.Point(0.8, 0)), FallingCurve.Machine.FAN, "fan"), backwards, 100, true);
     }
 
     public static Ways random(Cases c) {

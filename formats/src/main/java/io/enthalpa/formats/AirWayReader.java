@@ -69,7 +69,7 @@ final class AirWayReader {
             points.add(new FallingCurve.Point(point.number(Field.FAN_FLOW), point.number(Field.FAN_PRESSURE)));
             point.nothingElse();
         }
-        FanSpec fan = new FanSpec(LoopReader.curve(place.pointer(), points, FallingCurve.Machine.FAN, "fan"), place.has("backwards") && place.flag("backwards"), place.number(Field.FAN_OFF_ABOVE));
+        FanSpec fan = new FanSpec(LoopReader.curve(place.pointer(), points, FallingCurve.Machine.FAN, "fan"), place.has("backwards") && place.flag("backwards"), place.number(Field.FAN_OFF_ABOVE), !place.has("whileOff") || place.flag("whileOff"));
         place.nothingElse();
         return fan;
     }

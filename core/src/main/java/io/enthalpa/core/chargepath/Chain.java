@@ -153,6 +153,17 @@ final class Chain {
         return passed;
     }
 
+    /** @param blown outlet over inlet pressure of a blower @return Pa that its pieces took in a solved chain, without what blowers gave */
+    double lost(double blown) {
+        double sum = 0;
+        for (int i = 0; i < size; i++) {
+            if (!(elements.get(i) instanceof PathElement.Blower)) {
+                sum += pressure[i] * (legs[i] != null && legs[i].blows() ? blown : 1) - pressure[i + 1];
+            }
+        }
+        return sum;
+    }
+
     /** @return Pa that the step of bore in front of a piece takes in a solved chain */
     double stepLossAt(int i, double m) {
         return stepLoss[i] > 0 && march.state.set(march.air, pressure[i], temperature[i], m, area(stepBore[i])) ? stepLoss[i] * march.state.head() : 0;

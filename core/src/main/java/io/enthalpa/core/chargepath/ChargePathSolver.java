@@ -199,6 +199,11 @@ public final class ChargePathSolver {
         return chain.pressure[piece + 1] - (piece == chain.size() - 1 ? throttleLoss : 0);
     }
 
+    /** @return Pa that all pieces but the blower take on the main way, at the point solved last */
+    public double loss() {
+        return chain.lost(march.blowerRatio) + throttleLoss;
+    }
+
     /** @return m3/s of injection liquid that all nozzles spray at the point solved last */
     public double sprayFlow() {
         return sprays.isEmpty() ? 0 : sprays.stream().mapToDouble(spec -> spec.flow(manifoldPressure() - path.ambient().pressure())).sum();

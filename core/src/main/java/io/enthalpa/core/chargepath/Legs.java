@@ -44,6 +44,11 @@ final class Legs {
         return chain[1].nextWall;
     }
 
+    /** @return whether blowers stand in its legs */
+    boolean blows() {
+        return spec.legs().get(0).path().stream().anyMatch(PathElement.Blower.class::isInstance);
+    }
+
     boolean endsInBanks() {
         return banks;
     }

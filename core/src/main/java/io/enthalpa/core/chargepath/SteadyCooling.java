@@ -58,5 +58,10 @@ public final class SteadyCooling {
         public double inletAt(double heat) {
             return sinkTemperature + heat * resistanceToSink;
         }
+
+        /** @param heat W that the stream carries to its sink beside what the charge's own cooling gives */
+        public ColdStream carrying(double heat) {
+            return heat == 0 || resistanceToSink == 0 ? this : new ColdStream(flow, capacityRate, sinkTemperature + heat * resistanceToSink, resistanceToSink);
+        }
     }
 }

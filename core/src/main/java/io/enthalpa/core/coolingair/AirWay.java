@@ -147,24 +147,35 @@ public final class AirWay {
         return mask;
     }
 
-    /** @param roadSpeed m/s, 0 or more */
+    /** @param roadSpeed m/s, 0 or more @return with the engine running */
     public AirFlow flow(double roadSpeed) {
+        return flow(roadSpeed, true);
+    }
+
+    /** @param roadSpeed m/s, 0 or more @param engineOn false where a fan may stand because the engine does */
+    public AirFlow flow(double roadSpeed, boolean engineOn) {
+        boolean blows = blows(roadSpeed, engineOn);
         double wind = (spec.opening().pressure() - spec.exitPressure()) * density * roadSpeed * roadSpeed / 2;
         double rising = density * GRAVITY * height * WARM / (outside + WARM);
-        double fan0 = spec.fan().map(f -> f.rise(0, roadSpeed)).orElse(0.0);
+        double fan0 = fan(0, blows);
         boolean against = wind + fan0 < 0;
         double drive = against ? 0 : wind;
         double most = drive + Math.max(fan0, 0) + rising;
         DoubleUnaryOperator left = stack -> {
             double q = through(stack);
-            return drive + (against ? 0 : fan(q, roadSpeed)) + rising - ends(q) - stack;
+            return drive + (against ? 0 : fan(q, blows)) + rising - ends(q) - stack;
         };
         double stack = new BrentSolver(1e-8, 1e-6, 1e-9).solve(200, left::applyAsDouble, 0, most);
-        return state(stack, wind, rising, roadSpeed, against);
+        return state(stack, wind, rising, blows, against);
     }
 
-    private double fan(double q, double roadSpeed) {
-        return spec.fan().isPresent() ? spec.fan().get().rise(q, roadSpeed) : 0;
+    /** @param roadSpeed m/s @return whether the way's fan turns */
+    public boolean blows(double roadSpeed, boolean engineOn) {
+        return spec.fan().isPresent() && spec.fan().get().runsAt(roadSpeed, engineOn);
+    }
+
+    private double fan(double q, boolean blows) {
+        return spec.fan().isPresent() ? spec.fan().get().rise(q, blows) : 0;
     }
 
     /** Pa lost at opening and exit together. */
@@ -225,7 +236,7 @@ public final class AirWay {
         return Math.exp(x);
     }
 
-    private AirFlow state(double stack, double wind, double rising, double roadSpeed, boolean against) {
+    private AirFlow state(double stack, double wind, double rising, boolean blows, boolean against) {
         double[] lane = new double[lanes.size()];
         double[] layer = new double[sizes.size()];
         for (int i = 0; i < lane.length; i++) {
@@ -240,7 +251,7 @@ public final class AirWay {
             perKelvin[k] = others.get(k) == null ? 0 : OtherExchanger.perKelvin(others.get(k), mass, mass * heatCapacity);
         }
         double q = through(stack);
-        double fan = against ? fan(0, roadSpeed) : fan(q, roadSpeed);
+        double fan = fan(against ? 0 : q, blows);
         return new AirFlow(q, round(stack), lane, layer, perKelvin, wind, fan, rising, inLoss(q), stack, outLoss(q), against);
     }
 

@@ -8,18 +8,20 @@ import io.enthalpa.core.loss.FallingCurve;
  * @param curve     pressure against flow
  * @param backwards it blows against the road wind
  * @param upTo      m/s of road speed above which it is off
+ * @param whileOff  it goes on while the engine is off
  */
-public record FanSpec(FallingCurve curve, boolean backwards, double upTo) {
+public record FanSpec(FallingCurve curve, boolean backwards, double upTo, boolean whileOff) {
     /** What a fan that is off takes at its free flow, over its shut-off pressure (common practice, no source). */
     private static final double STANDING_DRAG = 0.25;
 
-    public boolean runsAt(double roadSpeed) {
-        return roadSpeed <= upTo;
+    /** @param roadSpeed m/s */
+    public boolean runsAt(double roadSpeed, boolean engineOn) {
+        return roadSpeed <= upTo && (engineOn || whileOff);
     }
 
     /** @param flow m3/s with the road wind @return Pa it adds with the road wind; below zero when it is in the way */
-    double rise(double flow, double roadSpeed) {
-        if (!runsAt(roadSpeed)) {
+    double rise(double flow, boolean runs) {
+        if (!runs) {
             double share = flow / curve.freeFlow();
             return -STANDING_DRAG * curve.shutOff() * share * share;
         }

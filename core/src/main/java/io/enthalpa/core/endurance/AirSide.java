@@ -83,19 +83,19 @@ final class AirSide {
         return ways.stream().map(way -> way.flow(roadSpeed).times(factor)).toList();
     }
 
-    /** The same between solved road speeds, quick enough for every step of a run. */
-    List<AirFlow> flowsNear(double roadSpeed) {
+    /** The same between solved road speeds, quick enough for every step of a run; fans may stand while the engine does. */
+    List<AirFlow> flowsNear(double roadSpeed, boolean engineOn) {
         List<AirFlow> near = new ArrayList<>(ways.size());
         for (int w = 0; w < ways.size(); w++) {
             long below = (long) Math.floor(roadSpeed / GRID);
             double share = roadSpeed / GRID - below;
-            near.add(between(solvedAt(w, below), solvedAt(w, below + 1), share));
+            near.add(between(solvedAt(w, below, engineOn), solvedAt(w, below + 1, engineOn), share));
         }
         return near;
     }
 
-    private AirFlow solvedAt(int way, long step) {
-        return solved.get(way).computeIfAbsent(step, s -> ways.get(way).flow(s * GRID).times(factor));
+    private AirFlow solvedAt(int way, long step, boolean engineOn) {
+        return solved.get(way).computeIfAbsent(engineOn ? step : -1 - step, s -> ways.get(way).flow(step * GRID, engineOn).times(factor));
     }
 
     private static AirFlow between(AirFlow a, AirFlow b, double share) {

@@ -10,6 +10,7 @@ import io.enthalpa.core.chargepath.SteadyCooling;
 import io.enthalpa.core.chargepath.SteadyCooling.ColdStream;
 import io.enthalpa.core.coolingair.AirFlow;
 import io.enthalpa.core.coolingair.AirWaySpec;
+import io.enthalpa.core.exchanger.Condensate;
 import io.enthalpa.core.fluid.HumidAir;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,6 +71,7 @@ public final class ChargeSystem {
         Seen[] seen = new Seen[n];
         double[] waterIn = new double[n];
         double[] heat = new double[n];
+        Condensate[] wet = new Condensate[n];
         for (int k = 0; k < n; k++) {
             seen[k] = new Seen();
             waterIn[k] = path.ambient().temperature() + 10;
@@ -80,7 +82,8 @@ public final class ChargeSystem {
             List<ColdStream> cold = new ArrayList<>();
             List<SteadyCooling> cooling = new ArrayList<>();
             for (int k = 0; k < n; k++) {
-                cold.add(cores.get(k).steadyStream(met[k], waterIn[k], point, heat[k], path.ambient().temperature()));
+                ColdStream dry = cores.get(k).steadyStream(met[k], waterIn[k], point, heat[k], path.ambient().temperature());
+                cold.add(wet[k] == null ? dry : dry.carrying(wet[k].latentHeat()));
                 cooling.add(new SteadyCooling(cores.get(k).cooler(), cold.get(k)));
             }
             PathResult result = solver.solve(point, new ChargeCooling() {
@@ -88,7 +91,7 @@ public final class ChargeSystem {
                 public double outletTemperature(int core, HumidAir gas, double flow, double inlet) {
                     seen[core].flow = flow;
                     seen[core].in = inlet;
-                    seen[core].out = cooling.get(core).outletTemperature(gas, flow, inlet);
+                    seen[core].out = cooling.get(core).outletTemperature(gas, flow, inlet) + (wet[core] == null ? 0 : wet[core].warmer());
                     return seen[core].out;
                 }
 
@@ -105,6 +108,8 @@ public final class ChargeSystem {
                 moved = cores.get(k).hasLoop() ? Math.max(moved, Math.abs(r.coldIn() - waterIn[k])) : moved;
                 waterIn[k] = r.coldIn();
                 heat[k] = r.heat();
+                moved = Math.max(moved, Math.abs(r.condensate().warmer() - (wet[k] == null ? 0 : wet[k].warmer())));
+                wet[k] = r.condensate();
             }
             AirMeeting[] next = air.meet(flows, point.roadSpeed(), toAir(results, met, point));
             for (int k = 0; k < n; k++) {

@@ -29,6 +29,8 @@ final class CooledCore {
     /** The flow is found anew when the water has changed by more than this, K, or the engine's speed by so much of it. */
     private static final double SAME_WATER = 1;
     private static final double SAME_SPEED = 0.01;
+    /** m3/s of water that nothing moves. */
+    private static final double LEAST_FLOW = 1e-7;
     private final CoreSlot slot;
     private final Ambient ambient;
     private final Optional<BaySpec> bay;
@@ -40,6 +42,7 @@ final class CooledCore {
     private final Radiator radiator;
     private final LoopHydraulics hydraulics;
     private final boolean followsEngine;
+    private final boolean pumpedOff;
     private double solvedAt = Double.NaN;
     private double solvedSpeed = Double.NaN;
     private double solvedFlow;
@@ -55,6 +58,7 @@ final class CooledCore {
         this.loop = slot.element().cooling() instanceof CoolingSide.Water water ? water.loop() : null;
         this.radiator = loop != null && loop.radiator().isPresent() ? radiator(slot, loop) : null;
         this.followsEngine = loop != null && loop.followsEngine();
+        this.pumpedOff = loop != null && loop.isPumped(0);
         this.hydraulics = loop == null ? null : new LoopHydraulics(loop, slot.cooler(), radiator);
     }
 
@@ -111,8 +115,16 @@ final class CooledCore {
                 face.faceSpeed(roadSpeed));
     }
 
+    /** @param engineSpeed rad/s @return whether anything moves its water */
+    boolean isPumped(double engineSpeed) {
+        return engineSpeed > 0 || pumpedOff;
+    }
+
     /** @return m3/s, found anew when water or engine speed have moved */
     double waterFlow(double water, double engineSpeed) {
+        if (!isPumped(engineSpeed)) {
+            return LEAST_FLOW;
+        }
         double speed = followsEngine ? engineSpeed : 0;
         if (!(Math.abs(water - solvedAt) < SAME_WATER && Math.abs(speed - solvedSpeed) <= SAME_SPEED * solvedSpeed)) {
             solvedAt = water;
@@ -199,14 +211,15 @@ final class CooledCore {
      * @param pressure Pa absolute of charge, mean in the core
      */
     CoreResult result(double flow, double in, double out, double pressure, ColdStream cold, AirMeeting met) {
-        double heat = flow * (ambient.air().enthalpy(in) - ambient.air().enthalpy(out));
+        double sensible = flow * (ambient.air().enthalpy(in) - ambient.air().enthalpy(out));
         HeatTransfer transfer = new SteadyCooling(cooler(), cold).transfer(ambient.air(), flow, in, out);
-        double coldIn = cold.inletAt(heat);
+        double coldIn = cold.inletAt(sensible);
+        Condensate condensate = Condensate.of(ambient.air(), flow, pressure, in, coldIn, cold.capacityRate(), transfer.conductances());
+        double heat = sensible + condensate.latentHeat();
         double coldOut = coldIn + heat / cold.capacityRate();
         double towards = Math.min(cold.sinkTemperature(), ambient.temperature());
         return new CoreResult(slot, flow, in, out, transfer, heat, cold.flow(), coldIn, coldOut, met.speed(), (in - out) / Math.max(in - towards, 1e-9),
-                ResistanceShares.of(transfer, heat / Math.max(in - out, 1e-9), cold),
-                Condensate.of(ambient.air(), flow, pressure, in, out, coldIn, coldOut, transfer.conductances()));
+                ResistanceShares.of(transfer, sensible / Math.max(in - out, 1e-9), cold), condensate);
     }
 
     /** What limits the core at a moment of a run, K of charge and kg/s. */

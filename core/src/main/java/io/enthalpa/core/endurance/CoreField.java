@@ -1,12 +1,15 @@
 package io.enthalpa.core.endurance;
 
+import io.enthalpa.core.exchanger.DampCharge;
+import io.enthalpa.core.fluid.WaterVapour;
 import java.util.Arrays;
 
 /**
  * The metal of a core as cells along the charge flow (x) and along the cold flow (y), each of one temperature.
  * The streams pass without storing heat: in a cell each comes exponentially closer to the metal. Over a step
  * every cell relaxes exactly towards the state its two inlets ask for, and hands on the mean of the step, so that heat given
- * and taken balance to the last digit for any step length.
+ * and taken balance to the last digit for any step length. Metal below the dew point takes water out of the charge and its latent heat
+ * with it: straight about where the cell stands, so that this too is stable for any step.
  */
 final class CoreField implements MetalField {
     /** Cells along the charge and along the cold stream; finer changes the outlet by less than 0.1 K. */
@@ -26,6 +29,10 @@ final class CoreField implements MetalField {
     private double hotOut;
     private double coldOut;
     private double heatOut;
+    private DampCharge damp = DampCharge.DRY;
+    private double[] vapour = {};
+    private double condensed;
+    private double latent;
 
     /**
      * @param nx           cells along the charge
@@ -51,7 +58,7 @@ final class CoreField implements MetalField {
     }
 
     @Override
-    public void step(double dt, double hotRate, double hotInlet, double hotToMetal, double coldRate, double coldInlet, double metalToCold) {
+    public void step(double dt, double hotRate, double hotInlet, double hotToMetal, double coldRate, double coldInlet, double metalToCold, DampCharge damp) {
         double hotReach = hotRate > 0 ? -Math.expm1(-hotToMetal / (nx * hotRate)) : 0;
         double coldReach = -Math.expm1(-metalToCold / (ny * coldRate));
         double g = hotRate / ny * hotReach;
@@ -63,26 +70,89 @@ final class CoreField implements MetalField {
         double hotWeight = g / (g + c);
         Arrays.fill(hot, hotInlet);
         Arrays.fill(cold, coldInlet);
-        if (mixed == Mixed.COLD) {
-            for (int y = 0; y < ny; y++) {
-                for (int x = 0; x < nx; x++) {
+        boolean wet = begin(damp);
+        WetCell wetCell = wet ? new WetCell(g, c, dt / cell, hotReach) : null;
+        boolean alongCold = mixed == Mixed.COLD;
+        int outer = alongCold ? ny : nx;
+        int inner = alongCold ? nx : ny;
+        for (int a = 0; a < outer; a++) {
+            for (int b = 0; b < inner; b++) {
+                int x = alongCold ? b : a;
+                int y = alongCold ? a : b;
+                if (wet && vapour[y] > this.damp.held(metal[x * ny + y])) {
+                    wetCell.pass(x, y, hotReach, coldReach);
+                } else {
                     pass(x, y, hotWeight, left, mean, hotReach, coldReach);
                 }
-                Arrays.fill(cold, average(cold));
             }
-        } else {
-            for (int x = 0; x < nx; x++) {
-                for (int y = 0; y < ny; y++) {
-                    pass(x, y, hotWeight, left, mean, hotReach, coldReach);
-                }
-                if (mixed == Mixed.HOT) {
-                    Arrays.fill(hot, average(hot));
-                }
+            if (alongCold) {
+                Arrays.fill(cold, average(cold));
+            } else if (mixed == Mixed.HOT) {
+                Arrays.fill(hot, average(hot));
             }
         }
         hotOut = average(hot);
         coldOut = average(cold);
         heatOut = coldRate * (coldOut - coldInlet) * dt;
+        latent = wet ? wetCell.watts * dt : 0;
+    }
+
+    /** @return false when no cell can get wet */
+    private boolean begin(DampCharge charge) {
+        damp = charge;
+        condensed = 0;
+        if (charge.vapour() <= 0) {
+            return false;
+        }
+        vapour = vapour.length == ny ? vapour : new double[ny];
+        Arrays.fill(vapour, charge.vapour());
+        return true;
+    }
+
+    /** A cell below the dew point of what passes it. */
+    private final class WetCell {
+        private static final double NEAR = 0.05;
+        private final double fromCharge;
+        private final double toCold;
+        private final double perRate;
+        private final double perShare;
+        private double watts;
+
+        /** @param perRate s K/J, the step over the cell's heat capacity */
+        WetCell(double fromCharge, double toCold, double perRate, double hotReach) {
+            this.fromCharge = fromCharge;
+            this.toCold = toCold;
+            this.perRate = perRate;
+            this.perShare = damp.perShare() / ny * hotReach;
+        }
+
+        void pass(int x, int y, double hotReach, double coldReach) {
+            int i = x * ny + y;
+            double was = metal[i];
+            double latentHeat = WaterVapour.latentHeat(was);
+            double held = damp.held(was);
+            double now = perShare * latentHeat * (vapour[y] - held);
+            double less = perShare * latentHeat * (damp.held(was + NEAR) - held) / NEAR;
+            double pull = fromCharge + toCold + less;
+            double limit = (fromCharge * hot[y] + toCold * cold[x] + now + less * was) / pull;
+            double rate = pull * perRate;
+            double average = limit - (was - limit) * Math.expm1(-rate) / rate;
+            double given = now - less * (average - was);
+            if (given < 0) {
+                // It warms past the dew point within the step: as much as it would take stays vapour.
+                pull = fromCharge + toCold;
+                limit = (fromCharge * hot[y] + toCold * cold[x]) / pull;
+                rate = pull * perRate;
+                average = limit - (was - limit) * Math.expm1(-rate) / rate;
+                given = 0;
+            }
+            metal[i] = limit + (was - limit) * Math.exp(-rate);
+            hot[y] += hotReach * (average - hot[y]);
+            cold[x] += coldReach * (average - cold[x]);
+            watts += given;
+            condensed += given / latentHeat;
+            vapour[y] -= given / latentHeat / damp.perShare() * ny;
+        }
     }
 
     private void pass(int x, int y, double hotWeight, double left, double mean, double hotReach, double coldReach) {
@@ -106,6 +176,30 @@ final class CoreField implements MetalField {
             sum += value;
         }
         return sum / values.length;
+    }
+
+    /** @return the charge as it left in the last step */
+    DampCharge leaving() {
+        return damp.vapour() <= 0 ? damp : damp.leaving(average(vapour));
+    }
+
+    @Override
+    public double coldest() {
+        double coldest = metal[0];
+        for (double t : metal) {
+            coldest = Math.min(coldest, t);
+        }
+        return coldest;
+    }
+
+    @Override
+    public double condensed() {
+        return condensed;
+    }
+
+    @Override
+    public double latent() {
+        return latent;
     }
 
     @Override

@@ -2,8 +2,8 @@ package io.enthalpa.core.endurance;
 
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.chargepath.SteadyCooling.ColdStream;
-import io.enthalpa.core.exchanger.Condensate;
 import io.enthalpa.core.exchanger.Conductances;
+import io.enthalpa.core.exchanger.DampCharge;
 import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.waterloop.ChillerSpec;
 import java.util.ArrayList;
@@ -22,10 +22,12 @@ final class CorePlant {
     private final double[] in;
     private final double[] out;
     private final double[] flow;
-    private final double[] coldIn;
     private final double[] condensate;
+    private final CoreTrace.Cold cold;
     private final WaterSide water;
-    private final double[] iceLeft;
+    /** K that no metal can be below: the coldest that it and all it met have been. */
+    private double leastMetal;
+    private double latent;
     /** W given to the air at the core's face or its radiator, last step. */
     private double toAir;
     /** What the path's solution asked last. */
@@ -42,13 +44,13 @@ final class CorePlant {
         this.outside = outside;
         this.field = MetalField.of(core.cooler().spec().arrangement(), core.cooler().heatCapacity(), start);
         this.water = core.hasLoop() ? new WaterSide(core.loop(), core.startWater(start), outside, core.doubt().factor(Unknown.ICE_CONTACT)) : null;
-        iceLeft = new double[steps];
+        leastMetal = start;
         this.charge = start;
         in = new double[steps];
         out = new double[steps];
         flow = new double[steps];
-        coldIn = new double[steps];
         condensate = new double[steps];
+        cold = CoreTrace.Cold.of(water != null, steps);
     }
 
     /** @return K of the charge behind the core, as the metal stands; notes what asked */
@@ -90,8 +92,13 @@ final class CorePlant {
         return rejected;
     }
 
+    /** @return J that water coming out of the charge gave, within {@link #taken} */
+    double latent() {
+        return latent;
+    }
+
     CoreTrace trace() {
-        return new CoreTrace(core.slot().element().name(), in, out, flow, coldIn, iceLeft, condensate, List.copyOf(frames));
+        return new CoreTrace(core.slot().element().name(), in, out, flow, condensate, cold, List.copyOf(frames));
     }
 
     /**
@@ -108,39 +115,62 @@ final class CorePlant {
             water.standIn(bay);
             before = water.stored();
         }
-        ColdStream cold = core.streamAt(met, water != null ? water.out() : met.inlet(), point.speed());
-        double coldInlet = water != null ? water.feed(dt, Math.max(cold.capacityRate(), LEAST_RATE)) : met.inlet();
-        Conductances films = core.conductances(Math.max(m, 1e-6), (inlet + charge) / 2, Math.max(cold.flow(), 1e-6), coldInlet);
+        ColdStream stream = core.streamAt(met, water != null ? water.out() : met.inlet(), point.speed());
+        double coldRate = Math.max(stream.capacityRate(), LEAST_RATE);
+        double coldInlet = water != null ? water.feed(dt, coldRate) : met.inlet();
+        leastMetal = Math.min(leastMetal, Math.min(coldInlet, inlet));
+        Conductances films = core.conductances(Math.max(m, 1e-6), (inlet + charge) / 2, Math.max(stream.flow(), 1e-6), coldInlet);
         double rate = m * air.heatCapacity((inlet + charge) / 2);
-        field.step(dt, rate, inlet, films.hotToMetal(), Math.max(cold.capacityRate(), LEAST_RATE), coldInlet, films.metalToCold());
+        field.step(dt, rate, inlet, films.hotToMetal(), coldRate, coldInlet, films.metalToCold(), damp(m, pressure));
         charge = m > 0 ? field.hotOut() : field.stored() / core.cooler().heatCapacity();
         if (m > 0) {
-            taken += m * (air.enthalpy(inlet) - air.enthalpy(charge)) * dt;
-        }
-        double coldOut = coldInlet + field.heatOut() / dt / Math.max(cold.capacityRate(), LEAST_RATE);
-        condensate[i] = m > 0 ? Condensate.flow(air, m, pressure, inlet, charge, coldInlet, coldOut, films) : 0;
-        if (water != null) {
-            advanceWater(dt, running, field.heatOut() / dt, before, met, cold, point);
-        } else {
-            rejected += field.heatOut();
-            toAir = field.heatOut() / dt;
+            taken += m * (air.enthalpy(inlet) - air.enthalpy(charge)) * dt + field.latent();
+            latent += field.latent();
         }
         in[i] = inlet;
         out[i] = charge;
         flow[i] = m;
-        coldIn[i] = coldInlet;
-        iceLeft[i] = water == null ? 0 : water.ice();
+        condensate[i] = field.condensed();
+        cold.in()[i] = coldInlet;
+        cold.out()[i] = coldInlet + field.heatOut() / dt / coldRate;
+        cold.flow()[i] = stream.flow();
+        cold.air()[i] = met.speed();
+        if (water != null) {
+            advanceWater(i, dt, running, field.heatOut() / dt, before, met, stream, point);
+        } else {
+            rejected += field.heatOut();
+            toAir = field.heatOut() / dt;
+        }
+        cold.rejected()[i] = toAir;
+    }
+
+    /** What may come out of the charge: nothing as long as no metal can be colder than its dew point. */
+    private DampCharge damp(double m, double pressure) {
+        if (m <= 0) {
+            return DampCharge.DRY;
+        }
+        DampCharge damp = DampCharge.of(air, m, pressure);
+        if (!damp.wets(leastMetal)) {
+            return DampCharge.DRY;
+        }
+        leastMetal = field.coldest();
+        return damp.wets(leastMetal) ? damp : DampCharge.DRY;
     }
 
     /** What the water did not keep, radiator, chiller and overboard took. */
-    private void advanceWater(double dt, boolean running, double heat, double before, AirMeeting met, ColdStream cold, OperatingPoint point) {
-        double perKelvin = core.radiatorPerKelvin(met, cold, water.out());
+    private void advanceWater(int i, double dt, boolean running, double heat, double before, AirMeeting met, ColdStream stream, OperatingPoint point) {
+        double perKelvin = core.radiatorPerKelvin(met, stream, water.out());
         ChillerSpec chiller = core.loop().chiller().orElse(null);
         boolean chills = chiller != null && chiller.worksAt(running ? point.boost() : 0) && (running || chiller.whileWaiting());
-        double rate = Math.max(cold.capacityRate(), LEAST_RATE);
+        double rate = Math.max(stream.capacityRate(), LEAST_RATE);
         water.advance(dt, heat, rate, Math.min(perKelvin, rate), met.inlet(), chills ? chiller.slope(outside) * chillerFactor : 0, chills ? chiller.zeroAt() : 0,
                 chills ? chiller.coldest() : 0);
         rejected += heat * dt - (water.stored() - before);
         toAir = Math.min(perKelvin, rate) * (water.toRadiator() - met.inlet());
+        cold.tank()[i] = water.out();
+        cold.ice()[i] = water.ice();
+        cold.chilled()[i] = water.chilled();
+        cold.chills()[i] = water.chilled() > 0;
+        cold.pump()[i] = core.isPumped(point.speed());
     }
 }

@@ -12,7 +12,7 @@ import io.enthalpa.core.exchanger.HeatTransfer;
  * @param in            K of charge
  * @param out           K of charge
  * @param transfer      conductances and effectiveness against its own cold stream
- * @param heat          W taken from the charge
+ * @param heat          W taken from the charge, the latent heat of what comes out of it included
  * @param coldFlow      kg/s of the cold stream
  * @param coldIn        K of the cold stream at the core
  * @param coldOut       K of the cold stream behind the core

@@ -3,18 +3,40 @@ package io.enthalpa.core.endurance;
 import java.util.List;
 
 /**
- * One core over a run.
+ * One core over a run, one value a step in each column.
  *
  * @param name   of the core
  * @param in     K of charge in front of it
  * @param out    K of charge behind it
  * @param flow   kg/s of charge through it
- * @param coldIn K of the cold stream at it: outside air, or the water
- * @param ice    kg left in its tank
  * @param condensate kg/s of water that comes out of the charge inside
+ * @param cold   what cools it
  * @param frames pictures of the metal, evenly spread over the steps
  */
-public record CoreTrace(String name, double[] in, double[] out, double[] flow, double[] coldIn, double[] ice, double[] condensate, List<Frame> frames) {
+public record CoreTrace(String name, double[] in, double[] out, double[] flow, double[] condensate, Cold cold, List<Frame> frames) {
+    /**
+     * The cold side: outside air, or the water of a loop with what takes its heat.
+     *
+     * @param byWater  false for a core that air cools; pump, tank, ice and chiller mean nothing then
+     * @param in       K of the stream at the core
+     * @param out      K of the stream behind it
+     * @param flow     kg/s of the stream
+     * @param air      m/s of cooling air at the face of the core, or of the loop's radiator
+     * @param tank     K of the water that leaves the tank
+     * @param ice      kg left in it
+     * @param rejected W given to the air, by the core itself or by the radiator
+     * @param chilled  W taken by the chiller
+     * @param pump     whether the water is moved
+     * @param chills   whether the chiller works
+     */
+    public record Cold(boolean byWater, double[] in, double[] out, double[] flow, double[] air, double[] tank, double[] ice, double[] rejected, double[] chilled,
+                       boolean[] pump, boolean[] chills) {
+        static Cold of(boolean byWater, int n) {
+            return new Cold(byWater, new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n],
+                    new boolean[n], new boolean[n]);
+        }
+    }
+
     /**
      * The metal at a moment.
      *
@@ -24,5 +46,15 @@ public record CoreTrace(String name, double[] in, double[] out, double[] flow, d
      * @param cells K, along outer and across inner
      */
     public record Frame(double time, int along, int across, double[] cells) {
+    }
+
+    /** @return K of the cold stream at it: outside air, or the water */
+    public double[] coldIn() {
+        return cold.in;
+    }
+
+    /** @return kg left in its tank */
+    public double[] ice() {
+        return cold.ice;
     }
 }

@@ -11,6 +11,7 @@ import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
@@ -27,7 +28,7 @@ public final class EnduranceRun {
             .formula("C dT/dt = g (Th - T) - c (T - Tc) in each cell, g and c what the streams can carry to it")
             .source(Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., transient response"),
                     Citation.commonPractice("the run's steady end is checked against the steady solver within 1 %, its steps against an adaptive integrator within 0.2 K"))
-            .leavesOut("Condensate is counted but its latent heat is not given to the core; end tanks, cones and joints hold no heat.");
+            .leavesOut("What condenses is still counted in the charge behind the core; end tanks, cones and joints hold no heat.");
     private static final int FRAMES = 60;
     /** The path is solved anew when the engine's speed has moved by more than this share, the boost by so many Pa, the charge behind the cores by so many K. */
     private static final double SAME_SPEED = 2e-3;
@@ -59,6 +60,8 @@ public final class EnduranceRun {
     private final double[][] stationT;
     private final double[][] stationP;
     private final double[][] wallT;
+    /** Of each way of the air; null where it has no fan. */
+    private final boolean[][] fans;
     private final double[] toAir;
     private final ChargeCooling asTheyStand = new AsTheyStand();
     private Moment last;
@@ -86,6 +89,8 @@ public final class EnduranceRun {
         stationT = new double[solver.stationNames().size()][duration.length];
         stationP = new double[stationT.length][duration.length];
         wallT = new double[walls.size()][duration.length];
+        fans = new boolean[air.ways().size()][];
+        Arrays.setAll(fans, w -> air.ways().get(w).spec().fan().isPresent() ? new boolean[duration.length] : null);
         toAir = new double[plants.size()];
         findLastOnes();
     }
@@ -157,11 +162,13 @@ public final class EnduranceRun {
             }
             step(i, cursor);
         }
-        EnergyAudit audit = new EnergyAudit(sum(CorePlant::taken, WallPlant::taken), stored() - storedAtStart, sum(CorePlant::rejected, WallPlant::rejected));
+        EnergyAudit audit = new EnergyAudit(sum(CorePlant::taken, WallPlant::taken), stored() - storedAtStart, sum(CorePlant::rejected, WallPlant::rejected),
+                plants.stream().mapToDouble(CorePlant::latent).sum());
         List<String> names = solver.stationNames();
         return new Trace(columns, ambient.temperature(), plants.stream().map(CorePlant::trace).toList(),
                 IntStream.range(0, names.size()).mapToObj(k -> new Trace.Station(names.get(k), stationT[k], stationP[k])).toList(),
-                IntStream.range(0, walls.size()).mapToObj(k -> new Trace.Wall(path.walls().get(k).name(), path.walls().get(k).pointer(), wallT[k])).toList(), audit);
+                IntStream.range(0, walls.size()).mapToObj(k -> new Trace.Wall(path.walls().get(k).name(), path.walls().get(k).pointer(), wallT[k])).toList(),
+                IntStream.range(0, fans.length).filter(w -> fans[w] != null).mapToObj(w -> new Trace.Fan(air.ways().get(w).spec().name(), fans[w])).toList(), audit);
     }
 
     private void step(int i, Duty.Cursor cursor) {
@@ -175,7 +182,7 @@ public final class EnduranceRun {
         now += dt;
         record(i, dt, cursor);
         OperatingPoint point = new OperatingPoint(running ? cursor.speed() : 0, cursor.boost(), roadSpeed);
-        AirMeeting[] met = air.meet(air.flowsNear(roadSpeed), roadSpeed, toAir);
+        AirMeeting[] met = air.meet(air.flowsNear(roadSpeed, running), roadSpeed, toAir);
         boolean begins = running && !ran;
         ran = running;
         for (int k = 0; k < met.length; k++) {
@@ -202,6 +209,12 @@ public final class EnduranceRun {
         columns.roadSpeed()[i] = cursor.roadSpeed();
         columns.asked()[i] = cursor.boost();
         columns.flow()[i] = running ? solver.flow() : 0;
+        columns.loss()[i] = running ? solver.loss() : 0;
+        for (int w = 0; w < fans.length; w++) {
+            if (fans[w] != null) {
+                fans[w][i] = air.ways().get(w).blows(cursor.roadSpeed(), running);
+            }
+        }
         columns.boost()[i] = running ? solver.manifoldPressure() - ambient.pressure() : 0;
         columns.blowerFlow()[i] = running ? solver.blowerFlow() : 0;
         columns.blowerRatio()[i] = running ? solver.blowerRatio() : 1;

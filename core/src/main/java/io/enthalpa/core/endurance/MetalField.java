@@ -1,5 +1,6 @@
 package io.enthalpa.core.endurance;
 
+import io.enthalpa.core.exchanger.DampCharge;
 import io.enthalpa.core.exchanger.Effectiveness;
 
 /** The metal of a core as cells, each of one temperature, with the charge and the cold stream passing through. */
@@ -28,8 +29,18 @@ interface MetalField {
      * @param coldRate  W/K, above 0
      * @param coldInlet K
      * @param metalToCold W/K
+     * @param damp      what water the charge brings; {@link DampCharge#DRY} where none can come out
      */
-    void step(double dt, double hotRate, double hotInlet, double hotToMetal, double coldRate, double coldInlet, double metalToCold);
+    void step(double dt, double hotRate, double hotInlet, double hotToMetal, double coldRate, double coldInlet, double metalToCold, DampCharge damp);
+
+    /** @return K of the coldest metal */
+    double coldest();
+
+    /** @return kg/s of water that came out, mean of the last step */
+    double condensed();
+
+    /** @return J that it gave to the metal in the last step */
+    double latent();
 
     /** @return K of the charge behind the core, mean of the last step */
     double hotOut();

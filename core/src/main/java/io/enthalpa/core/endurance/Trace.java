@@ -10,13 +10,15 @@ import java.util.List;
  * @param cores    each core, in the order of the path
  * @param stations behind each piece of the main way
  * @param walls    each wall counted
+ * @param fans     of each way of the cooling air that has one
  * @param audit    heat accounts of cores, water and walls
  */
-public record Trace(Columns columns, double outside, List<CoreTrace> cores, List<Station> stations, List<Wall> walls, EnergyAudit audit) {
+public record Trace(Columns columns, double outside, List<CoreTrace> cores, List<Station> stations, List<Wall> walls, List<Fan> fans, EnergyAudit audit) {
     public Trace {
         cores = List.copyOf(cores);
         stations = List.copyOf(stations);
         walls = List.copyOf(walls);
+        fans = List.copyOf(fans);
     }
 
     /**
@@ -27,6 +29,7 @@ public record Trace(Columns columns, double outside, List<CoreTrace> cores, List
      * @param asked       Pa above ambient, asked for
      * @param boost       Pa above ambient, reached
      * @param flow        kg/s of charge; 0 while the engine stands
+     * @param loss        Pa that all pieces but the blower take; 0 while the engine stands
      * @param blowerFlow  kg/s through the blower, corrected to its map's inlet where it has one; of the second of two
      * @param blowerRatio outlet over inlet pressure of that blower
      * @param intake      K of charge at the plenum
@@ -35,12 +38,12 @@ public record Trace(Columns columns, double outside, List<CoreTrace> cores, List
      * @param sprayed     m3 of injection liquid used since the start
      * @param limited     true where the blower could not make what was asked
      */
-    public record Columns(double[] time, double[] duration, double[] speed, double[] roadSpeed, double[] asked, double[] boost, double[] flow, double[] blowerFlow,
+    public record Columns(double[] time, double[] duration, double[] speed, double[] roadSpeed, double[] asked, double[] boost, double[] flow, double[] loss, double[] blowerFlow,
                           double[] blowerRatio, double[] intake, double[] shown, double[] bay, double[] sprayed, boolean[] limited) {
         static Columns of(double[] duration) {
             int n = duration.length;
             return new Columns(new double[n], duration, new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n],
-                    new double[n], new double[n], new double[n], new double[n], new boolean[n]);
+                    new double[n], new double[n], new double[n], new double[n], new double[n], new boolean[n]);
         }
     }
 
@@ -58,6 +61,13 @@ public record Trace(Columns columns, double outside, List<CoreTrace> cores, List
      * @param temperature K
      */
     public record Wall(String name, String pointer, double[] temperature) {
+    }
+
+    /**
+     * @param way as the way of the air is called
+     * @param on  whether it turns
+     */
+    public record Fan(String way, boolean[] on) {
     }
 
     public int length() {

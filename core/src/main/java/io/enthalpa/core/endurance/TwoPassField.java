@@ -1,5 +1,7 @@
 package io.enthalpa.core.endurance;
 
+import io.enthalpa.core.exchanger.DampCharge;
+
 /**
  * Metal with the charge going there through one half and back through the other. Stacked, each half has its own cold air; one behind
  * the other, the second half has the cold air first and hands it to the first.
@@ -22,7 +24,7 @@ final class TwoPassField implements MetalField {
     }
 
     @Override
-    public void step(double dt, double hotRate, double hotInlet, double hotToMetal, double coldRate, double coldInlet, double metalToCold) {
+    public void step(double dt, double hotRate, double hotInlet, double hotToMetal, double coldRate, double coldInlet, double metalToCold, DampCharge damp) {
         double cold = behind ? coldRate : coldRate / 2;
         double[] thereBefore = behind ? there.snapshot() : null;
         double[] backBefore = behind ? back.snapshot() : null;
@@ -31,11 +33,26 @@ final class TwoPassField implements MetalField {
                 there.restore(thereBefore);
                 back.restore(backBefore);
             }
-            there.step(dt, hotRate, hotInlet, hotToMetal / 2, cold, behind ? handed : coldInlet, metalToCold / 2);
-            back.step(dt, hotRate, there.hotOut(), hotToMetal / 2, cold, coldInlet, metalToCold / 2);
+            there.step(dt, hotRate, hotInlet, hotToMetal / 2, cold, behind ? handed : coldInlet, metalToCold / 2, damp);
+            back.step(dt, hotRate, there.hotOut(), hotToMetal / 2, cold, coldInlet, metalToCold / 2, there.leaving());
             handed = coldInlet + back.heatOut() / (cold * dt);
         }
         heatOut = there.heatOut() + back.heatOut();
+    }
+
+    @Override
+    public double coldest() {
+        return Math.min(there.coldest(), back.coldest());
+    }
+
+    @Override
+    public double condensed() {
+        return there.condensed() + back.condensed();
+    }
+
+    @Override
+    public double latent() {
+        return there.latent() + back.latent();
     }
 
     @Override

@@ -86,7 +86,7 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
         CooledCore cooled = system.cores().get(system.cores().size() - 1);
         OperatingPoint point = new OperatingPoint(trace.speed()[i], trace.boost()[i], trace.roadSpeed()[i]);
         double[] unknown = new double[system.cores().size()];
-        AirMeeting met = system.air().meet(system.air().flowsNear(point.roadSpeed()), point.roadSpeed(), unknown)[unknown.length - 1];
+        AirMeeting met = system.air().meet(system.air().flowsNear(point.roadSpeed(), true), point.roadSpeed(), unknown)[unknown.length - 1];
         return cooled.sharesAt(core.flow()[i], core.in()[i], core.out()[i], met, point, core.coldIn()[i]);
     }
 }

@@ -37,6 +37,8 @@ public final class WaterSide {
     private double underWay;
     /** K of the air round it. */
     private double round;
+    /** W that the chiller took, mean of the last step. */
+    private double chilled;
 
     WaterSide(WaterLoopSpec loop, double start, double outside) {
         this(loop, start, outside, 1);
@@ -90,6 +92,11 @@ public final class WaterSide {
         return ice;
     }
 
+    /** @return W that the chiller took, mean of the last step */
+    double chilled() {
+        return chilled;
+    }
+
     /** @return J, ice counted as cold */
     double stored() {
         return loop.isOpen() ? 0 : Arrays.stream(cell).sum() / cell.length * capacity + feed.stored() + back.stored() + underWay - ice * IceSpec.LATENT_HEAT;
@@ -139,7 +146,9 @@ public final class WaterSide {
             out = last;
         }
         melt(dt, melt, mean);
+        chilled = chiller > 0 ? Math.max(chiller * (mean - zero), 0) : 0;
         if (chiller > 0 && cell[0] < coldest) {
+            chilled -= (coldest - cell[0]) * capacity / cell.length / dt;
             cell[0] = coldest;
             out = cell.length == 1 ? coldest : out;
         }

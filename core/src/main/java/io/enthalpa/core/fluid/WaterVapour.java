@@ -13,13 +13,14 @@ public final class WaterVapour {
 
     public static final Method METHOD = Method.of("saturation", "Dew point and condensate",
                     "Saturation by the reference equation for water. Boosting humid air raises the pressure of its vapour too, so its dew point rises: "
-                            + "a core colder than that drips inside. Along the core, vapour goes to the metal as heat does; what the metal holds "
-                            + "below its dew point comes out, and its latent heat loads the coolant.")
+                            + "a core colder than that drips inside. Along the core, vapour goes to the metal as heat does; what it holds "
+                            + "above what stays vapour at the metal's temperature comes out, and its latent heat goes to the metal with it, at full load and in every cell of a run: "
+                            + "metal and coolant get warmer, ice melts sooner, the charge leaves a little warmer.")
             .formula("ln(ps/pc) = (Tc/T)(a1 v + a2 v^1.5 + a3 v^3 + a4 v^3.5 + a5 v^4 + a6 v^7.5), v = 1 - T/Tc; "
                     + "dew point: ps(T) = y p; latent heat 2.501 - 0.00239 t MJ/kg, t in °C")
             .range(new ValidityRange("temperature", 0, 80, "°C"))
             .source(SATURATION, Citation.fromMemory("Chilton & Colburn", 1934, "Mass transfer coefficients, Ind. Eng. Chem. 26: heat and vapour go to the metal alike"))
-            .leavesOut("Drops carried along by the stream; frost below 0 °C is counted as water.");
+            .leavesOut("Fog within the stream and drops carried along; the charge behind the core still counts what came out; frost below 0 °C is counted as water.");
 
     private WaterVapour() {
     }

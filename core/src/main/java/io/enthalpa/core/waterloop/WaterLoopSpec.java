@@ -19,12 +19,13 @@ import java.util.OptionalDouble;
  * @param chiller  empty without one
  * @param raw      water that passes once; empty for a closed loop
  * @param soak     W/K between the water and the air round hoses, tank and core; 0 where it is not counted
+ * @param whileOff true when its pumps go on while the engine is off
  */
 public record WaterLoopSpec(GlycolWater coolant, OptionalDouble measured, double volume, List<LoopPiece> pieces, Optional<RadiatorSpec> radiator,
-                            Optional<TankSpec> tank, Optional<ChillerSpec> chiller, Optional<RawWaterSpec> raw, double soak) {
+                            Optional<TankSpec> tank, Optional<ChillerSpec> chiller, Optional<RawWaterSpec> raw, double soak, boolean whileOff) {
     public WaterLoopSpec(GlycolWater coolant, OptionalDouble measured, double volume, List<LoopPiece> pieces, Optional<RadiatorSpec> radiator,
                          Optional<TankSpec> tank, Optional<ChillerSpec> chiller, Optional<RawWaterSpec> raw) {
-        this(coolant, measured, volume, pieces, radiator, tank, chiller, raw, 0);
+        this(coolant, measured, volume, pieces, radiator, tank, chiller, raw, 0, true);
     }
 
     public WaterLoopSpec {
@@ -72,6 +73,12 @@ public record WaterLoopSpec(GlycolWater coolant, OptionalDouble measured, double
 
     public boolean isOpen() {
         return raw.isPresent();
+    }
+
+    /** @param engineSpeed rad/s @return whether anything is meant to move the water */
+    public boolean isPumped(double engineSpeed) {
+        return engineSpeed > 0 || whileOff && (pieces.stream().noneMatch(LoopPiece.Pump.class::isInstance)
+                || pieces.stream().anyMatch(p -> p instanceof LoopPiece.Pump pump && pump.spec().speed(0) > 0));
     }
 
     /** @return true when the engine drives one of its pumps */

@@ -102,7 +102,7 @@ class AirWayTest {
         assertThat(against.layers()[0]).isLessThan(0.3 * none).isPositive();
         AirFlow fast = way(w.spec()).flow(50);
         assertThat(fast.against()).as("the wind of 180 km/h wins").isFalse();
-        w.fan = Optional.of(new FanSpec(Ways.fan(false).curve(), false, 10));
+        w.fan = Optional.of(new FanSpec(Ways.fan(false).curve(), false, 10, true));
         assertThat(way(w.spec()).flow(12).fan()).as("off, it is in the way").isNegative();
     }
 

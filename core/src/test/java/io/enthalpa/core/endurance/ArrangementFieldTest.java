@@ -11,10 +11,8 @@ import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyPoint;
-import io.enthalpa.core.exchanger.Condensate;
-import io.enthalpa.core.exchanger.Conductances;
+import io.enthalpa.core.exchanger.DampCharge;
 import io.enthalpa.core.exchanger.Effectiveness;
-import io.enthalpa.core.fluid.HumidAir;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -41,7 +39,7 @@ class ArrangementFieldTest {
         double ua = 420;
         MetalField field = MetalField.of(arrangement, 4000, 300);
         for (int i = 0; i < 3000; i++) {
-            field.step(0.3, hotRate, 400, 2 * ua, coldRate, 300, 2 * ua);
+            field.step(0.3, hotRate, 400, 2 * ua, coldRate, 300, 2 * ua, DampCharge.DRY);
         }
         double closed = arrangement.between(ua, hotRate, coldRate);
         assertThat((400 - field.hotOut()) / 100).isCloseTo(closed, withinPercentage(1.2));
@@ -56,7 +54,7 @@ class ArrangementFieldTest {
         double balance = 0;
         for (int i = 0; i < 400; i++) {
             double inlet = 380 + 30 * Math.sin(i / 7.0);
-            field.step(0.3, 180, inlet, 800, 500, 300, 900);
+            field.step(0.3, 180, inlet, 800, 500, 300, 900, DampCharge.DRY);
             balance += 180 * (inlet - field.hotOut()) * 0.3 - field.heatOut();
         }
         assertThat(balance).isCloseTo(field.stored() - stored, within(0.005 * Math.abs(field.stored() - stored) + 0.002 * 180 * 80 * 120));
@@ -98,22 +96,6 @@ class ArrangementFieldTest {
             assertThat(last(trace.intake())).isCloseTo(system.steady(POINT).path().intakeTemperature(), within(0.7));
             assertThat(trace.audit().error()).isLessThan(0.005);
         }
-    }
-
-    /** TF-10, common practice, no source: boosted humid air drips in a core fed with chilled water; in warm water it does not. */
-    @Test
-    void chilledCoreInHumidAirDrips() {
-        HumidAir air = HumidAir.at(303.15, 101325, 0.8);
-        Conductances films = new Conductances(300, 5000, 1500);
-        Condensate chilled = Condensate.of(air, 0.15, 2e5, 380, 300, 278, 284, films);
-        Condensate warm = Condensate.of(air, 0.15, 2e5, 380, 335, 325, 331, films);
-        assertThat(chilled.dewPoint()).as("boost lifts it above the weather's 26 °C").isGreaterThan(310);
-        assertThat(chilled.metal()).isLessThan(chilled.dewPoint());
-        assertThat(chilled.flow()).as("grams in a second, never more than the air brings").isBetween(5e-4, 0.15 * air.waterMassFraction());
-        assertThat(chilled.latentHeat()).isCloseTo(chilled.flow() * 2.45e6, withinPercentage(3));
-        assertThat(warm.flow()).isZero();
-        Condensate colder = Condensate.of(air, 0.15, 2e5, 380, 295, 274, 280, films);
-        assertThat(colder.flow()).isGreaterThan(chilled.flow());
     }
 
     @Test

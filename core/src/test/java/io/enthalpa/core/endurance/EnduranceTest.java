@@ -9,6 +9,7 @@ import io.enthalpa.core.Systems;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyPoint;
+import io.enthalpa.core.exchanger.DampCharge;
 import java.util.List;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
@@ -116,7 +117,7 @@ class EnduranceTest {
         double ua = 260;
         CoreField field = new CoreField(nx, ny, CoreField.Mixed.NONE, capacity, 305);
         for (int i = 0; i < 80; i++) {
-            field.step(0.25, hotRate, hotInlet, ua, coldRate, coldInlet, 1.3 * ua);
+            field.step(0.25, hotRate, hotInlet, ua, coldRate, coldInlet, 1.3 * ua, DampCharge.DRY);
         }
         double[] end = new DormandPrince853Integrator(1e-6, 1, 1e-8, 1e-8)
                 .integrate(new CellEquations(nx, ny, capacity, hotRate, hotInlet, ua, coldRate, coldInlet, 1.3 * ua),
@@ -180,7 +181,7 @@ class EnduranceTest {
         double ua = 200;
         CoreField field = new CoreField(1, 1, CoreField.Mixed.NONE, 4000, 350);
         for (int i = 0; i < 20; i++) {
-            field.step(1, 0, 350, 1, rate, 300, ua);
+            field.step(1, 0, 350, 1, rate, 300, ua, DampCharge.DRY);
         }
         double tau = 4000 / (rate * -Math.expm1(-ua / rate));
         assertThat(field.snapshot()[0]).isCloseTo(300 + 50 * Math.exp(-20 / tau), within(1e-9));
