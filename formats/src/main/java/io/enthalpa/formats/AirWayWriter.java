@@ -58,6 +58,9 @@ final class AirWayWriter {
         }
         node.put("backwards", fan.backwards());
         put(node, Field.FAN_OFF_ABOVE, fan.upTo());
+        if (!fan.whileOff()) {
+            node.put("whileOff", false);
+        }
     }
 
     private static void layer(Layer layer, ObjectNode node) {

@@ -40,7 +40,7 @@ final class LoopReader {
         Optional<RawWaterSpec> raw = place.has("raw") ? Optional.of(raw(place.child("raw", "raw water"))) : Optional.empty();
         try {
             WaterLoopSpec loop = new WaterLoopSpec(new GlycolWater(place.optionalNumber(Field.WATER_GLYCOL).orElse(0)), place.optionalNumber(Field.WATER_FLOW),
-                    place.number(Field.WATER_VOLUME), pieces, radiator, tank, chiller, raw, place.optionalNumber(Field.WATER_SOAK).orElse(0));
+                    place.number(Field.WATER_VOLUME), pieces, radiator, tank, chiller, raw, place.optionalNumber(Field.WATER_SOAK).orElse(0), !place.has("pumpsWhileOff") || place.flag("pumpsWhileOff"));
             place.nothingElse();
             return loop;
         } catch (EnthalpaFault fault) {

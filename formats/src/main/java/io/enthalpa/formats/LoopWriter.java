@@ -24,6 +24,9 @@ final class LoopWriter {
         if (loop.soak() > 0) {
             put(node, Field.WATER_SOAK, loop.soak());
         }
+        if (!loop.whileOff()) {
+            node.put("pumpsWhileOff", false);
+        }
         if (loop.coolant().share() > 0) {
             put(node, Field.WATER_GLYCOL, loop.coolant().share());
         }

@@ -11,6 +11,7 @@ import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiConsumer;
 import java.util.function.IntToDoubleFunction;
 import java.util.function.IntUnaryOperator;
 import tools.jackson.databind.json.JsonMapper;
@@ -44,16 +45,16 @@ public final class TraceFile {
         columns.add(new Column("boost_kPa", i -> c.boost()[i] / 1000, 3, always));
         columns.add(new Column("blowerFallsShort", i -> c.limited()[i] ? 1 : 0, 0, always));
         columns.add(new Column("flow_kg_s", i -> c.flow()[i], 5, always));
+        columns.add(new Column("loss_kPa", i -> c.loss()[i] / 1000, 3, running));
         columns.add(new Column("intake_C", i -> c.intake()[i] - KELVIN, 3, always));
         columns.add(new Column("shown_C", i -> c.shown()[i] - KELVIN, 3, always));
         columns.add(new Column("bay_C", i -> c.bay()[i] - KELVIN, 3, always));
         columns.add(new Column("sprayed_L", i -> c.sprayed()[i] * 1000, 4, always));
         for (CoreTrace core : trace.cores()) {
-            columns.add(new Column(core.name() + " in_C", i -> core.in()[i] - KELVIN, 3, running));
-            columns.add(new Column(core.name() + " out_C", i -> core.out()[i] - KELVIN, 3, always));
-            columns.add(new Column(core.name() + " coolant_C", i -> core.coldIn()[i] - KELVIN, 3, always));
-            columns.add(new Column(core.name() + " ice_kg", i -> core.ice()[i], 3, always));
-            columns.add(new Column(core.name() + " condensate_g_s", i -> core.condensate()[i] * 1000, 4, always));
+            columns.addAll(core(core, trace, always, running));
+        }
+        for (Trace.Fan fan : trace.fans()) {
+            columns.add(new Column(fan.way() + " fan", i -> fan.on()[i] ? 1 : 0, 0, always));
         }
         for (Trace.Station station : trace.stations()) {
             columns.add(new Column(station.name() + "_C", i -> station.temperature()[i] - KELVIN, 3, running));
@@ -61,6 +62,29 @@ public final class TraceFile {
         }
         for (Trace.Wall wall : trace.walls()) {
             columns.add(new Column(wall.name() + " wall_C", i -> wall.temperature()[i] - KELVIN, 3, always));
+        }
+        return columns;
+    }
+
+    private static List<Column> core(CoreTrace core, Trace trace, IntUnaryOperator always, IntUnaryOperator running) {
+        CoreTrace.Cold cold = core.cold();
+        List<Column> columns = new ArrayList<>();
+        BiConsumer<String, IntToDoubleFunction> kelvin = (name, value) -> columns.add(new Column(core.name() + " " + name, i -> value.applyAsDouble(i) - KELVIN, 3, always));
+        columns.add(new Column(core.name() + " in_C", i -> core.in()[i] - KELVIN, 3, running));
+        kelvin.accept("out_C", i -> core.out()[i]);
+        columns.add(new Column(core.name() + " effectiveness_pct", i -> 100 * core.recovered(trace.outside(), i), 2, i -> Double.isNaN(core.recovered(trace.outside(), i)) ? 0 : 1));
+        kelvin.accept("coolant_C", i -> cold.in()[i]);
+        kelvin.accept("coolant out_C", i -> cold.out()[i]);
+        columns.add(new Column(core.name() + " condensate_g_s", i -> core.condensate()[i] * 1000, 4, always));
+        columns.add(new Column(core.name() + (cold.byWater() ? " radiator air_m_s" : " air_m_s"), i -> cold.air()[i], 3, always));
+        columns.add(new Column(core.name() + " to air_W", i -> cold.rejected()[i], 1, always));
+        if (cold.byWater()) {
+            columns.add(new Column(core.name() + " water_L_min", i -> cold.water()[i] * 60e3, 3, always));
+            kelvin.accept("tank_C", i -> cold.tank()[i]);
+            columns.add(new Column(core.name() + " ice_kg", i -> cold.ice()[i], 3, always));
+            columns.add(new Column(core.name() + " pump", i -> cold.pump()[i] ? 1 : 0, 0, always));
+            columns.add(new Column(core.name() + " chiller", i -> cold.chills()[i] ? 1 : 0, 0, always));
+            columns.add(new Column(core.name() + " chiller_W", i -> cold.chilled()[i], 1, always));
         }
         return columns;
     }

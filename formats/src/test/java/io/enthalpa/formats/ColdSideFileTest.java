@@ -23,7 +23,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Water loops and ways of the air in a build file: there and back, and refused by place, value and range. */
 class ColdSideFileTest {
-    private static final String SAMPLE = """
+    static final String SAMPLE = """
             {"format": "enthalpa-build", "version": 2, "name": "Bench", "summary": "",
              "engine": {"displacement_L": 2, "cylinders": 4, "volumetricEfficiency_pct": 92, "maxSpeed_rpm": 7000},
              "climate": {"airTemperature_C": 30, "altitude_m": 0, "humidity_pct": 40},
@@ -37,6 +37,7 @@ class ColdSideFileTest {
                 "card": {"width_mm": 250, "height_mm": 120, "depth_mm": 110, "mass_kg": 4, "chargeFlow_kg_s": 0.2, "chargePressure_kPa": 200, "chargeIn_C": 145, "chargeOut_C": 46,
                   "loss_kPa": 4, "waterFlow_L_min": 20, "coolantIn_C": 25, "coolantLoss_Pa": 7000, "chargeShare_pct": 74, "wallShare_pct": 3},
                 "water": {"glycol_pct": 30, "volume_L": 12,
+                  "pumpsWhileOff": false,
                   "pieces": [
                     {"kind": "tank", "name": "ice tank", "height_mm": 650},
                     {"kind": "hose", "name": "to the pump", "height_mm": 500, "bore_mm": 19, "beside": 2, "length_mm": 700, "material": "silicone", "bends": [{"angle_deg": 90, "radius_mm": 45}]},
@@ -59,7 +60,7 @@ class ColdSideFileTest {
                 "layers": [{"kind": "radiator", "name": "brick", "across_mm": 0, "up_mm": -30, "gap_mm": 50},
                   {"kind": "condenser", "name": "condenser", "across_mm": 10, "up_mm": 0, "gap_mm": 15, "width_mm": 560, "height_mm": 340, "depth_mm": 18, "heat_kW": 8,
                    "hotOnCard_C": 58, "airSpeed_m_s": 4, "airIn_C": 35, "airLoss_Pa": 38, "hot_C": 58}],
-                "fan": {"curve": [{"flow_m3_h": 0, "pressure_Pa": 220}, {"flow_m3_h": 2600, "pressure_Pa": 0}], "backwards": true, "offAbove_km_h": 60},
+                "fan": {"curve": [{"flow_m3_h": 0, "pressure_Pa": 220}, {"flow_m3_h": 2600, "pressure_Pa": 0}], "backwards": true, "offAbove_km_h": 60, "whileOff": false},
                 "exit": {"area_cm2": 1200, "pressure_pct": -10}, "recirculation_pct": 12}]}]}
             """;
 
@@ -75,6 +76,7 @@ class ColdSideFileTest {
         ObjectNode option = (ObjectNode) sample().at("/options/0");
         assertThat(tree.at("/options/0/path/2/water/pieces")).hasToString(BuildFile.parse(written).at("/options/0/path/2/water/pieces").toString());
         assertThat(tree.at("/options/0/airWays/0/layers/1/hot_C").asDouble()).isEqualTo(58);
+        assertThat(tree.at("/options/0/airWays/0/fan")).hasToString(option.at("/airWays/0/fan").toString());
         assertThat(tree.at("/options/0/airWays/0/opening/walls/0")).hasToString(option.at("/airWays/0/opening/walls/0").toString());
     }
 
@@ -84,6 +86,7 @@ class ColdSideFileTest {
         WaterLoopSpec loop = ((CoolingSide.Water) ((PathElement.Core) build.options().get(0).path().get(2)).cooling()).loop();
         assertThat(loop.coolant().share()).isEqualTo(0.3);
         assertThat(loop.measured()).isEmpty();
+        assertThat(loop.whileOff()).isFalse();
         assertThat(loop.ports()).isEqualTo(new CorePorts(CorePorts.Layout.ONE_END, CorePorts.Feed.TOP, true));
         assertThat(((LoopPiece.Fitting) loop.pieces().get(7)).type()).isEqualTo(FittingLoss.BALL_VALVE);
         assertThat(loop.pieces().get(1).beside()).isEqualTo(2);
@@ -92,6 +95,7 @@ class ColdSideFileTest {
         AirWaySpec way = build.options().get(0).airWays().get(0);
         assertThat(way.layers()).extracting(Layer::kind).containsExactly(Layer.Kind.RADIATOR, Layer.Kind.CONDENSER);
         assertThat(way.fan().orElseThrow().backwards()).isTrue();
+        assertThat(way.fan().orElseThrow().whileOff()).isFalse();
         assertThat(way.exitArea()).isCloseTo(0.12, within(1e-12));
     }
 

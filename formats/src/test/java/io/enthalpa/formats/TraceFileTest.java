@@ -43,6 +43,19 @@ class TraceFileTest {
     }
 
     @Test
+    void csvTellsWhatWaterPumpChillerAndFanDo() {
+        Trace trace = new Answer(BuildFile.read(ColdSideFileTest.SAMPLE), "A").soak();
+        CsvTable table = CsvTable.read("trace", TraceFile.csv(trace));
+        assertThat(table.heading()).contains("loss_kPa", "brick effectiveness_pct", "brick coolant out_C", "brick water_L_min", "brick tank_C", "brick pump", "brick chiller", "brick chiller_W",
+                "brick radiator air_m_s", "front fan");
+        int i = trace.length() - 1;
+        CsvTable.Row end = table.rows().get(i);
+        assertThat(end.cell(table.heading().indexOf("brick pump"))).isEqualTo("1");
+        assertThat(Double.parseDouble(end.cell(table.heading().indexOf("brick effectiveness_pct")))).isCloseTo(100 * trace.core().recovered(trace.outside(), i), within(0.006));
+        assertThat(Double.parseDouble(end.cell(table.heading().indexOf("brick water_L_min")))).isCloseTo(trace.core().cold().water()[i] * 60e3, within(6e-4)).isPositive();
+    }
+
+    @Test
     void jsonHoldsTheSame() {
         Trace trace = new Answer(BUILD, "A").soak();
         JsonNode columns = TraceFile.json(trace).get("columns");

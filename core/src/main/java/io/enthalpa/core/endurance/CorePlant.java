@@ -133,7 +133,6 @@ final class CorePlant {
         condensate[i] = field.condensed();
         cold.in()[i] = coldInlet;
         cold.out()[i] = coldInlet + field.heatOut() / dt / coldRate;
-        cold.flow()[i] = stream.flow();
         cold.air()[i] = met.speed();
         if (water != null) {
             advanceWater(i, dt, running, field.heatOut() / dt, before, met, stream, point);
@@ -167,6 +166,7 @@ final class CorePlant {
                 chills ? chiller.coldest() : 0);
         rejected += heat * dt - (water.stored() - before);
         toAir = Math.min(perKelvin, rate) * (water.toRadiator() - met.inlet());
+        cold.water()[i] = core.waterFlow(water.out(), point.speed());
         cold.tank()[i] = water.out();
         cold.ice()[i] = water.ice();
         cold.chilled()[i] = water.chilled();

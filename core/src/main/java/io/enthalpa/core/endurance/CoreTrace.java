@@ -14,13 +14,16 @@ import java.util.List;
  * @param frames pictures of the metal, evenly spread over the steps
  */
 public record CoreTrace(String name, double[] in, double[] out, double[] flow, double[] condensate, Cold cold, List<Frame> frames) {
+    /** K over outside air below which effectiveness says nothing. */
+    private static final double LEAST_EXCESS = 10;
+
     /**
      * The cold side: outside air, or the water of a loop with what takes its heat.
      *
      * @param byWater  false for a core that air cools; pump, tank, ice and chiller mean nothing then
      * @param in       K of the stream at the core
      * @param out      K of the stream behind it
-     * @param flow     kg/s of the stream
+     * @param water    m3/s of the loop's water; 0 for a core that air cools
      * @param air      m/s of cooling air at the face of the core, or of the loop's radiator
      * @param tank     K of the water that leaves the tank
      * @param ice      kg left in it
@@ -29,7 +32,7 @@ public record CoreTrace(String name, double[] in, double[] out, double[] flow, d
      * @param pump     whether the water is moved
      * @param chills   whether the chiller works
      */
-    public record Cold(boolean byWater, double[] in, double[] out, double[] flow, double[] air, double[] tank, double[] ice, double[] rejected, double[] chilled,
+    public record Cold(boolean byWater, double[] in, double[] out, double[] water, double[] air, double[] tank, double[] ice, double[] rejected, double[] chilled,
                        boolean[] pump, boolean[] chills) {
         static Cold of(boolean byWater, int n) {
             return new Cold(byWater, new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n],
@@ -51,6 +54,11 @@ public record CoreTrace(String name, double[] in, double[] out, double[] flow, d
     /** @return K of the cold stream at it: outside air, or the water */
     public double[] coldIn() {
         return cold.in;
+    }
+
+    /** @param outside K @return how far the charge comes down towards the outside air: what a fabricator calls effectiveness; NaN where nothing passes or it comes hardly warmer */
+    public double recovered(double outside, int i) {
+        return flow[i] > 0 && in[i] - outside > LEAST_EXCESS ? (in[i] - out[i]) / (in[i] - outside) : Double.NaN;
     }
 
     /** @return kg left in its tank */

@@ -43,8 +43,8 @@ class StateTraceTest {
         assertThat(going.core().cold().pump()[waiting]).isTrue();
         assertThat(standing.core().cold().pump()[waiting]).isFalse();
         assertThat(standing.core().cold().pump()[at(going, 30)]).isTrue();
-        assertThat(standing.core().cold().flow()[waiting]).isLessThan(1e-3);
-        assertThat(going.core().cold().flow()[waiting]).isGreaterThan(0.1);
+        assertThat(standing.core().cold().water()[waiting]).isLessThan(1e-6);
+        assertThat(going.core().cold().water()[waiting]).isGreaterThan(1e-4);
         int again = at(going, 178);
         assertThat(going.core().cold().rejected()[waiting]).as("the radiator works on").isGreaterThan(50);
         assertThat(going.core().coldIn()[again]).as("and the next run begins cooler").isLessThan(standing.core().coldIn()[again] - 1);

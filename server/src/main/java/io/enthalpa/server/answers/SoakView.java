@@ -7,6 +7,7 @@ import io.enthalpa.core.endurance.RunFigures;
 import io.enthalpa.core.endurance.RunShape;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.endurance.Verdict;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.TreeSet;
 import java.util.stream.IntStream;
@@ -28,6 +29,41 @@ public record SoakView(String option, String optionName, double length_s, double
     public record WallTraceView(String name, String place, double[] temperature_C) {
     }
 
+    /** Whether a fan, pump or chiller works; {@code of} names the core or the way of the air it belongs to. */
+    public record SwitchView(SwitchKind kind, String of, boolean[] on) {
+        static List<SwitchView> all(Trace trace, int[] kept) {
+            List<SwitchView> all = new ArrayList<>();
+            trace.fans().forEach(fan -> all.add(new SwitchView(SwitchKind.FAN, fan.way(), flags(fan.on(), kept))));
+            for (CoreTrace core : trace.cores()) {
+                if (core.cold().byWater()) {
+                    all.add(new SwitchView(SwitchKind.PUMP, core.name(), flags(core.cold().pump(), kept)));
+                }
+                if (everOn(core.cold().chills())) {
+                    all.add(new SwitchView(SwitchKind.CHILLER, core.name(), flags(core.cold().chills(), kept)));
+                }
+            }
+            return all;
+        }
+    }
+
+    public enum SwitchKind { FAN, PUMP, CHILLER }
+
+    /**
+     * The cold side of the core nearest the plenum. {@code air_m_s} at the face of the core, or of its radiator; {@code tank_C}, {@code water_L_min} and
+     * {@code chiller_kW} are empty for a core that air cools.
+     */
+    public record ColdTraceView(boolean byWater, double[] out_C, double[] air_m_s, double[] toAir_kW, double[] tank_C, double[] water_L_min, double[] chiller_kW) {
+        static @Nullable ColdTraceView of(Trace trace, int[] kept) {
+            if (trace.core() == null) {
+                return null;
+            }
+            CoreTrace.Cold cold = trace.core().cold();
+            int[] water = cold.byWater() ? kept : new int[0];
+            return new ColdTraceView(cold.byWater(), column(cold.out(), kept, 1, -273.15, 100), column(cold.air(), kept, 1, 0, 100), column(cold.rejected(), kept, 1e-3, 0, 100),
+                    column(cold.tank(), water, 1, -273.15, 100), column(cold.water(), water, 60e3, 0, 100), column(cold.chilled(), water, 1e-3, 0, 100));
+        }
+    }
+
     /** What the run comes to beside its verdict. {@code runs}: each stretch of running between stops of the engine. */
     public record RunView(RunShape shape, @Nullable Double firstShownOverTiming_s, double shownOverTiming_s, @Nullable Double recoveredAfter_s, @Nullable Double density_pct,
                           @Nullable Double wonBack_pct, double condensed_g, double iceLeft_kg, List<OneRunView> runs) {
@@ -46,7 +82,8 @@ public record SoakView(String option, String optionName, double length_s, double
     /** Columns of equal length, {@code ice_kg} empty without a core; {@code running} is false while the engine stands. */
     public record TraceView(double[] time_s, double[] intake_C, double[] coreIn_C, double[] cold_C, double[] boost_kPa, double[] engineSpeed_rpm,
                             double[] roadSpeed_km_h, double[] flow_kg_s, double[] blowerFlow_kg_s, double[] blowerRatio, double[] ice_kg, double[] shown_C, double[] bay_C,
-                            double[] askedBoost_kPa, double[] condensate_g_s, boolean[] running, List<StationTraceView> stations, List<WallTraceView> walls) {
+                            double[] askedBoost_kPa, double[] condensate_g_s, double[] loss_kPa, boolean[] running, List<StationTraceView> stations, List<WallTraceView> walls,
+                            List<SwitchView> switches, @Nullable ColdTraceView cold) {
         static TraceView of(Trace trace) {
             int[] kept = kept(trace);
             return new TraceView(column(trace.time(), kept, 1, 0, 100), column(trace.intake(), kept, 1, -273.15, 1000),
@@ -55,8 +92,9 @@ public record SoakView(String option, String optionName, double length_s, double
                     column(trace.roadSpeed(), kept, 3.6, 0, 100), column(trace.flow(), kept, 1, 0, 1e5),
                     column(trace.columns().blowerFlow(), kept, 1, 0, 1e5), column(trace.columns().blowerRatio(), kept, 1, 0, 1e4), trace.core() == null ? new double[0] : column(trace.core().ice(), kept, 1, 0, 100),
                     column(trace.shown(), kept, 1, -273.15, 100), column(trace.columns().bay(), kept, 1, -273.15, 10), column(trace.columns().asked(), kept, 1e-3, 0, 10),
-                    condensate(trace, kept), running(trace, kept), trace.stations().stream().map(station -> StationTraceView.of(station, kept)).toList(),
-                    trace.walls().stream().map(wall -> new WallTraceView(wall.name(), wall.pointer(), column(wall.temperature(), kept, 1, -273.15, 10))).toList());
+                    condensate(trace, kept), column(trace.columns().loss(), kept, 1e-3, 0, 100), running(trace, kept), trace.stations().stream().map(station -> StationTraceView.of(station, kept)).toList(),
+                    trace.walls().stream().map(wall -> new WallTraceView(wall.name(), wall.pointer(), column(wall.temperature(), kept, 1, -273.15, 10))).toList(),
+                    SwitchView.all(trace, kept), ColdTraceView.of(trace, kept));
         }
 
         private static double[] condensate(Trace trace, int[] kept) {
@@ -100,9 +138,9 @@ public record SoakView(String option, String optionName, double length_s, double
         }
     }
 
-    public record AuditView(double taken_kJ, double stored_kJ, double rejected_kJ, double error_pct) {
+    public record AuditView(double taken_kJ, double stored_kJ, double rejected_kJ, double latent_kJ, double error_pct) {
         static AuditView of(EnergyAudit a) {
-            return new AuditView(a.taken() / 1000, a.stored() / 1000, a.rejected() / 1000, 100 * a.error());
+            return new AuditView(a.taken() / 1000, a.stored() / 1000, a.rejected() / 1000, a.latent() / 1000, 100 * a.error());
         }
     }
 
@@ -143,6 +181,23 @@ public record SoakView(String option, String optionName, double length_s, double
             }
         }
         return kept.stream().mapToInt(Integer::intValue).toArray();
+    }
+
+    private static boolean[] flags(boolean[] all, int[] kept) {
+        boolean[] flags = new boolean[kept.length];
+        for (int i = 0; i < kept.length; i++) {
+            flags[i] = all[kept[i]];
+        }
+        return flags;
+    }
+
+    private static boolean everOn(boolean[] flags) {
+        for (boolean flag : flags) {
+            if (flag) {
+                return true;
+            }
+        }
+        return false;
     }
 
     private static double[] column(double[] si, int[] kept, double factor, double offset, double digits) {
