@@ -31,6 +31,8 @@ final class CooledCore {
     private static final double SAME_SPEED = 0.01;
     /** m3/s of water that nothing moves. */
     private static final double LEAST_FLOW = 1e-7;
+    /** W below which a core gives too little to ask what limits it. */
+    private static final double LEAST_HEAT = 50;
     private final CoreSlot slot;
     private final Ambient ambient;
     private final Optional<BaySpec> bay;
@@ -222,11 +224,36 @@ final class CooledCore {
                 ResistanceShares.of(transfer, sensible / Math.max(in - out, 1e-9), cold), condensate);
     }
 
-    /** What limits the core at a moment of a run, K of charge and kg/s. */
-    ResistanceShares sharesAt(double flow, double in, double out, AirMeeting met, OperatingPoint point, double coldIn) {
-        double heat = flow * ambient.air().heatCapacity((in + out) / 2) * (in - out);
-        ColdStream cold = hasLoop() ? steadyStream(met, coldIn, point, heat, coldIn) : streamAt(met, coldIn, point.speed());
-        HeatTransfer transfer = new SteadyCooling(cooler(), cold).transfer(ambient.air(), flow, in, out);
-        return ResistanceShares.of(transfer, flow * ambient.air().heatCapacity((in + out) / 2), cold);
+    /** @return whether nothing but outside air takes its heat for good */
+    boolean onlyAirTakesIt() {
+        return loop == null || !loop.isOpen() && loop.chiller().isEmpty() && loop.tank().map(t -> t.ice().mass()).orElse(0.0) <= 0;
+    }
+
+    /**
+     * What limits the core at a moment of a run.
+     *
+     * @param flow   kg/s of charge
+     * @param in     K of charge
+     * @param out    K of charge
+     * @param coldIn K of the coolant
+     * @param ice    kg left
+     * @param airIn  K of the air before the core or radiator
+     */
+    ResistanceShares sharesAt(double flow, double in, double out, double coldIn, double ice, double airIn, AirMeeting met, OperatingPoint point) {
+        double rate = flow * ambient.air().heatCapacity((in + out) / 2);
+        double heat = Math.max(rate * (in - out), LEAST_HEAT);
+        ColdStream stream = streamAt(met, coldIn, point.speed());
+        HeatTransfer transfer = new SteadyCooling(cooler(), new ColdStream(stream.flow(), stream.capacityRate(), coldIn, 0)).transfer(ambient.air(), flow, in, out);
+        double warmed = Math.max(airIn - ambient.temperature(), 0) / heat;
+        if (loop == null || loop.isOpen()) {
+            return ResistanceShares.of(transfer, rate, stream.capacityRate(), 0, 0, loop == null ? warmed : 0);
+        }
+        LoopSinks sinks = sinks(met, stream, coldIn, point, ice);
+        double level = sinks.conductance() > 0 ? sinks.level() : startWater(ambient.temperature());
+        double taken = sinks.conductance() > 0 ? (coldIn - level) / sinks.resistance(stream.capacityRate()) : 0;
+        double stores = Math.max(0, Math.min(1, 1 - taken / heat));
+        double behind = Math.max(coldIn - level, 0) / heat;
+        double byAir = sinks.conductance() > 0 ? sinks.radiator() / sinks.conductance() : 0;
+        return ResistanceShares.of(transfer, rate, stream.capacityRate(), behind * (1 - stores), behind * stores, warmed * byAir);
     }
 }

@@ -133,6 +133,7 @@ final class CorePlant {
         condensate[i] = field.condensed();
         cold.in()[i] = coldInlet;
         cold.out()[i] = coldInlet + field.heatOut() / dt / coldRate;
+        cold.airIn()[i] = met.inlet();
         cold.air()[i] = met.speed();
         if (water != null) {
             advanceWater(i, dt, running, field.heatOut() / dt, before, met, stream, point);

@@ -24,6 +24,7 @@ public record CoreTrace(String name, double[] in, double[] out, double[] flow, d
      * @param in       K of the stream at the core
      * @param out      K of the stream behind it
      * @param water    m3/s of the loop's water; 0 for a core that air cools
+     * @param airIn    K of the air before the core or the loop's radiator
      * @param air      m/s of cooling air at the face of the core, or of the loop's radiator
      * @param tank     K of the water that leaves the tank
      * @param ice      kg left in it
@@ -32,10 +33,10 @@ public record CoreTrace(String name, double[] in, double[] out, double[] flow, d
      * @param pump     whether the water is moved
      * @param chills   whether the chiller works
      */
-    public record Cold(boolean byWater, double[] in, double[] out, double[] water, double[] air, double[] tank, double[] ice, double[] rejected, double[] chilled,
+    public record Cold(boolean byWater, double[] in, double[] out, double[] water, double[] airIn, double[] air, double[] tank, double[] ice, double[] rejected, double[] chilled,
                        boolean[] pump, boolean[] chills) {
         static Cold of(boolean byWater, int n) {
-            return new Cold(byWater, new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n],
+            return new Cold(byWater, new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n],
                     new boolean[n], new boolean[n]);
         }
     }

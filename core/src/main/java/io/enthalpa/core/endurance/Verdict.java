@@ -16,10 +16,16 @@ import io.enthalpa.core.chargepath.OperatingPoint;
  * @param stillClimbing   true when the last tenth of the run is where the worst stands and it still rises
  * @param limitedFrom     s from when the blower could not make the asked boost; NaN when it always could
  * @param atWorst         where the resistance is at the worst moment; null without a core
+ * @param needed          how much of the way down to the outside air the core nearest the plenum would have to bring the charge at that moment
+ *                        for the target; NaN without a core or with charge no warmer than the target
+ * @param limit           what to change first; null without a core
  */
 public record Verdict(Outcome outcome, double worst, double worstTime, double mean, double firstOverTarget,
                       double firstOverPull, double secondsOverTarget, double secondsOverPull, boolean stillClimbing,
-                      double limitedFrom, ResistanceShares atWorst) {
+                      double limitedFrom, ResistanceShares atWorst, double needed, ResistanceShares.Limit limit) {
+    /** Share of the way down to outside air beyond which no core of reasonable size comes (common practice, no source). */
+    private static final double REACHED = 0.92;
+
 
     /** How a run ends. */
     public enum Outcome {
@@ -64,12 +70,31 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
             }
         }
         if (worst < 0) {
-            return new Verdict(Outcome.NEVER_RUNS, Double.NaN, 0, Double.NaN, Double.NaN, Double.NaN, 0, 0, false, Double.NaN, null);
+            return new Verdict(Outcome.NEVER_RUNS, Double.NaN, 0, Double.NaN, Double.NaN, Double.NaN, 0, 0, false, Double.NaN, null, Double.NaN, null);
         }
         Outcome outcome = overPull > 0 ? Outcome.PULLS_TIMING : overTarget > 0 ? Outcome.OVER_TARGET : Outcome.HOLDS;
-        return new Verdict(outcome, trace.intake()[worst], trace.time()[worst], sum / running, firstTarget, firstPull,
-                overTarget, overPull, climbsAtEnd(trace, worst), limitedFrom,
-                shares(system, trace, worst));
+        ResistanceShares shares = shares(system, trace, worst);
+        double needed = needed(trace, worst, targets);
+        return new Verdict(outcome, trace.intake()[worst], trace.time()[worst], sum / running, firstTarget, firstPull, overTarget, overPull,
+                climbsAtEnd(trace, worst), limitedFrom, shares, needed, limit(system, shares, needed));
+    }
+
+    private static ResistanceShares.Limit limit(ChargeSystem system, ResistanceShares shares, double needed) {
+        if (shares == null) {
+            return null;
+        }
+        boolean onlyAir = system.cores().get(system.cores().size() - 1).onlyAirTakesIt();
+        return onlyAir && needed > REACHED ? ResistanceShares.Limit.OUTSIDE_AIR : shares.largest();
+    }
+
+    /** What pipes and injection do behind the core stays as it is. */
+    private static double needed(Trace trace, int i, Targets targets) {
+        if (trace.core() == null) {
+            return Double.NaN;
+        }
+        double in = trace.core().in()[i];
+        double out = targets.intake() - (trace.intake()[i] - trace.core().out()[i]);
+        return in > out && in > trace.outside() ? (in - out) / (in - trace.outside()) : Double.NaN;
     }
 
     /** Rising at the end: the worst lies in the last twentieth and is more than 0.5 K above a tenth of the run earlier. */
@@ -85,8 +110,8 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
         }
         CooledCore cooled = system.cores().get(system.cores().size() - 1);
         OperatingPoint point = new OperatingPoint(trace.speed()[i], trace.boost()[i], trace.roadSpeed()[i]);
-        double[] unknown = new double[system.cores().size()];
-        AirMeeting met = system.air().meet(system.air().flowsNear(point.roadSpeed(), true), point.roadSpeed(), unknown)[unknown.length - 1];
-        return cooled.sharesAt(core.flow()[i], core.in()[i], core.out()[i], met, point, core.coldIn()[i]);
+        AirMeeting met = system.air().meet(system.air().flowsNear(point.roadSpeed(), true), point.roadSpeed(), new double[system.cores().size()])[system.cores().size() - 1];
+        return cooled.sharesAt(core.flow()[i], core.in()[i], core.out()[i], core.coldIn()[i], core.ice()[i], core.cold().airIn()[i],
+                new AirMeeting(met.flow(), core.cold().airIn()[i], met.speed()), point);
     }
 }

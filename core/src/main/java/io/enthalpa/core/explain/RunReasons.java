@@ -46,9 +46,13 @@ public final class RunReasons {
         reasons.add(new Reason(SUBJECT, Reasons.temperature("mean intake, by which its shape is read", verdict.mean()), RunShape.METHOD, List.of()));
         if (verdict.atWorst() != null) {
             ResistanceShares s = verdict.atWorst();
-            reasons.add(new Reason(SUBJECT, Reasons.share("largest share of the resistance", largest(s)), ResistanceShares.METHOD, List.of(Reasons.share("charge side", s.charge()),
-                    Reasons.share("wall", s.wall()), Reasons.share("cold film", s.coldFilm()), Reasons.share("too little cold stream", s.coldFlow()),
-                    Reasons.share("behind the water", s.radiator()))));
+            List<Figure> shares = new ArrayList<>(List.of(Reasons.share("charge side", s.charge()), Reasons.share("wall", s.wall()), Reasons.share("cold film", s.coldFilm()),
+                    Reasons.share("too little cold stream", s.coldFlow()), Reasons.share("behind the water", s.radiator()), Reasons.share("stored in the tank", s.tank()),
+                    Reasons.share("air warmed before it", s.warmedAir())));
+            if (Double.isFinite(verdict.needed())) {
+                shares.add(Reasons.share("way to the outside air that the target needs", verdict.needed()));
+            }
+            reasons.add(new Reason(SUBJECT, Reasons.share("largest share of the resistance", s.largestShare()), ResistanceShares.METHOD, shares));
         }
         return reasons;
     }
@@ -61,9 +65,5 @@ public final class RunReasons {
             reasons.add(new Reason(SUBJECT, Reasons.temperature("coolant at the core, hottest", high), WaterSide.METHOD, List.of(Reasons.temperature("coldest", low),
                     new Figure("ice left", core.ice()[trace.length() - 1], Quantity.MASS))));
         }
-    }
-
-    private static double largest(ResistanceShares s) {
-        return Math.max(Math.max(s.charge(), s.wall()), Math.max(Math.max(s.coldFilm(), s.coldFlow()), s.radiator()));
     }
 }

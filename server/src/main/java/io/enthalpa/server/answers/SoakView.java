@@ -3,6 +3,7 @@ package io.enthalpa.server.answers;
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.endurance.CoreTrace;
 import io.enthalpa.core.endurance.EnergyAudit;
+import io.enthalpa.core.endurance.ResistanceShares;
 import io.enthalpa.core.endurance.RunFigures;
 import io.enthalpa.core.endurance.RunShape;
 import io.enthalpa.core.endurance.Trace;
@@ -146,11 +147,12 @@ public record SoakView(String option, String optionName, double length_s, double
 
     public record VerdictView(Verdict.Outcome outcome, @Nullable Double worst_C, double worstTime_s, @Nullable Double mean_C,
                               @Nullable Double firstOverTarget_s, @Nullable Double firstOverTiming_s, double overTarget_s, double overTiming_s,
-                              boolean stillClimbing, @Nullable Double limitedFrom_s, SteadyView.@Nullable SharesView atWorst) {
+                              boolean stillClimbing, @Nullable Double limitedFrom_s, SteadyView.@Nullable SharesView atWorst, @Nullable Double needed_pct,
+                              ResistanceShares.@Nullable Limit limit) {
         static VerdictView of(Verdict v) {
             return new VerdictView(v.outcome(), orNull(v.worst() - 273.15), v.worstTime(), orNull(v.mean() - 273.15), orNull(v.firstOverTarget()),
                     orNull(v.firstOverPull()), v.secondsOverTarget(), v.secondsOverPull(), v.stillClimbing(), orNull(v.limitedFrom()),
-                    v.atWorst() == null ? null : SteadyView.SharesView.of(v.atWorst()));
+                    v.atWorst() == null ? null : SteadyView.SharesView.of(v.atWorst()), orNull(100 * v.needed()), v.limit());
         }
     }
 

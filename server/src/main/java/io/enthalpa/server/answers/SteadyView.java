@@ -38,9 +38,9 @@ public record SteadyView(String option, String optionName, List<PathView.Station
     }
 
     /** Shares in percent; they add up to 100. */
-    public record SharesView(double charge_pct, double wall_pct, double coldFilm_pct, double coldFlow_pct, double radiator_pct) {
+    public record SharesView(double charge_pct, double wall_pct, double coldFilm_pct, double coldFlow_pct, double radiator_pct, double tank_pct, double warmedAir_pct) {
         static SharesView of(ResistanceShares s) {
-            return new SharesView(100 * s.charge(), 100 * s.wall(), 100 * s.coldFilm(), 100 * s.coldFlow(), 100 * s.radiator());
+            return new SharesView(100 * s.charge(), 100 * s.wall(), 100 * s.coldFilm(), 100 * s.coldFlow(), 100 * s.radiator(), 100 * s.tank(), 100 * s.warmedAir());
         }
     }
 
