@@ -17,6 +17,7 @@ export type ReasonView = Schemas['ReasonView']
 export type MethodView = Schemas['MethodView']
 export type ChapterView = Schemas['ChapterView']
 export type CatalogueItem = Omit<Schemas['ItemView'], 'figures'> & { figures: Record<string, unknown> }
+export type AuditView = Schemas['AuditView']
 export type SharesView = Schemas['SharesView']
 export type NoteView = Schemas['NoteView']
 export type VerdictView = Schemas['VerdictView']

@@ -54,6 +54,7 @@ export interface WaterLoop {
   volume_L: number
   glycol_pct?: number
   soak_W_K?: number
+  pumpsWhileOff?: boolean
   pieces?: LoopPiece[]
   radiator?: Radiator
   tank?: { holds_L: number; baffled?: boolean; start_C?: number; ice_kg?: number; icePiece_mm?: number; stirred?: string; refilled?: boolean }
@@ -97,7 +98,7 @@ export interface AirWay {
   seal_pct: number
   ducted: boolean
   layers: AirLayer[]
-  fan?: { curve: { flow_m3_h: number; pressure_Pa: number }[]; backwards?: boolean; offAbove_km_h: number }
+  fan?: { curve: { flow_m3_h: number; pressure_Pa: number }[]; backwards?: boolean; offAbove_km_h: number; whileOff?: boolean }
   exit: { area_cm2: number; pressure_pct: number }
   recirculation_pct: number
 }

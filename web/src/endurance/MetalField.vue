@@ -31,8 +31,8 @@ const kJ = (v: number) => (Math.abs(v) >= 1e4 ? `${minus((v / 1000).toFixed(1))}
 </script>
 
 <template>
-  <figure v-if="cells.length" class="field">
-    <div>
+  <div v-if="cells.length" class="field">
+    <figure>
       <figcaption>
         <button type="button" class="act" :aria-label="playing ? 'Stop playing the duty' : 'Play the duty'" @click="emit('play')">{{ playing ? 'stop' : 'play' }}</button>
         core metal at {{ clock(cursor) }}: charge left to right, {{ cooledBy === 'air' ? 'cooling air' : 'water' }} top to bottom
@@ -40,12 +40,12 @@ const kJ = (v: number) => (Math.abs(v) >= 1e4 ? `${minus((v / 1000).toFixed(1))}
       <svg :width="WIDTH" :height="HEIGHT" role="img" :aria-label="`Core metal from ${spoken(coldest, 'C', settings.units)} to ${spoken(hottest, 'C', settings.units)}`">
         <rect v-for="(c, i) in cells" :key="i" :x="c.x" :y="c.y" :width="cell.w + 0.5" :height="cell.h + 0.5" :fill="temperatureColour(c.t)" />
       </svg>
-    </div>
+    </figure>
     <dl>
       <dt>metal</dt>
       <dd>{{ figure(coldest, 'C', settings.units, 0).figure }} to {{ spoken(hottest, 'C', settings.units, 0) }}</dd>
       <dt>heat from the charge</dt>
-      <dd>{{ kJ(audit.taken_kJ) }}</dd>
+      <dd>{{ kJ(audit.taken_kJ) }}{{ audit.latent_kJ > 0.01 * audit.taken_kJ ? `, ${kJ(audit.latent_kJ)} of it by what condenses` : '' }}</dd>
       <dt>given to the air, kept</dt>
       <dd>{{ kJ(audit.rejected_kJ) }}, {{ kJ(audit.stored_kJ) }}</dd>
       <dt>accounts off by</dt>
@@ -55,7 +55,7 @@ const kJ = (v: number) => (Math.abs(v) >= 1e4 ? `${minus((v / 1000).toFixed(1))}
         <dd>{{ sprayed.toFixed(2) }} L</dd>
       </template>
     </dl>
-  </figure>
+  </div>
   <p v-else class="none">No core in this option: the charge goes to the engine as the blower leaves it.</p>
 </template>
 
@@ -66,6 +66,9 @@ const kJ = (v: number) => (Math.abs(v) >= 1e4 ? `${minus((v / 1000).toFixed(1))}
   align-items: flex-end;
   margin: 0;
   padding: 0 28px 14px 62px;
+}
+figure {
+  margin: 0;
 }
 figcaption button {
   display: inline-block;

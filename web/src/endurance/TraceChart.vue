@@ -20,9 +20,11 @@ const { width, height } = useElementSize(box)
 const dragging = ref(false)
 
 const LEFT = 62
-const STRIP = 96
+/** Height of a rail that tells when a fan, pump or chiller works. */
+const RAIL = 14
+const STRIP = computed(() => 96 + RAIL * trace.value.switches.length + (trace.value.switches.length ? 6 : 0))
 const right = computed(() => Math.max(width.value - 28, 300))
-const bottom = computed(() => Math.max(height.value - STRIP - 34, 170))
+const bottom = computed(() => Math.max(height.value - STRIP.value - 34, 170))
 const top = 34
 const trace = computed(() => props.soak.trace)
 const axis = computed(() => timeAxis(trace.value.time_s, trace.value.running, LEFT, right.value))
@@ -102,6 +104,22 @@ const boost = computed(() => {
   const steps = trace.value.time_s.map((t, i) => `L${axis.value.x(t).toFixed(1)} ${s(Math.max(trace.value.boost_kPa[i]!, 0)).toFixed(1)}`).join('')
   return `${start}${steps}L${axis.value.x(trace.value.time_s.at(-1)!)} ${strip.value.bottom}Z`
 })
+const NAMES = { FAN: 'fan', PUMP: 'pump', CHILLER: 'chiller' } as const
+/** When fan, pump and chiller work: a rail each, named, filled while on. */
+const rails = computed(() =>
+  trace.value.switches.map((s, k) => {
+    const y = strip.value.bottom + 8 + RAIL * k
+    const bars: { x: number; width: number }[] = []
+    let from = 0
+    s.on.forEach((on, i) => {
+      const begins = i === 0 ? 0 : trace.value.time_s[i - 1]!
+      if (on && !s.on[i - 1]) from = begins
+      if (on && !s.on[i + 1]) bars.push({ x: axis.value.x(from), width: Math.max(axis.value.x(trace.value.time_s[i]!) - axis.value.x(from), 1) })
+    })
+    const twice = trace.value.switches.filter((o) => o.kind === s.kind).length > 1
+    return { ...s, y, bars, name: twice ? `${NAMES[s.kind]} ${trace.value.switches.slice(0, k + 1).filter((o) => o.kind === s.kind).length}` : NAMES[s.kind] }
+  }),
+)
 /** What was asked for, where the blower gives less. */
 const falls = computed(() => trace.value.askedBoost_kPa.map((asked, i) => trace.value.running[i]! && asked - trace.value.boost_kPa[i]! > 1))
 const asked = computed(() => {
@@ -115,6 +133,14 @@ const ice = computed(() => {
   if (most <= 0) return ''
   const s = scaleLinear().domain([0, most]).range([strip.value.bottom, strip.value.top])
   return line<number>().x((_, i) => axis.value.x(trace.value.time_s[i]!)).y((v) => s(v))(trace.value.ice_kg) ?? ''
+})
+/** Water and cooling air at the cursor. */
+const coldMoment = computed(() => {
+  const c = trace.value.cold
+  if (!c) return ''
+  const air = `face air ${spoken(c.air_m_s[at.value]!, 'm_s', settings.units)}`
+  const chiller = c.chiller_kW[at.value]! > 0.005 ? ` · chiller ${spoken(c.chiller_kW[at.value]!, 'kW', settings.units)}` : ''
+  return c.byWater ? `water ${spoken(c.water_L_min[at.value]!, 'L_min', settings.units)}${c.air_m_s.some((v) => v > 0) ? ` · ${air}` : ''}${chiller}` : air
 })
 const moment = computed(() => {
   const t = trace.value
@@ -226,9 +252,16 @@ function keys(event: KeyboardEvent): void {
       <path v-if="asked" class="asked" :d="asked" />
       <path v-if="ice" class="ice" :d="ice" />
       <path class="speed" :d="speed" />
+      <g v-for="r in rails" :key="r.kind + r.of" class="rail">
+        <title>{{ NAMES[r.kind] }}, {{ r.of }}: {{ r.on[at] ? 'on' : 'off' }} at {{ clock(cursor) }}</title>
+        <text :x="LEFT - 9" :y="r.y + 8" text-anchor="end">{{ r.name }}</text>
+        <line :x1="LEFT" :x2="right" :y1="r.y + 5" :y2="r.y + 5" />
+        <rect v-for="b in r.bars" :key="b.x" :class="r.kind.toLowerCase()" :x="b.x" :y="r.y" :width="b.width" height="9" />
+      </g>
+      <text v-if="coldMoment" class="key halo" :x="right" :y="strip.top - 20" text-anchor="end">{{ coldMoment }}</text>
       <text class="key" :x="right" :y="strip.top - 6" text-anchor="end">line road speed, area boost{{ ice ? ', green ice left' : '' }}{{ asked ? ', dashed what was asked for' : '' }}</text>
       <g class="cursor">
-        <line :x1="cursorX" :x2="cursorX" :y1="top - 10" :y2="strip.bottom" />
+        <line :x1="cursorX" :x2="cursorX" :y1="top - 10" :y2="strip.bottom + (rails.length ? 6 + RAIL * rails.length : 0)" />
         <rect :x="Math.min(Math.max(cursorX - 26, 0), width - 52)" y="4" width="52" height="20" />
         <text :x="Math.min(Math.max(cursorX, 26), width - 26)" y="18" text-anchor="middle">{{ clock(cursor) }}</text>
         <text class="moment halo" :x="LEFT + 6" :y="strip.top - 6">{{ moment }}</text>
@@ -371,6 +404,22 @@ svg:focus-visible {
 }
 .base {
   stroke: var(--ink);
+}
+.rail text {
+  font-size: var(--s1);
+  fill: var(--ink-2);
+}
+.rail line {
+  stroke: var(--hair);
+}
+.rail rect {
+  fill: var(--ink-3);
+}
+.rail .pump {
+  fill: var(--cool);
+}
+.rail .chiller {
+  fill: var(--blue);
 }
 .moment {
   font-size: var(--s1);

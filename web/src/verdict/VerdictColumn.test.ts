@@ -25,7 +25,7 @@ describe('the verdict column', () => {
     const soak = {
       verdict: {
         outcome: 'OVER_TARGET', worst_C: 58.2, worstTime_s: 727, mean_C: 50, firstOverTarget_s: 192, overTarget_s: 90, overTiming_s: 0, stillClimbing: false,
-        atWorst: { charge_pct: 26, wall_pct: 2, coldFilm_pct: 30, coldFlow_pct: 42, radiator_pct: 0 },
+        limit: 'COLD_SIDE', needed_pct: 70, atWorst: { charge_pct: 26, wall_pct: 2, coldFilm_pct: 30, coldFlow_pct: 42, radiator_pct: 0 },
       },
     } as SoakView
     build.answers = { A: { option: 'A', steady: steadyView([34, 38, 187, 187, 58, 58, 58]), soak } }

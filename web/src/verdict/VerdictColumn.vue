@@ -52,7 +52,7 @@ async function tryIt(c: ChangeView): Promise<void> {
       <p class="lead">{{ particulars(verdict, build.document!, settings.units) }}</p>
       <template v-if="run && verdict.outcome !== 'NEVER_RUNS'">
         <p class="shape">{{ shapeLine(run, verdict, cooledBy, sink) }}</p>
-        <p class="lead">{{ worthLine(run, verdict, build.document!, settings.units) }} <KnowButton subject="/duty" of="the run through the duty" /></p>
+        <p class="lead">{{ worthLine(run, verdict, build.document!, settings.units, build.answer!.soak!.audit) }} <KnowButton subject="/duty" of="the run through the duty" /></p>
       </template>
       <section v-if="parts.length">
         <h2>What limits it at the worst moment, {{ clock(verdict.worstTime_s) }}</h2>
@@ -61,7 +61,7 @@ async function tryIt(c: ChangeView): Promise<void> {
             <template v-if="p.percent >= 17">{{ p.name }} {{ p.percent.toFixed(0) }} %</template>
           </span>
         </div>
-        <p class="why">{{ reason(verdict.atWorst!, cooledBy, sink) }}</p>
+        <p class="why">{{ reason(verdict, cooledBy, sink, build.document!, settings.units) }}</p>
       </section>
       <HowSure v-if="verdict.outcome !== 'NEVER_RUNS'" />
       <section v-if="changes.length || looking">
@@ -154,6 +154,12 @@ section {
 }
 .cooler {
   background: #27596b;
+}
+.store {
+  background: #4d5f8a;
+}
+.air {
+  background: #8a6a2a;
 }
 .why {
   margin-top: 8px;

@@ -6,7 +6,7 @@ import { loopView, waterLoop, wayView } from '../testing/cold'
 import { soakView } from '../testing/soak'
 import { headline, noteLine, particulars, reason, shapeLine, shareParts, sinkName, worthLine } from './sentences'
 
-const document = { targets: { intake_C: 55, timingPull_C: 70 }, duty: { repeats: 1 } } as BuildDocument
+const document = { climate: { airTemperature_C: 35 }, targets: { intake_C: 55, timingPull_C: 70 }, duty: { repeats: 1 } } as unknown as BuildDocument
 const verdict = (v: Partial<VerdictView>): VerdictView => ({
   outcome: 'HOLDS', worst_C: 51.6, worstTime_s: 700, mean_C: 47, overTarget_s: 0, overTiming_s: 0, stillClimbing: false, ...v,
 })
@@ -33,13 +33,23 @@ describe('verdicts', () => {
   })
 
   it('name the largest resistance and what helps', () => {
-    const shares = { charge_pct: 20, wall_pct: 2, coldFilm_pct: 30, coldFlow_pct: 48, radiator_pct: 0 }
-    expect(reason(shares, 'air')).toContain('too little cooling air for the heat: 78 %')
-    expect(reason({ ...shares, coldFilm_pct: 60, coldFlow_pct: 18 }, 'air')).toContain('cooling air side')
-    expect(reason({ ...shares, radiator_pct: 90 }, 'water')).toContain('radiator')
-    expect(reason({ ...shares, coldFlow_pct: 70 }, 'water')).toContain('Too little water')
-    expect(reason({ ...shares, charge_pct: 95 }, 'air')).toContain('more cooling does little')
+    const shares = { charge_pct: 20, wall_pct: 2, coldFilm_pct: 30, coldFlow_pct: 48, radiator_pct: 0, tank_pct: 0, warmedAir_pct: 0 }
+    const says = (limit: VerdictView['limit'], more: Partial<SharesView> = {}, cooledBy = 'water', sink = 'radiator', needed_pct = 80) =>
+      reason(verdict({ limit, needed_pct, atWorst: { ...shares, ...more } }), cooledBy, sink, document, 'metric')
+    expect(says('COLD_SIDE', {}, 'air')).toContain('too little cooling air for the heat: 78 %')
+    expect(says('COLD_SIDE', { coldFilm_pct: 60, coldFlow_pct: 18 }, 'air')).toContain('cooling air side')
+    expect(says('SINK', { radiator_pct: 90 })).toContain('The radiator is 90 %')
+    expect(says('SINK', { radiator_pct: 70 }, 'water', 'ice')).toContain('melts too slowly')
+    expect(says('SINK', { radiator_pct: 70 }, 'water', 'chiller')).toContain('gives less than the charge brings')
+    expect(says('COLD_SIDE', { coldFlow_pct: 70 })).toContain('Too little water')
+    expect(says('CHARGE', { charge_pct: 95 }, 'air')).toContain('more cooling does little')
+    expect(says('WALL', { wall_pct: 60 })).toContain('Clean the core')
+    expect(says('TANK', { tank_pct: 52 })).toContain('The tank is 52 % of the way')
+    expect(says('WARMED_AIR', { warmedAir_pct: 40 }, 'air')).toContain('The cooling air comes warmed: 40 %')
+    expect(says('OUTSIDE_AIR', {}, 'air', 'radiator', 95)).toContain('from 35 °C to a target of 55 °C the charge would have to come 95 % of the way down')
+    expect(says('OUTSIDE_AIR', {}, 'air', 'radiator', 104)).toContain('no colder than a target of 55 °C needs')
     expect(shareParts(shares, 'air').map((p) => p.name)).toEqual(['charge', 'wall', 'cooling air'])
+    expect(shareParts({ ...shares, tank_pct: 12, warmedAir_pct: 3 }, 'water').map((p) => p.name)).toEqual(['charge', 'wall', 'water', 'tank', 'warmed air'])
   })
 
   it('put every note into words with its numbers', () => {
@@ -77,20 +87,22 @@ describe('verdicts', () => {
     steady.loops[0]!.radiator = undefined
     steady.loops[0]!.iceLasts_s = 200
     expect(sinkName(steady, '/path/3')).toBe('ice')
-    expect(reason({ charge_pct: 10, wall_pct: 1, coldFilm_pct: 9, coldFlow_pct: 10, radiator_pct: 70 }, 'water', 'ice')).toContain('melts too slowly')
   })
 })
 
 describe('what the shape says', () => {
   const run = (more: Partial<RunView>): RunView => soakView([40, 50], { figures: more }).figures
-  const shares = (water: number, radiator: number) => ({ charge_pct: 20, wall_pct: 1, coldFilm_pct: water / 2, coldFlow_pct: water / 2, radiator_pct: radiator }) as SharesView
-  const document = { targets: { intake_C: 50, timingPull_C: 62 } } as BuildDocument
+  const document = { climate: { airTemperature_C: 35 }, targets: { intake_C: 50, timingPull_C: 62 } } as unknown as BuildDocument
 
   it('blames the water, not the radiator, where the water is the narrow place of a ramp', () => {
     const says = (shape: RunView['shape'], more: Partial<VerdictView> = {}, cooledBy = 'water') => shapeLine(run({ shape }), verdict(more), cooledBy, 'radiator')
-    expect(says('RAMP', { atWorst: shares(60, 19) })).toContain('too little water flow')
-    expect(says('RAMP', { atWorst: shares(19, 60) })).toContain('the radiator takes away')
-    expect(says('RAMP', {}, 'air')).toContain('the cooling takes away')
+    expect(says('RAMP', { limit: 'COLD_SIDE' })).toContain('too little water flow')
+    expect(says('RAMP', { limit: 'SINK' })).toContain('the radiator takes away')
+    expect(says('RAMP', { limit: 'COLD_SIDE' }, 'air')).toContain('the air takes away')
+    expect(says('RAMP', { limit: 'CHARGE' })).toContain('the core itself')
+    expect(says('RAMP', { limit: 'TANK' })).toContain('the water stores')
+    expect(says('RAMP', { limit: 'WARMED_AIR' })).toContain('already warmed')
+    expect(says('RAMP', { limit: 'OUTSIDE_AIR' })).toContain('near the outside air')
     expect(says('SOAKED')).toContain('heat soak')
     expect(says('SAW_TEETH')).toContain('Healthy')
     expect(says('SAW_TEETH', { outcome: 'PULLS_TIMING' })).toContain('each load goes too high')
@@ -102,6 +114,8 @@ describe('what the shape says', () => {
     const v = { overTiming_s: 12 } as VerdictView
     const line = worthLine(run({ recoveredAfter_s: 8, condensed_g: 143, firstShownOverTiming_s: 71 }), v, document, 'metric')
     expect(line).toBe('The charge is 94 % as dense as it could be at this boost; cooling wins back 82 % of what heat takes. Back at the target 8 s after the worst. The sensor shows 62 °C from 1:11 on. 140 g of water comes out inside over the duty.')
+    const audit = { taken_kJ: 1000, stored_kJ: 0, rejected_kJ: 1000, latent_kJ: 180, error_pct: 0 }
+    expect(worthLine(run({ condensed_g: 143 }), v, document, 'metric', audit)).toContain('140 g of water comes out inside over the duty and is 18 % of the heat that core and coolant take.')
     expect(worthLine(run({}), v, document, 'metric')).toContain('never shows 62 °C')
     expect(worthLine(run({ density_pct: undefined, wonBack_pct: undefined }), { overTiming_s: 0 } as VerdictView, document, 'metric')).toBe('')
   })

@@ -1,4 +1,4 @@
-import type { NoteView, PieceView, RunView, SharesView, SteadyView, VerdictView } from '../api/client'
+import type { AuditView, NoteView, PieceView, RunView, SharesView, SteadyView, VerdictView } from '../api/client'
 import type { BuildDocument } from '../document/types'
 import { spoken, type UnitSystem } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
@@ -32,7 +32,6 @@ export function particulars(v: VerdictView, document: BuildDocument, system: Uni
 /** What the shape of the trace says, and what it points at. */
 export function shapeLine(run: RunView, verdict: VerdictView, cooledBy: string, sink: string): string {
   const holds = verdict.outcome === 'HOLDS'
-  const shares = verdict.atWorst
   switch (run.shape) {
     case 'FLAT':
       return holds ? 'The trace is flat: the cooling carries whatever the duty asks.' : 'The trace is flat, but on too high a level: the cooling is too small from the start.'
@@ -40,18 +39,27 @@ export function shapeLine(run: RunView, verdict: VerdictView, cooledBy: string, 
       return holds ? 'Saw-teeth that return to the base: up under load, down again. Healthy.' : 'Saw-teeth that return to the base: no heat builds up, but each load goes too high.'
     case 'SOAKED':
       return 'It starts high and falls once air moves: heat soak. Cooler before the start, wrap, a shield or a spacer help more than a bigger core.'
-    case 'RAMP': {
-      const parts = shares ? shareParts(shares, cooledBy, sink) : []
-      const largest = parts.length ? parts.reduce((a, b) => (b.percent > a.percent ? b : a)) : undefined
-      if (largest?.name === 'water') return 'A ramp that settles only when the water is hot: too little water flow. The radiator is not to blame.'
-      if (largest?.name === 'charge') return 'A ramp: heat collects in metal and water, and the core itself is the narrow place.'
-      return `A ramp: more heat comes in than ${largest?.name === 'cooling air' ? 'the air takes away' : `the ${largest?.name ?? 'cooling'} takes away`}, until it is hot enough to.`
-    }
+    case 'RAMP':
+      switch (verdict.limit) {
+        case 'COLD_SIDE':
+          return cooledBy === 'air' ? 'A ramp: more heat comes in than the air takes away, until it is hot enough to.' : 'A ramp that settles only when the water is hot: too little water flow. The radiator is not to blame.'
+        case 'CHARGE':
+        case 'WALL':
+          return 'A ramp: heat collects in metal and water, and the core itself is the narrow place.'
+        case 'TANK':
+          return 'A ramp: the water stores what nothing takes away yet. It goes on until the tank is as hot as it has to be.'
+        case 'WARMED_AIR':
+          return 'A ramp: the air comes already warmed, and what stands before it goes on warming it.'
+        case 'OUTSIDE_AIR':
+          return 'A ramp that ends near the outside air: there is hardly anything left to gain from it.'
+        default:
+          return `A ramp: more heat comes in than the ${sink} takes away, until it is hot enough to.`
+      }
   }
 }
 
 /** What cooling is worth, and what the sensor makes of it. */
-export function worthLine(run: RunView, v: VerdictView, document: BuildDocument, system: UnitSystem): string {
+export function worthLine(run: RunView, v: VerdictView, document: BuildDocument, system: UnitSystem, audit?: AuditView): string {
   const parts: string[] = []
   if (run.density_pct != null && run.wonBack_pct != null) {
     parts.push(`The charge is ${run.density_pct.toFixed(0)} % as dense as it could be at this boost; cooling wins back ${run.wonBack_pct.toFixed(0)} % of what heat takes.`)
@@ -61,14 +69,20 @@ export function worthLine(run: RunView, v: VerdictView, document: BuildDocument,
     const line = spoken(document.targets.timingPull_C, 'C', system, 0)
     parts.push(run.firstShownOverTiming_s == null ? `The sensor lags so much that it never shows ${line}.` : `The sensor shows ${line} from ${clock(run.firstShownOverTiming_s)} on.`)
   }
-  if (run.condensed_g > 1) parts.push(`${run.condensed_g < 1000 ? `${Number(run.condensed_g.toPrecision(2))} g` : `${(run.condensed_g / 1000).toFixed(1)} kg`} of water comes out inside over the duty.`)
+  if (run.condensed_g > 1) parts.push(`${run.condensed_g < 1000 ? `${Number(run.condensed_g.toPrecision(2))} g` : `${(run.condensed_g / 1000).toFixed(1)} kg`} of water comes out inside over the duty${latent(audit)}.`)
   return parts.join(' ')
+}
+
+/** What condensing adds to the heat, where it is worth a word. */
+function latent(audit?: AuditView): string {
+  const share = audit ? (100 * audit.latent_kJ) / Math.max(audit.taken_kJ, 1) : 0
+  return share >= 1 ? ` and is ${share.toFixed(0)} % of the heat that core and coolant take` : ''
 }
 
 export interface SharePart {
   name: string
   percent: number
-  tone: 'heat' | 'wall' | 'cool' | 'cooler'
+  tone: 'heat' | 'wall' | 'cool' | 'cooler' | 'store' | 'air'
 }
 
 /** Where the resistance is, by what a fabricator can do about it. */
@@ -86,7 +100,9 @@ export function shareParts(s: SharesView, cooledBy: string, sink = 'radiator'): 
           { name: 'wall', percent: s.wall_pct, tone: 'wall' },
           { name: 'water', percent: cold, tone: 'cool' },
           { name: sink, percent: s.radiator_pct, tone: 'cooler' },
+          { name: 'tank', percent: s.tank_pct, tone: 'store' },
         ]
+  parts.push({ name: 'warmed air', percent: s.warmedAir_pct, tone: 'air' })
   return parts.filter((p) => p.percent >= 0.5)
 }
 
@@ -96,24 +112,39 @@ export function sinkName(steady: SteadyView | undefined, place: string | undefin
   return !loop || loop.radiator ? 'radiator' : loop.iceLasts_s != null ? 'ice' : 'chiller'
 }
 
-/** The reason in one sentence, from the largest share. */
-export function reason(s: SharesView, cooledBy: string, sink = 'radiator'): string {
-  const largest = shareParts(s, cooledBy, sink).reduce((a, b) => (b.percent > a.percent ? b : a))
-  const percent = `${largest.percent.toFixed(0)} % of the way from charge to outside air`
-  if (largest.name === 'cooling air') {
-    return s.coldFlow_pct > s.coldFilm_pct
-      ? `There is too little cooling air for the heat: ${percent}. More air through the face does more than a bigger core.`
-      : `The cooling air side is ${percent}. More air, or more fin on that side, does most.`
+/** The reason in one sentence: the largest share, or the outside air where the target leaves too little over it. */
+export function reason(v: VerdictView, cooledBy: string, sink: string, document: BuildDocument, system: UnitSystem): string {
+  const s = v.atWorst!
+  const cold = s.coldFilm_pct + s.coldFlow_pct
+  const way = (percent: number) => `${percent.toFixed(0)} % of the way from charge to outside air`
+  switch (v.limit) {
+    case 'OUTSIDE_AIR': {
+      const outside = spoken(document.climate.airTemperature_C!, 'C', system, 0)
+      const target = spoken(document.targets.intake_C, 'C', system, 0)
+      return v.needed_pct! >= 100
+        ? `The outside air is the limit: at ${outside} it is no colder than a target of ${target} needs. Only ice, a chiller, sea water or injection go below it.`
+        : `The outside air is the limit: from ${outside} to a target of ${target} the charge would have to come ${v.needed_pct!.toFixed(0)} % of the way down. A good core comes 70 to 90 %. Ice, a chiller or injection go below; or set the target higher.`
+    }
+    case 'COLD_SIDE':
+      if (cooledBy === 'air') {
+        return s.coldFlow_pct > s.coldFilm_pct
+          ? `There is too little cooling air for the heat: ${way(cold)}. More air through the face does more than a bigger core.`
+          : `The cooling air side is ${way(cold)}. More air, or more fin on that side, does most.`
+      }
+      return s.coldFlow_pct > s.coldFilm_pct ? `Too little water flows: ${way(cold)}. Bigger bores or a stronger pump do most.` : `The water side of the core is ${way(cold)}. More water flow does most.`
+    case 'TANK':
+      return `The tank is ${way(s.tank_pct)}: the water stores the heat, and is hot before anything takes it. More water does most${sink === 'radiator' ? '; for longer runs, more radiator' : ''}.`
+    case 'WARMED_AIR':
+      return `The cooling air comes warmed: ${way(s.warmedAir_pct)}. Move the core to the front, or keep the hot air from coming round again.`
+    case 'SINK':
+      if (sink === 'ice') return `The ice is ${way(s.radiator_pct)}: it melts too slowly for the heat. Smaller pieces, or water sprayed over them, do most.`
+      if (sink === 'chiller') return `The chiller is ${way(s.radiator_pct)}: it gives less than the charge brings. More water chilled before the start does most.`
+      return `The radiator is ${way(s.radiator_pct)}. More face, or more air through it, does most.`
+    case 'WALL':
+      return `Metal and fouling are ${way(s.wall_pct)}. Clean the core before anything else.`
+    default:
+      return `The charge side is ${way(s.charge_pct)}. More core does most${s.charge_pct > 60 ? '; more cooling does little' : ''}.`
   }
-  if (largest.name === 'water') {
-    return s.coldFlow_pct > s.coldFilm_pct
-      ? `Too little water flows: ${percent}. Bigger bores or a stronger pump do most.`
-      : `The water side of the core is ${percent}. More water flow does most.`
-  }
-  if (largest.name === 'ice') return `The ice is ${percent}: it melts too slowly for the heat. Smaller pieces, or water sprayed over them, do most.`
-  if (largest.name === 'chiller') return `The chiller is ${percent}: it gives less than the charge brings. More water chilled before the start does most.`
-  if (largest.name === 'radiator') return `The radiator is ${percent}. More face, or more air through it, does most.`
-  return `The charge side is ${percent}. More core does most${largest.percent > 60 ? '; more cooling does little' : ''}.`
 }
 
 /** @returns the name of the piece at a place of the answer */

@@ -47,6 +47,7 @@ function know(how: 'card' | 'tubes'): void {
       <NumberField part="core/water" name="volume_L" :pointer="`${at}/volume_L`" />
       <NumberField part="core/water" name="soak_W_K" :pointer="`${at}/soak_W_K`" optional empty="not counted" />
       <NumberField part="core/water" name="flow_L_min" :pointer="`${at}/flow_L_min`" :optional="!!loop.pieces?.length" empty="from the pump" />
+      <ChoiceField label="pumps while engine off" :pointer="`${at}/pumpsWhileOff`" :choices="yesNo" :shown="loop.pumpsWhileOff === false ? 'no' : 'yes'" :pick="(v) => flag('pumpsWhileOff', 'pumps on while the engine is off', v)" of="water" />
       <p v-if="view" class="fine">
         Freezes at {{ spoken(view.freezing_C, 'C', settings.units, 0) }}.
         <button v-if="view.measured && loop.pieces?.length" type="button" class="act" @click="$emit('findFlow')">find the flow from the pump</button>

@@ -51,9 +51,10 @@ public record SoakView(String option, String optionName, double length_s, double
 
     /**
      * The cold side of the core nearest the plenum. {@code air_m_s} at the face of the core, or of its radiator; {@code tank_C}, {@code water_L_min} and
-     * {@code chiller_kW} are empty for a core that air cools.
+     * {@code chiller_kW} are empty for a core that air cools. {@code recovered_pct}: how far the charge comes down towards the outside air; null where it hardly is warmer, or nothing passes.
      */
-    public record ColdTraceView(boolean byWater, double[] out_C, double[] air_m_s, double[] toAir_kW, double[] tank_C, double[] water_L_min, double[] chiller_kW) {
+    public record ColdTraceView(boolean byWater, double[] out_C, double[] air_m_s, double[] toAir_kW, double[] tank_C, double[] water_L_min, double[] chiller_kW,
+                                List<@Nullable Double> recovered_pct) {
         static @Nullable ColdTraceView of(Trace trace, int[] kept) {
             if (trace.core() == null) {
                 return null;
@@ -61,7 +62,8 @@ public record SoakView(String option, String optionName, double length_s, double
             CoreTrace.Cold cold = trace.core().cold();
             int[] water = cold.byWater() ? kept : new int[0];
             return new ColdTraceView(cold.byWater(), column(cold.out(), kept, 1, -273.15, 100), column(cold.air(), kept, 1, 0, 100), column(cold.rejected(), kept, 1e-3, 0, 100),
-                    column(cold.tank(), water, 1, -273.15, 100), column(cold.water(), water, 60e3, 0, 100), column(cold.chilled(), water, 1e-3, 0, 100));
+                    column(cold.tank(), water, 1, -273.15, 100), column(cold.water(), water, 60e3, 0, 100), column(cold.chilled(), water, 1e-3, 0, 100),
+                    IntStream.of(kept).mapToObj(i -> orNull(Math.rint(1000 * trace.core().recovered(trace.outside(), i)) / 10)).toList());
         }
     }
 
