@@ -232,23 +232,24 @@ final class CooledCore {
     /**
      * What limits the core at a moment of a run.
      *
-     * @param flow   kg/s of charge
-     * @param in     K of charge
-     * @param out    K of charge
-     * @param coldIn K of the coolant
-     * @param ice    kg left
-     * @param airIn  K of the air before the core or radiator
+     * @param trace  of this core
+     * @param i      step of that moment, charge flowing
+     * @param lately W taken from the charge in the mean of the time before
+     * @param met    the air as it came then
      */
-    ResistanceShares sharesAt(double flow, double in, double out, double coldIn, double ice, double airIn, AirMeeting met, OperatingPoint point) {
-        double rate = flow * ambient.air().heatCapacity((in + out) / 2);
-        double heat = Math.max(rate * (in - out), LEAST_HEAT);
+    ResistanceShares sharesAt(CoreTrace trace, int i, double lately, AirMeeting met, OperatingPoint point) {
+        double in = trace.in()[i];
+        double out = trace.out()[i];
+        double coldIn = trace.coldIn()[i];
+        double rate = trace.flow()[i] * ambient.air().heatCapacity((in + out) / 2);
+        double heat = Math.max(lately, LEAST_HEAT);
         ColdStream stream = streamAt(met, coldIn, point.speed());
-        HeatTransfer transfer = new SteadyCooling(cooler(), new ColdStream(stream.flow(), stream.capacityRate(), coldIn, 0)).transfer(ambient.air(), flow, in, out);
-        double warmed = Math.max(airIn - ambient.temperature(), 0) / heat;
+        HeatTransfer transfer = new SteadyCooling(cooler(), new ColdStream(stream.flow(), stream.capacityRate(), coldIn, 0)).transfer(ambient.air(), trace.flow()[i], in, out);
+        double warmed = Math.max(met.inlet() - ambient.temperature(), 0) / heat;
         if (loop == null || loop.isOpen()) {
             return ResistanceShares.of(transfer, rate, stream.capacityRate(), 0, 0, loop == null ? warmed : 0);
         }
-        LoopSinks sinks = sinks(met, stream, coldIn, point, ice);
+        LoopSinks sinks = sinks(met, stream, coldIn, point, trace.ice()[i]);
         double level = sinks.conductance() > 0 ? sinks.level() : startWater(ambient.temperature());
         double taken = sinks.conductance() > 0 ? (coldIn - level) / sinks.resistance(stream.capacityRate()) : 0;
         double stores = Math.max(0, Math.min(1, 1 - taken / heat));

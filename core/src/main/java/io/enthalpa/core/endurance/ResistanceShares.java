@@ -28,7 +28,7 @@ public record ResistanceShares(double charge, double wall, double coldFilm, doub
     public static final Method METHOD = Method.of("what-limits", "What limits a core",
                     "The resistance from charge to outside air in shares. Films and wall count with their own resistance; what the core falls short because its "
                             + "cold stream warms up counts as too little of that stream; the way from the water to the outside air as the radiator. The charge's own "
-                            + "capacity is left out, because the charge flow is given. In a run the water counts with what it stands above its sink at that moment, parted "
+                            + "capacity is left out, because the charge flow is given. In a run the water counts with what it stands above its sink at that moment, against the heat of the last half minute, parted "
                             + "by where the heat goes: what the sinks take is theirs, what still goes into the water is the tank's. Where the target would need more than 92 % of the way down to the outside "
                             + "air, and only that air cools, the outside air itself is the limit.")
             .formula("share = R / sum R; cold stream: (1/Q - 1/UA) (1/Cc)/(1/Cc + 1/Ch), Q the heat for each kelvin between the inlets; "

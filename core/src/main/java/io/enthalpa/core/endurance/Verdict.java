@@ -25,6 +25,10 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
                       double limitedFrom, ResistanceShares atWorst, double needed, ResistanceShares.Limit limit) {
     /** Share of the way down to outside air beyond which no core of reasonable size comes (common practice, no source). */
     private static final double REACHED = 0.92;
+    /** s over which the heat is averaged that stands against what the water stores. */
+    private static final double LATELY = 30;
+    /** J/(kg K) of charge, near enough for a mean. */
+    private static final double HEAT_CAPACITY = 1012;
 
 
     /** How a run ends. */
@@ -111,7 +115,17 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
         CooledCore cooled = system.cores().get(system.cores().size() - 1);
         OperatingPoint point = new OperatingPoint(trace.speed()[i], trace.boost()[i], trace.roadSpeed()[i]);
         AirMeeting met = system.air().meet(system.air().flowsNear(point.roadSpeed(), true), point.roadSpeed(), new double[system.cores().size()])[system.cores().size() - 1];
-        return cooled.sharesAt(core.flow()[i], core.in()[i], core.out()[i], core.coldIn()[i], core.ice()[i], core.cold().airIn()[i],
-                new AirMeeting(met.flow(), core.cold().airIn()[i], met.speed()), point);
+        return cooled.sharesAt(core, i, lately(core, trace, i), new AirMeeting(met.flow(), core.cold().airIn()[i], met.speed()), point);
+    }
+
+    /** W that the core took in the mean of the time before: water and tank do not know of a throttle just shut. */
+    private static double lately(CoreTrace core, Trace trace, int i) {
+        double heat = 0;
+        double time = 0;
+        for (int k = i; k >= 0 && time < LATELY && core.flow()[k] > 0; k--) {
+            heat += core.flow()[k] * (core.in()[k] - core.out()[k]) * HEAT_CAPACITY * trace.duration()[k];
+            time += trace.duration()[k];
+        }
+        return heat / time;
     }
 }
