@@ -146,8 +146,9 @@ watch(views, (list) => {
 .surface {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  grid-template-rows: auto minmax(0, 1fr) auto;
+  grid-template-rows: auto minmax(auto, 1fr) auto;
   min-height: 0;
+  overflow-y: auto;
   background: var(--sheet);
 }
 .views {

@@ -14,6 +14,7 @@ const rows = computed(() => {
   const every = Math.max(1, Math.floor(t.time_s.length / 60))
   return t.time_s.map((_, i) => i).filter((i) => i % every === 0 || i === t.time_s.length - 1)
 })
+const hasAir = computed(() => props.soak.trace.cold?.air_m_s.some((v) => v > 0))
 const unit = (u: 'C' | 'kPa' | 'km_h' | 'kg_s' | 'm_s' | 'L_min') => figure(0, u, settings.units).unit
 const build = useBuild()
 const failed = ref('')
@@ -54,7 +55,7 @@ async function save(how: 'csv' | 'json'): Promise<void> {
           <th scope="col">loss, {{ unit('kPa') }}</th>
           <template v-if="soak.trace.cold">
             <th scope="col">down to outside air, %</th>
-            <th scope="col">face air, {{ unit('m_s') }}</th>
+            <th v-if="hasAir" scope="col">face air, {{ unit('m_s') }}</th>
             <th v-if="soak.trace.cold.byWater" scope="col">water, {{ unit('L_min') }}</th>
           </template>
           <th scope="col">engine, rpm</th>
@@ -76,7 +77,7 @@ async function save(how: 'csv' | 'json'): Promise<void> {
           <td>{{ soak.trace.running[i] ? figure(soak.trace.loss_kPa[i]!, 'kPa', settings.units).figure : '' }}</td>
           <template v-if="soak.trace.cold">
             <td>{{ soak.trace.cold.recovered_pct[i]?.toFixed(0) }}</td>
-            <td>{{ figure(soak.trace.cold.air_m_s[i]!, 'm_s', settings.units).figure }}</td>
+            <td v-if="hasAir">{{ figure(soak.trace.cold.air_m_s[i]!, 'm_s', settings.units).figure }}</td>
             <td v-if="soak.trace.cold.byWater">{{ figure(soak.trace.cold.water_L_min[i]!, 'L_min', settings.units).figure }}</td>
           </template>
           <td>{{ soak.trace.engineSpeed_rpm[i]!.toFixed(0) }}</td>

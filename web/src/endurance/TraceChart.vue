@@ -24,7 +24,9 @@ const LEFT = 62
 const RAIL = 14
 const STRIP = computed(() => 96 + RAIL * trace.value.switches.length + (trace.value.switches.length ? 6 : 0))
 const right = computed(() => Math.max(width.value - 28, 300))
-const bottom = computed(() => Math.max(height.value - STRIP.value - 34, 170))
+/** Least height of the plot itself; below it the surface scrolls. */
+const LEAST_PLOT = 150
+const bottom = computed(() => Math.max(height.value - STRIP.value - 34, top + LEAST_PLOT))
 const top = 34
 const trace = computed(() => props.soak.trace)
 const axis = computed(() => timeAxis(trace.value.time_s, trace.value.running, LEFT, right.value))
@@ -151,25 +153,37 @@ const moment = computed(() => {
     : `${left}engine off`
 })
 
+/** Half of a name's width, px. */
+const LABEL = 74
+/** Under the line where there is room, else over it. */
+const coldLabelY = computed(() => {
+  const line = y.value(trace.value.cold_C[0]!)
+  return line + 18 > bottom.value - 4 ? line - 6 : line + 18
+})
+
 /** Labels of the two lines stand where the lines are furthest apart in the last two thirds, clear of the cursor. */
 const labels = computed(() => {
   const t = trace.value
   const n = t.time_s.length
-  let best = Math.floor(n * 0.6)
+  let best = -1
   let gap = -1
   for (let i = Math.floor(n * 0.35); i < n * 0.8; i++) {
-    if (!t.running[i] || Math.abs(axis.value.x(t.time_s[i]!) - cursorX.value) < 74) continue
+    const px = axis.value.x(t.time_s[i]!)
+    if (!t.running[i] || Math.abs(px - cursorX.value) < 74 || axis.value.waits.some((w) => px > w.x0 - LABEL && px < w.x1 + LABEL)) continue
     const there = props.ghost ? valueAt(props.ghost, t.time_s[i]!) : t.intake_C[i]! + 10
     if (Math.abs(there - t.intake_C[i]!) > gap) {
       gap = Math.abs(there - t.intake_C[i]!)
       best = i
     }
   }
+  const fits = best >= 0
+  if (!fits) best = t.running.lastIndexOf(true, Math.floor(n * 0.6))
+  if (best < 0) best = Math.floor(n * 0.6)
   const x = Math.min(Math.max(axis.value.x(t.time_s[best]!), LEFT + 60), right.value - 80)
   const mine = y.value(t.intake_C[best]!)
   const theirs = props.ghost ? y.value(valueAt(props.ghost, t.time_s[best]!)) : 0
   const below = theirs <= mine
-  return { x, mine: below ? mine + 24 : mine - 14, theirs: below ? theirs - 14 : theirs + 24 }
+  return { x, fits, mine: below ? mine + 24 : mine - 14, theirs: below ? theirs - 14 : theirs + 24 }
 })
 
 function valueAt(view: SoakView, time: number): number {
@@ -199,7 +213,7 @@ function keys(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div ref="box" class="chart">
+  <div ref="box" class="chart" :style="{ minHeight: `${top + LEAST_PLOT + STRIP + 34}px` }">
     <svg
       v-if="width > 0"
       :width="width"
@@ -244,9 +258,9 @@ function keys(event: KeyboardEvent): void {
       </g>
       <text class="timing-label halo" :x="LEFT + 6" :y="y(timing) - 6">ECU pulls timing from {{ spoken(timing, 'C', settings.units, 0) }}</text>
       <text class="target-label halo" :x="LEFT + 6" :y="y(target) - 6">target {{ spoken(target, 'C', settings.units, 0) }}</text>
-      <text v-if="other" class="ghost-label halo" :x="labels.x" :y="labels.theirs" text-anchor="middle">{{ ghostLabel }}</text>
-      <text class="intake-label halo" :x="labels.x" :y="labels.mine" text-anchor="middle">{{ label }} intake air</text>
-      <text v-if="hasWater" class="cold-label halo" :x="LEFT + 6" :y="y(trace.cold_C[0]!) + 18">{{ cooledBy === 'air' ? 'cooling air at the core' : 'water at the core' }}</text>
+      <text v-if="other" class="ghost-label halo" :x="labels.x" :y="labels.theirs" text-anchor="middle">{{ labels.fits ? ghostLabel : ghostLabel?.split(' ')[0] }}</text>
+      <text class="intake-label halo" :x="labels.x" :y="labels.mine" text-anchor="middle">{{ label }}{{ labels.fits ? ' intake air' : '' }}</text>
+      <text v-if="hasWater" class="cold-label halo" :x="LEFT + 6" :y="coldLabelY">{{ cooledBy === 'air' ? 'cooling air at the core' : 'water at the core' }}</text>
       <line class="base" :x1="LEFT" :x2="right" :y1="strip.bottom" :y2="strip.bottom" />
       <path class="boost" :d="boost" />
       <path v-if="asked" class="asked" :d="asked" />
@@ -258,13 +272,18 @@ function keys(event: KeyboardEvent): void {
         <line :x1="LEFT" :x2="right" :y1="r.y + 5" :y2="r.y + 5" />
         <rect v-for="b in r.bars" :key="b.x" :class="r.kind.toLowerCase()" :x="b.x" :y="r.y" :width="b.width" height="9" />
       </g>
-      <text v-if="coldMoment" class="key halo" :x="right" :y="strip.top - 20" text-anchor="end">{{ coldMoment }}</text>
-      <text class="key" :x="right" :y="strip.top - 6" text-anchor="end">line road speed, area boost{{ ice ? ', green ice left' : '' }}{{ asked ? ', dashed what was asked for' : '' }}</text>
+      <g class="names">
+        <line class="speed" :x1="LEFT - 20" :x2="LEFT - 6" :y1="strip.top + 12" :y2="strip.top + 12" />
+        <text :x="LEFT - 24" :y="strip.top + 16" text-anchor="end">road</text>
+        <rect class="boost" :x="LEFT - 20" :y="strip.top + 24" width="14" height="10" />
+        <text :x="LEFT - 24" :y="strip.top + 33" text-anchor="end">boost</text>
+      </g>
+      <text v-if="ice || asked" class="key" :x="right" :y="bottom + 34" text-anchor="end" :dx="-70">{{ [ice ? 'green line: ice left' : '', asked ? 'dashed: boost asked for' : ''].filter(Boolean).join(' · ') }}</text>
       <g class="cursor">
         <line :x1="cursorX" :x2="cursorX" :y1="top - 10" :y2="strip.bottom + (rails.length ? 6 + RAIL * rails.length : 0)" />
         <rect :x="Math.min(Math.max(cursorX - 26, 0), width - 52)" y="4" width="52" height="20" />
         <text :x="Math.min(Math.max(cursorX, 26), width - 26)" y="18" text-anchor="middle">{{ clock(cursor) }}</text>
-        <text class="moment halo" :x="LEFT + 6" :y="strip.top - 6">{{ moment }}</text>
+        <text class="moment halo" :x="LEFT + 6" :y="strip.top - 6">{{ moment }}<tspan v-if="coldMoment"> · {{ coldMoment }}</tspan></text>
         <circle v-if="trace.running[at]" :cx="cursorX" :cy="y(trace.intake_C[at]!)" r="4.5" class="dot" />
         <circle v-if="ghost && ghost.trace.running[otherAt]" :cx="cursorX" :cy="y(ghost.trace.intake_C[otherAt]!)" r="4" class="ghost-dot" />
       </g>
@@ -404,6 +423,10 @@ svg:focus-visible {
 }
 .base {
   stroke: var(--ink);
+}
+.names text {
+  font-size: var(--s1);
+  fill: var(--ink-2);
 }
 .rail text {
   font-size: var(--s1);

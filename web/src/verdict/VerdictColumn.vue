@@ -20,6 +20,9 @@ const run = computed(() => build.answer?.soak?.figures)
 const cooledBy = computed(() => build.answer?.steady?.core?.cooledBy ?? 'air')
 const sink = computed(() => sinkName(build.answer?.steady, build.answer?.steady?.core?.place))
 const parts = computed(() => (verdict.value?.atWorst ? shareParts(verdict.value.atWorst, cooledBy.value, sink.value) : []))
+/** Percent from which a part has room for its name in the bar. */
+const NAMED = 17
+const small = computed(() => parts.value.filter((p) => p.percent < NAMED).map((p) => `${p.name} ${p.percent.toFixed(0)} %`).join(', '))
 const notes = computed(() => build.answer?.steady?.notes ?? [])
 
 /** Each is computed through the whole duty. */
@@ -58,9 +61,10 @@ async function tryIt(c: ChangeView): Promise<void> {
         <h2>What limits it at the worst moment, {{ clock(verdict.worstTime_s) }}</h2>
         <div class="bar" role="img" :aria-label="parts.map((p) => `${p.name} ${p.percent.toFixed(0)} %`).join(', ')">
           <span v-for="p in parts" :key="p.name" :class="p.tone" :style="{ flexGrow: p.percent }">
-            <template v-if="p.percent >= 17">{{ p.name }} {{ p.percent.toFixed(0) }} %</template>
+            <template v-if="p.percent >= NAMED">{{ p.name }} {{ p.percent.toFixed(0) }} %</template>
           </span>
         </div>
+        <p v-if="small" class="fine">{{ small }}</p>
         <p class="why">{{ reason(verdict, cooledBy, sink, build.document!, settings.units) }}</p>
       </section>
       <HowSure v-if="verdict.outcome !== 'NEVER_RUNS'" />

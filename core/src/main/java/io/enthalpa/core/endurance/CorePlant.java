@@ -171,7 +171,7 @@ final class CorePlant {
         cold.tank()[i] = water.out();
         cold.ice()[i] = water.ice();
         cold.chilled()[i] = water.chilled();
-        cold.chills()[i] = water.chilled() > 0;
+        cold.chills()[i] = chills;
         cold.pump()[i] = core.isPumped(point.speed());
     }
 }

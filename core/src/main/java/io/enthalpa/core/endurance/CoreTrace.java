@@ -31,7 +31,7 @@ public record CoreTrace(String name, double[] in, double[] out, double[] flow, d
      * @param rejected W given to the air, by the core itself or by the radiator
      * @param chilled  W taken by the chiller
      * @param pump     whether the water is moved
-     * @param chills   whether the chiller works
+     * @param chills   whether the chiller's compressor may run; at its coldest it takes only what comes in
      */
     public record Cold(boolean byWater, double[] in, double[] out, double[] water, double[] airIn, double[] air, double[] tank, double[] ice, double[] rejected, double[] chilled,
                        boolean[] pump, boolean[] chills) {
