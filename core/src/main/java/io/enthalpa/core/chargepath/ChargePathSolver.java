@@ -38,6 +38,8 @@ public final class ChargePathSolver {
     private static final double TOLERANCE = 1e-8;
     private static final double DIFFERENCE = 1e-5;
     private static final int MOST_ITERATIONS = 30;
+    /** Points whose pressures differ by less than this share follow each other. */
+    private static final double NEAR = 0.02;
     private final ChargePath path;
     private final HumidAir air;
     private final March march;
@@ -60,6 +62,9 @@ public final class ChargePathSolver {
     private double bx;
     private double by;
     private double determinant;
+    /** What the start of the answer before had missed of it, in logarithms: along a duty the next one misses much the same. */
+    private double missedX;
+    private double missedY;
 
     public ChargePathSolver(ChargePath path) {
         this(path, TOLERANCE);
@@ -233,6 +238,13 @@ public final class ChargePathSolver {
         double denser = solvedTarget > 0 ? Math.log(march.target / solvedTarget) : 0;
         double x = flow > 0 ? Math.log(flow) + (solvedSpeed > 0 ? Math.log(point.speed() / solvedSpeed) + denser : 0) : startFlow();
         double y = ratio > 0 ? Math.log(ratio) + denser : Math.log(Math.max(march.target / chain.pressure[0], 1)) + 0.03;
+        double startX = x;
+        double startY = y;
+        boolean follows = solvedSpeed > 0 && Math.abs(denser) < NEAR;
+        if (follows) {
+            x += missedX;
+            y += missedY;
+        }
         double before = Double.POSITIVE_INFINITY;
         for (iterations = 1; iterations <= MOST_ITERATIONS; iterations++) {
             if (!march(Math.exp(x), Math.exp(y))) {
@@ -246,6 +258,8 @@ public final class ChargePathSolver {
             if (residual < tolerance) {
                 flow = Math.exp(x);
                 ratio = Math.exp(y);
+                missedX = follows && Math.abs(x - startX) < NEAR ? x - startX : 0;
+                missedY = follows && Math.abs(y - startY) < NEAR ? y - startY : 0;
                 return true;
             }
             if ((!slopesKnown || residual > 0.2 * before) && !findSlopes(x, y, a, b)) {

@@ -63,38 +63,94 @@ final class CoreField implements MetalField {
         double coldReach = -Math.expm1(-metalToCold / (ny * coldRate));
         double g = hotRate / ny * hotReach;
         double c = coldRate / nx * coldReach;
-        double cell = heatCapacity / (nx * ny);
-        double rate = (g + c) * dt / cell;
-        double left = Math.exp(-rate);
-        double mean = rate < 1e-8 ? 1 : -Math.expm1(-rate) / rate;
-        double hotWeight = g / (g + c);
+        double perRate = dt * nx * ny / heatCapacity;
         Arrays.fill(hot, hotInlet);
         Arrays.fill(cold, coldInlet);
-        boolean wet = begin(damp);
-        WetCell wetCell = wet ? new WetCell(g, c, dt / cell, hotReach) : null;
+        Cell cell = new Cell(g, c, perRate, hotReach, coldReach);
+        WetCell wet = begin(damp) ? new WetCell(g, c, perRate, hotReach, coldReach) : null;
         boolean alongCold = mixed == Mixed.COLD;
-        int outer = alongCold ? ny : nx;
-        int inner = alongCold ? nx : ny;
-        for (int a = 0; a < outer; a++) {
-            for (int b = 0; b < inner; b++) {
-                int x = alongCold ? b : a;
-                int y = alongCold ? a : b;
-                if (wet && vapour[y] > this.damp.held(metal[x * ny + y])) {
-                    wetCell.pass(x, y, hotReach, coldReach);
-                } else {
-                    pass(x, y, hotWeight, left, mean, hotReach, coldReach);
-                }
+        for (int k = 0; k < (alongCold ? ny : nx); k++) {
+            if (wet != null) {
+                wet.row(alongCold, k, cell);
+            } else if (alongCold) {
+                cell.acrossCharge(k);
+            } else {
+                cell.alongCold(k);
             }
-            if (alongCold) {
-                Arrays.fill(cold, average(cold));
-            } else if (mixed == Mixed.HOT) {
-                Arrays.fill(hot, average(hot));
+            if (mixed != Mixed.NONE) {
+                double[] mixes = alongCold ? cold : hot;
+                Arrays.fill(mixes, average(mixes));
             }
         }
         hotOut = average(hot);
         coldOut = average(cold);
         heatOut = coldRate * (coldOut - coldInlet) * dt;
-        latent = wet ? wetCell.watts * dt : 0;
+        latent = wet != null ? wet.watts * dt : 0;
+    }
+
+    /**
+     * What a step makes of a dry cell. With limit = (1 - w) cold + w hot, w the charge's part of the pull on the metal, metal and both streams behind the
+     * cell are straight in metal, charge and cold before it; multiplied out once for all cells.
+     */
+    private final class Cell {
+        private final double metalKept;
+        private final double metalHot;
+        private final double metalCold;
+        private final double hotKept;
+        private final double hotMetal;
+        private final double hotCold;
+        private final double coldKept;
+        private final double coldMetal;
+        private final double coldHot;
+
+        Cell(double g, double c, double perRate, double hotReach, double coldReach) {
+            double rate = (g + c) * perRate;
+            double left = Math.exp(-rate);
+            double mean = rate < 1e-8 ? 1 : -Math.expm1(-rate) / rate;
+            double w = g / (g + c);
+            metalKept = left;
+            metalHot = (1 - left) * w;
+            metalCold = (1 - left) * (1 - w);
+            hotMetal = hotReach * mean;
+            hotCold = hotReach * (1 - mean) * (1 - w);
+            hotKept = 1 - hotReach + hotReach * (1 - mean) * w;
+            coldMetal = coldReach * mean;
+            coldHot = coldReach * (1 - mean) * w;
+            coldKept = 1 - coldReach + coldReach * (1 - mean) * (1 - w);
+        }
+
+        /** All cells that the cold stream passes at one place of the charge's way. */
+        void alongCold(int x) {
+            double[] t = metal;
+            double[] h = hot;
+            int from = x * ny;
+            double c = cold[x];
+            for (int y = 0; y < h.length; y++) {
+                double was = t[from + y];
+                double before = h[y];
+                t[from + y] = metalKept * was + metalHot * before + metalCold * c;
+                h[y] = hotKept * before + hotMetal * was + hotCold * c;
+                c = coldKept * c + (coldMetal * was + coldHot * before);
+            }
+            cold[x] = c;
+        }
+
+        /** All cells that the charge passes at one place of the cold stream's way. */
+        void acrossCharge(int y) {
+            for (int x = 0; x < nx; x++) {
+                one(x, y);
+            }
+        }
+
+        void one(int x, int y) {
+            int i = x * ny + y;
+            double m = metal[i];
+            double h = hot[y];
+            double c = cold[x];
+            metal[i] = metalKept * m + metalHot * h + metalCold * c;
+            hot[y] = hotKept * h + hotMetal * m + hotCold * c;
+            cold[x] = coldKept * c + coldMetal * m + coldHot * h;
+        }
     }
 
     /** @return false when no cell can get wet */
@@ -115,18 +171,35 @@ final class CoreField implements MetalField {
         private final double fromCharge;
         private final double toCold;
         private final double perRate;
+        private final double hotReach;
+        private final double coldReach;
         private final double perShare;
         private double watts;
 
         /** @param perRate s K/J, the step over the cell's heat capacity */
-        WetCell(double fromCharge, double toCold, double perRate, double hotReach) {
+        WetCell(double fromCharge, double toCold, double perRate, double hotReach, double coldReach) {
+            this.hotReach = hotReach;
+            this.coldReach = coldReach;
             this.fromCharge = fromCharge;
             this.toCold = toCold;
             this.perRate = perRate;
             this.perShare = damp.perShare() / ny * hotReach;
         }
 
-        void pass(int x, int y, double hotReach, double coldReach) {
+        /** A row of cells, each as wet or dry as it is. */
+        void row(boolean acrossCharge, int k, Cell dry) {
+            for (int j = 0; j < (acrossCharge ? nx : ny); j++) {
+                int x = acrossCharge ? j : k;
+                int y = acrossCharge ? k : j;
+                if (vapour[y] > damp.held(metal[x * ny + y])) {
+                    pass(x, y);
+                } else {
+                    dry.one(x, y);
+                }
+            }
+        }
+
+        private void pass(int x, int y) {
             int i = x * ny + y;
             double was = metal[i];
             double latentHeat = WaterVapour.latentHeat(was);
@@ -153,16 +226,6 @@ final class CoreField implements MetalField {
             condensed += given / latentHeat;
             vapour[y] -= given / latentHeat / damp.perShare() * ny;
         }
-    }
-
-    private void pass(int x, int y, double hotWeight, double left, double mean, double hotReach, double coldReach) {
-        int i = x * ny + y;
-        double limit = cold[x] + hotWeight * (hot[y] - cold[x]);
-        double away = metal[i] - limit;
-        double average = limit + away * mean;
-        metal[i] = limit + away * left;
-        hot[y] += hotReach * (average - hot[y]);
-        cold[x] += coldReach * (average - cold[x]);
     }
 
     /** Puts the metal back to a state kept earlier by {@link #snapshot}. */

@@ -99,7 +99,14 @@ public final class WaterSide {
 
     /** @return J, ice counted as cold */
     double stored() {
-        return loop.isOpen() ? 0 : Arrays.stream(cell).sum() / cell.length * capacity + feed.stored() + back.stored() + underWay - ice * IceSpec.LATENT_HEAT;
+        if (loop.isOpen()) {
+            return 0;
+        }
+        double sum = 0;
+        for (double t : cell) {
+            sum += t;
+        }
+        return sum / cell.length * capacity + feed.stored() + back.stored() + underWay - ice * IceSpec.LATENT_HEAT;
     }
 
     /** Tops the ice up; its cold comes from outside the loop. @return J */

@@ -37,6 +37,12 @@ public final class HumidAir {
     private static final double[] VISCOSITIES = java.util.stream.IntStream.rangeClosed(0, 300).mapToDouble(i -> exactViscosity(TABLE_FROM + i * TABLE_STEP)).toArray();
     public static final HumidAir DRY = new HumidAir(0);
 
+    /** Quotients of the integrated polynomials: multiplied, for they stand in every step of every run. */
+    private static final double HALF = 0.5;
+    private static final double THIRD = 1.0 / 3;
+    private static final double FOURTH = 0.25;
+    private static final double FIFTH = 0.2;
+
     private final double waterMoleFraction;
     private final double gasConstant;
     private final double[] cpCoefficients = new double[5];
@@ -95,13 +101,13 @@ public final class HumidAir {
     /** @param t K @return specific enthalpy above 0 K of the polynomial, J/kg; only differences mean anything */
     public double enthalpy(double t) {
         double[] c = cpCoefficients;
-        return gasConstant * t * (c[0] + t * (c[1] / 2 + t * (c[2] / 3 + t * (c[3] / 4 + t * c[4] / 5))));
+        return gasConstant * t * (c[0] + t * (c[1] * HALF + t * (c[2] * THIRD + t * (c[3] * FOURTH + t * c[4] * FIFTH))));
     }
 
     /** @param t K @return the temperature part of the specific entropy, J/(kg K); only differences mean anything */
     double entropyFunction(double t) {
         double[] c = cpCoefficients;
-        return gasConstant * (c[0] * Math.log(t) + t * (c[1] + t * (c[2] / 2 + t * (c[3] / 3 + t * c[4] / 4))));
+        return gasConstant * (c[0] * Math.log(t) + t * (c[1] + t * (c[2] * HALF + t * (c[3] * THIRD + t * c[4] * FOURTH))));
     }
 
     /**
