@@ -40,6 +40,9 @@ public final class AirWay {
     private final List<RatedExchanger> others = new ArrayList<>();
     private final List<Lane> lanes;
     private final double face;
+    /** m2 that is free, and its loss in velocity heads there. */
+    private final double opening;
+    private final double openingLoss;
     private final double height;
     private final double density;
     private final double heatCapacity;
@@ -83,6 +86,9 @@ public final class AirWay {
         }
         this.lanes = lanes();
         this.face = lanes.stream().mapToDouble(Lane::area).sum();
+        this.opening = spec.opening().area();
+        double step = opening < face ? Math.pow(1 - opening / face, 2) : 0;
+        this.openingLoss = (spec.opening().rounded() ? ROUND_LIP : SHARP_LIP) + step * (spec.ducted() ? DUCT_LEAVES : 1);
         this.height = sizes.stream().mapToDouble(CoreSize::height).max().orElse(0);
     }
 
@@ -184,14 +190,13 @@ public final class AirWay {
     }
 
     private double inLoss(double q) {
-        double area = spec.opening().area();
-        double step = area < face ? Math.pow(1 - area / face, 2) : 0;
-        double k = (spec.opening().rounded() ? ROUND_LIP : SHARP_LIP) + step * (spec.ducted() ? DUCT_LEAVES : 1);
-        return k * density / 2 * Math.pow(q / area, 2);
+        double v = q / opening;
+        return openingLoss * density / 2 * v * v;
     }
 
     private double outLoss(double q) {
-        return density / 2 * Math.pow(q / spec.exitArea(), 2);
+        double v = q / spec.exitArea();
+        return density / 2 * v * v;
     }
 
     private double gap() {
