@@ -12,6 +12,7 @@ import com.microsoft.playwright.options.BoundingBox;
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.duty.DutyPiece;
+import io.enthalpa.core.endurance.RunShape;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.formats.BuildFile;
 import java.io.IOException;
@@ -156,6 +157,46 @@ class EnduranceIT extends OnDemo {
         page.raw().locator("aside").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Cancel")).click();
         assertThat(page.button("Run 200 of what they may be")).isVisible();
         page.assertNothingWrong();
+    }
+
+    /** TF-04, common practice: a ramp that settles only when the water is hot is too little water, and the page says so. */
+    @Test
+    void tooLittleWaterIsARampAndTheWaterIsBlamed() {
+        page.openBuild("Juniper").option("B").lapsOnLittleWater();
+        page.field("sensor").waitFor();
+        page.raw().getByLabel("Another station or wall on the trace").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("with water behind the core"));
+        assertThat(page.raw().locator("aside .shape")).containsText("too little water flow. The radiator is not to blame.");
+        assertThat(page.raw().locator("aside .why")).containsText("Too little water flows");
+        Answer answer = new Answer(build(), "B");
+        Trace trace = answer.soak();
+        assertThat(answer.figures(trace).shape()).isEqualTo(RunShape.RAMP);
+        assertThat(java.util.Arrays.stream(trace.core().cold().out()).max().orElseThrow() - 273.15).as("water behind the core").isBetween(60.0, 70.0);
+        page.assertNothingWrong();
+    }
+
+    @Test
+    void pumpAndFanAreSeenAndStoppedWithTheEngine() {
+        page.openBuild("Juniper").option("B");
+        assertThat(page.raw().locator(".rail text")).hasText("pump");
+        assertThat(page.raw().locator(".rail rect")).hasCount(1);
+        assertThat(page.raw().locator(".moment")).containsText("water " + Expected.decimal(60e3 * atWorst(new Answer(build(), "B").soak())) + "\u00a0L/min");
+        page.surface("Water");
+        page.raw().getByRole(AriaRole.COMBOBOX, named("pumps while engine off")).click();
+        page.raw().getByRole(AriaRole.OPTION, new com.microsoft.playwright.Page.GetByRoleOptions().setName("no").setExact(true)).click();
+        page.saved().surface("Endurance");
+        assertThat(page.raw().locator(".rail rect")).hasCount(4);
+        page.openBuild("Pass Van");
+        assertThat(page.raw().locator(".rail text")).hasText(new String[] {"fan 1", "fan 2"});
+        page.assertNothingWrong();
+    }
+
+    /** m3/s of water at the worst moment. */
+    private static double atWorst(Trace trace) {
+        int worst = 0;
+        for (int i = 0; i < trace.length(); i++) {
+            worst = trace.flow()[i] > 0 && trace.intake()[i] > trace.intake()[worst] ? i : worst;
+        }
+        return trace.core().cold().water()[worst];
     }
 
     @Test

@@ -93,6 +93,14 @@ final class Page {
         return this;
     }
 
+    /** Twelve laps on three litres a minute, as a kinked hose leaves them; ends on Endurance. */
+    Page lapsOnLittleWater() {
+        surface("Brief").button("from the library").click();
+        button("Take: laps").click();
+        PlaywrightAssertions.assertThat(button("Take: laps")).hasCount(0);
+        return saved().surface("Water").type("measured water flow", "3 L/min").saved().surface("Endurance").saved();
+    }
+
     Locator field(String name) {
         return page.getByLabel(name, new com.microsoft.playwright.Page.GetByLabelOptions().setExact(true));
     }

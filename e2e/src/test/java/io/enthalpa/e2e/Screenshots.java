@@ -47,7 +47,6 @@ public final class Screenshots {
         });
         take("endurance-water", 1280, 800, "light", page -> page.openBuild(juniper));
         take("core", 1280, 800, "light", page -> page.openBuild(van).surface("Core"));
-        take("core-dark", 1280, 800, "dark", page -> page.openBuild(juniper).surface("Core"));
         take("water", 1280, 800, "light", page -> page.openBuild(juniper).option("A").surface("Water"));
         take("water-ice", 1280, 800, "dark", page -> page.openBuild(saltline).option("B").surface("Water"));
         take("space", 1280, 800, "light", page -> page.openBuild(van).option("A").surface("Space"));
@@ -69,6 +68,10 @@ public final class Screenshots {
         take("catalogue", 1280, 800, "light", page -> page.open("/catalogue"));
         take("workshop-1024", 1024, 768, "dark", page -> page.openBuild(van));
         // Last, for they change the build.
+        take("endurance-ramp", 1280, 800, "dark", page -> {
+            page.openBuild(juniper).option("B").lapsOnLittleWater();
+            page.raw().getByLabel("Another station or wall on the trace").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("with water behind the core"));
+        });
         take("duty", 1280, 800, "dark", page -> {
             page.open("/").button("New build").click();
             page.saved().raw().locator("#duty").evaluate("duty => duty.scrollIntoView({ block: 'start' })");

@@ -29,6 +29,16 @@ public final class RunningServer implements AutoCloseable {
     public record Reply(int status, HttpResponse<String> raw, JsonNode json) {
     }
 
+    /** @return the document of a build by its name */
+    public JsonNode document(String build) {
+        for (JsonNode each : get("/api/builds").json()) {
+            if (each.at("/document/name").asString().equals(build)) {
+                return each.get("document");
+            }
+        }
+        throw new IllegalArgumentException("no build \"" + build + "\"");
+    }
+
     public Reply get(String path) {
         return send(request(path).GET());
     }

@@ -34,15 +34,10 @@ class AnswersTest {
     @BeforeAll
     static void start() {
         server = new RunningServer(data, true);
-        for (JsonNode build : server.get("/api/builds").json()) {
-            JsonNode document = build.get("document");
-            switch (document.get("name").asString()) {
-                case "Pass Van" -> van = document;
-                case "Juniper" -> juniper = document;
-                case "Saltline" -> saltline = document;
-                default -> launch = document;
-            }
-        }
+        van = server.document("Pass Van");
+        juniper = server.document("Juniper");
+        saltline = server.document("Saltline");
+        launch = server.document("Pilot Launch");
     }
 
     @AfterAll

@@ -24,9 +24,7 @@ class DutiesTest {
     @BeforeAll
     static void start() {
         server = new RunningServer(data, true);
-        for (JsonNode build : server.get("/api/builds").json()) {
-            van = build.at("/document/name").asString().equals("Pass Van") ? build.get("document") : van;
-        }
+        van = server.document("Pass Van");
     }
 
     @AfterAll
