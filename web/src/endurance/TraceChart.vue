@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { bisectLeft, extent } from 'd3-array'
+import { bisectCenter, bisectLeft, extent } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import { line } from 'd3-shape'
 import { computed, ref } from 'vue'
@@ -25,7 +25,7 @@ const RAIL = 14
 const STRIP = computed(() => 96 + RAIL * trace.value.switches.length + (trace.value.switches.length ? 6 : 0))
 const right = computed(() => Math.max(width.value - 28, 300))
 /** Least height of the plot itself; below it the surface scrolls. */
-const LEAST_PLOT = 150
+const LEAST_PLOT = 124
 const bottom = computed(() => Math.max(height.value - STRIP.value - 34, top + LEAST_PLOT))
 const top = 34
 const trace = computed(() => props.soak.trace)
@@ -91,8 +91,8 @@ const bandPath = computed(() => {
 })
 const cold = computed(() => path(props.soak, trace.value.cold_C, false))
 const other = computed(() => (props.ghost ? path(props.ghost, props.ghost.trace.intake_C, true) : ''))
-const at = computed(() => Math.min(bisectLeft(trace.value.time_s, cursor.value), trace.value.time_s.length - 1))
-const otherAt = computed(() => (props.ghost ? Math.min(bisectLeft(props.ghost.trace.time_s, cursor.value), props.ghost.trace.time_s.length - 1) : 0))
+const at = computed(() => bisectCenter(trace.value.time_s, cursor.value))
+const otherAt = computed(() => (props.ghost ? bisectCenter(props.ghost.trace.time_s, cursor.value) : 0))
 const cursorX = computed(() => axis.value.x(cursor.value))
 
 const strip = computed(() => ({ top: bottom.value + 60, bottom: bottom.value + 60 + 42 }))
@@ -358,6 +358,9 @@ svg:focus-visible {
 }
 .extra-label {
   fill: var(--ink-2);
+}
+.extra-label.cool {
+  fill: var(--cool-text);
 }
 .extra-label.heat {
   fill: var(--heat-text);

@@ -38,7 +38,7 @@ export function shapeLine(run: RunView, verdict: VerdictView, cooledBy: string, 
     case 'SAW_TEETH':
       return holds ? 'Saw-teeth that return to the base: up under load, down again. Healthy.' : 'Saw-teeth that return to the base: no heat builds up, but each load goes too high.'
     case 'SOAKED':
-      return 'It starts high and falls once air moves: heat soak. Cooler before the start, wrap, a shield or a spacer help more than a bigger core.'
+      return `It starts high and falls ${cooledBy === 'air' ? 'once air moves' : 'as the water takes the heat of what stood warm'}: heat soak. Cooler before the start, wrap, a shield or a spacer help more than a bigger core.`
     case 'RAMP':
       switch (verdict.limit) {
         case 'COLD_SIDE':
