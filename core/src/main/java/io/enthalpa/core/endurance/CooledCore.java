@@ -29,6 +29,12 @@ final class CooledCore {
     /** The flow is found anew when the water has changed by more than this, K, or the engine's speed by so much of it. */
     private static final double SAME_WATER = 1;
     private static final double SAME_SPEED = 0.01;
+    /** W/K of a stream that all but stands, and kg/s of air that rises by itself through a radiator. */
+    static final double LEAST_RATE = 1e-3;
+    private static final double LEAST_AIR = 1e-4;
+    /** m3 of water in a m3 of a water-cooled core's block (common practice, no source). */
+    private static final double WATER_SHARE = 0.2;
+    private static final RadiatorMetal.Sides NO_RADIATOR = new RadiatorMetal.Sides(0, 0);
     /** m3/s of water that nothing moves. */
     private static final double LEAST_FLOW = 1e-7;
     /** W below which a core gives too little to ask what limits it. */
@@ -159,6 +165,28 @@ final class CooledCore {
         return radiator == null || met.flow() <= 0 ? 0
                 : radiator.transfer(water.flow(), water.capacityRate(), waterT, met.flow(), met.flow() * ambient.air().heatCapacity(met.inlet()), met.inlet(),
                 radiatorFactor).conductancePerKelvin();
+    }
+
+    /** What the radiator's sides carry in a run; one without air still has a breath of it. */
+    RadiatorMetal.Sides radiatorSides(AirMeeting met, ColdStream water, double waterT) {
+        if (radiator == null) {
+            return NO_RADIATOR;
+        }
+        double flow = Math.max(met.flow(), LEAST_AIR);
+        double waterRate = Math.max(water.capacityRate(), LEAST_RATE);
+        double airRate = flow * ambient.air().heatCapacity(met.inlet());
+        HeatTransfer transfer = radiator.transfer(Math.max(water.flow(), LEAST_AIR), waterRate, waterT, flow, airRate, met.inlet(), radiatorFactor);
+        return RadiatorMetal.Sides.of(transfer, waterRate, airRate);
+    }
+
+    /** @return J/K of the radiator's metal; 0 without one */
+    double radiatorMetal() {
+        return radiator == null ? 0 : RadiatorMetal.capacityOf(loop.radiator().orElseThrow());
+    }
+
+    /** @return m3 of water in the core */
+    double waterInside() {
+        return WATER_SHARE * cooler().spec().size().volume();
     }
 
     /** @return of the core, as far as they are believed; kg/s and K */

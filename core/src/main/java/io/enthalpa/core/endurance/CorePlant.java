@@ -11,8 +11,6 @@ import java.util.List;
 
 /** One core while a run goes on: its metal, its water, and what it has taken and given away. */
 final class CorePlant {
-    /** W/K of a stream that all but stands. */
-    private static final double LEAST_RATE = 1e-3;
     private final CooledCore core;
     private final HumidAir air;
     private final double chillerFactor;
@@ -43,7 +41,8 @@ final class CorePlant {
         this.chillerFactor = core.doubt().factor(Unknown.CHILLER_CAPACITY);
         this.outside = outside;
         this.field = MetalField.of(core.cooler().spec().arrangement(), core.cooler().heatCapacity(), start);
-        this.water = core.hasLoop() ? new WaterSide(core.loop(), core.startWater(start), outside, core.doubt().factor(Unknown.ICE_CONTACT)) : null;
+        this.water = core.hasLoop() ? new WaterSide(core.loop(), core.startWater(start), outside, core.doubt().factor(Unknown.ICE_CONTACT),
+                core.radiatorMetal(), core.waterInside()) : null;
         leastMetal = start;
         this.charge = start;
         in = new double[steps];
@@ -116,7 +115,7 @@ final class CorePlant {
             before = water.stored();
         }
         ColdStream stream = core.streamAt(met, water != null ? water.out() : met.inlet(), point.speed());
-        double coldRate = Math.max(stream.capacityRate(), LEAST_RATE);
+        double coldRate = Math.max(stream.capacityRate(), CooledCore.LEAST_RATE);
         double coldInlet = water != null ? water.feed(dt, coldRate) : met.inlet();
         leastMetal = Math.min(leastMetal, Math.min(coldInlet, inlet));
         Conductances films = core.conductances(Math.max(m, 1e-6), (inlet + charge) / 2, Math.max(stream.flow(), 1e-6), coldInlet);
@@ -159,14 +158,14 @@ final class CorePlant {
 
     /** What the water did not keep, radiator, chiller and overboard took. */
     private void advanceWater(int i, double dt, boolean running, double heat, double before, AirMeeting met, ColdStream stream, OperatingPoint point) {
-        double perKelvin = core.radiatorPerKelvin(met, stream, water.out());
+        RadiatorMetal.Sides radiator = core.radiatorSides(met, stream, water.out());
         ChillerSpec chiller = core.loop().chiller().orElse(null);
         boolean chills = chiller != null && chiller.worksAt(running ? point.boost() : 0) && (running || chiller.whileWaiting());
-        double rate = Math.max(stream.capacityRate(), LEAST_RATE);
-        water.advance(dt, heat, rate, Math.min(perKelvin, rate), met.inlet(), chills ? chiller.slope(outside) * chillerFactor : 0, chills ? chiller.zeroAt() : 0,
+        double rate = Math.max(stream.capacityRate(), CooledCore.LEAST_RATE);
+        water.advance(dt, heat, rate, radiator, met.inlet(), chills ? chiller.slope(outside) * chillerFactor : 0, chills ? chiller.zeroAt() : 0,
                 chills ? chiller.coldest() : 0);
         rejected += heat * dt - (water.stored() - before);
-        toAir = Math.min(perKelvin, rate) * (water.toRadiator() - met.inlet());
+        toAir = water.toAir();
         cold.water()[i] = core.waterFlow(water.out(), point.speed());
         cold.tank()[i] = water.out();
         cold.ice()[i] = water.ice();

@@ -11,10 +11,12 @@ import java.util.Arrays;
 /** The water of one loop while a run goes on: mixed, or passing a baffled tank in order; its ice; what it gives away. */
 public final class WaterSide {
     public static final Method METHOD = Method.of("loop-run", "Water, tank and ice through a duty",
-                    "The water in tank, radiator and core is one mixed volume, or eight behind each other in a baffled tank; the hoses to the core and back pass "
-                            + "their water on in the order it came, later by their volume over the flow. Over a step each volume relaxes exactly towards what core, radiator, "
-                            + "chiller and ice make of it. What the water did not keep and the ice did not melt for, radiator and chiller gave away.")
-            .formula("C dT/dt = C_w (T_back - T) - s_chiller (T - T_z) - h A (T - 0 °C) - soak (T - T_bay); T_back = T_r - G_r (T_r - T_air) / C_w, T_r what the return hose gives")
+                    "The water in tank and radiator is one mixed volume, or eight behind each other in a baffled tank; the hoses to the core and back, and the core itself, pass their "
+                            + "water on in the order it came, later by their volume over the flow (a core holds a fifth of its block; where the loop's pieces are not known all is one volume). The metal of the radiator "
+                            + "is a store of its own between water and air. Over a step each relaxes exactly towards what core, radiator, "
+                            + "chiller and ice make of it. What water and metal did not keep and the ice did not melt for, radiator and chiller gave away.")
+            .formula("C dT/dt = C_w (T_back - T) - s_chiller (T - T_z) - h A (T - 0 °C) - soak (T - T_bay); T_back = T_r - g (T_r - T_m) / C_w, T_r what the return hose gives; "
+                    + "C_m dT_m/dt = g (T_r - T_m) - a (T_m - T_air), 1/g + 1/a = 1/G_r")
             .source(Citation.fromMemory("Incropera & DeWitt", 2007, "Fundamentals of Heat and Mass Transfer, lumped capacitance"))
             .leavesOut("The melt water's own warming, worth an eighth more at 10 °C.");
     private static final int BAFFLED_CELLS = 8;
@@ -25,6 +27,9 @@ public final class WaterSide {
     private final double[] cell;
     private final double capacity;
     private final TankSpec tank;
+    /** Null without a radiator, or where its metal is not counted. */
+    private final RadiatorMetal metal;
+    private final CoupledStores coupled;
     private final HoseLine feed;
     private final HoseLine back;
     private final boolean hoses;
@@ -39,14 +44,22 @@ public final class WaterSide {
     private double round;
     /** W that the chiller took, mean of the last step. */
     private double chilled;
+    /** W that the radiator gave to the air, mean of the last step. */
+    private double toAir;
 
     WaterSide(WaterLoopSpec loop, double start, double outside) {
-        this(loop, start, outside, 1);
+        this(loop, start, outside, 1, 0, 0);
     }
 
-    /** @param contact factor on what the ice takes */
-    WaterSide(WaterLoopSpec loop, double start, double outside, double contact) {
+    /**
+     * @param contact factor on what the ice takes
+     * @param metal   J/K of the radiator's metal; 0 without
+     * @param inCore  m3 of water in the core, which passes it as it passes the hose behind it where the loop's pieces are known
+     */
+    WaterSide(WaterLoopSpec loop, double start, double outside, double contact, double metal, double inCore) {
         this.contact = contact;
+        this.metal = metal > 0 ? new RadiatorMetal(metal, start) : null;
+        this.coupled = new CoupledStores(start);
         this.loop = loop;
         this.coolant = loop.coolant();
         this.tank = loop.tank().orElse(TankSpec.PLAIN);
@@ -59,11 +72,12 @@ public final class WaterSide {
         toRadiator = start;
         double at = outside + 15;
         double whole = loop.volume() * coolant.density(at) * coolant.heatCapacity(at);
-        double inHoses = (loop.feedVolume() + loop.returnVolume()) / loop.volume();
+        double behind = loop.returnVolume() + (loop.feedVolume() + loop.returnVolume() > 0 ? inCore : 0);
+        double inHoses = (loop.feedVolume() + behind) / loop.volume();
         hoses = inHoses > 0 && !loop.isOpen();
         double share = hoses ? Math.min(inHoses, 1 - LEAST_MIXED) / inHoses : 0;
         feed = new HoseLine(share * loop.feedVolume() / loop.volume() * whole, start);
-        back = new HoseLine(share * loop.returnVolume() / loop.volume() * whole, start);
+        back = new HoseLine(share * behind / loop.volume() * whole, start);
         capacity = whole * (1 - share * inHoses);
     }
 
@@ -83,13 +97,13 @@ public final class WaterSide {
         return toCore;
     }
 
-    /** @return K where it entered the radiator in the last step */
-    double toRadiator() {
-        return toRadiator;
-    }
-
     double ice() {
         return ice;
+    }
+
+    /** @return W given to the air by the radiator, mean of the last step */
+    double toAir() {
+        return toAir;
     }
 
     /** @return W that the chiller took, mean of the last step */
@@ -106,7 +120,7 @@ public final class WaterSide {
         for (double t : cell) {
             sum += t;
         }
-        return sum / cell.length * capacity + feed.stored() + back.stored() + underWay - ice * IceSpec.LATENT_HEAT;
+        return sum / cell.length * capacity + feed.stored() + back.stored() + underWay - ice * IceSpec.LATENT_HEAT + (metal == null ? 0 : metal.stored());
     }
 
     /** Tops the ice up; its cold comes from outside the loop. @return J */
@@ -119,30 +133,48 @@ public final class WaterSide {
         return added;
     }
 
+    /** As {@link #advance(double, double, double, RadiatorMetal.Sides, double, double, double, double)} for a radiator without metal. @param radiator W/K between its inlets */
+    void advance(double dt, double heat, double rate, double radiator, double airIn, double slope, double zero, double coldest) {
+        advance(dt, heat, rate, new RadiatorMetal.Sides(radiator, Double.POSITIVE_INFINITY), airIn, slope, zero, coldest);
+    }
+
     /**
      * @param heat     W from the core, mean of the step
      * @param rate     W/K of the flow
-     * @param radiator W/K between the radiator's inlets
+     * @param radiator what its sides carry
      * @param airIn    K at the radiator
      * @param slope    W/K of the chiller; 0 when it does not work
      * @param zero     K at which the chiller takes nothing
      * @param coldest  K the chiller does not go below
      */
-    void advance(double dt, double heat, double rate, double radiator, double airIn, double slope, double zero, double coldest) {
+    void advance(double dt, double heat, double rate, RadiatorMetal.Sides radiator, double airIn, double slope, double zero, double coldest) {
         if (loop.isOpen()) {
             return;
         }
+        double water = radiator.water();
         double chiller = cell[0] > coldest ? slope : 0;
         double melt = contact * tank.ice().conductance(ice);
         double mean;
         toRadiator = hoses ? back.push(rate * dt, toCore + heat / rate) : out + heat / rate;
         if (cell.length == 1 && !hoses) {
-            double pull = radiator + chiller + melt + loop.soak();
-            double push = radiator * airIn + chiller * zero + melt * IceSpec.MELTING + loop.soak() * round + heat * (1 - radiator / rate);
-            mean = relax(0, dt, capacity, pull, push);
+            double pull = chiller + melt + loop.soak();
+            double push = chiller * zero + melt * IceSpec.MELTING + loop.soak() * round + heat * (1 - water / rate);
+            if (metal == null) {
+                mean = relax(0, dt, capacity, pull + water, push + water * airIn);
+                toAir = water * (mean + heat / rate - airIn);
+            } else {
+                coupled.set(cell[0], metal.temperature());
+                coupled.relax(dt, capacity, pull, push, metal.capacity(), radiator.air(), radiator.air() * airIn + heat * water / rate, water);
+                cell[0] = coupled.first();
+                mean = coupled.meanFirst();
+                metal.stood(coupled.second(), coupled.meanSecond(), radiator, airIn);
+                toAir = metal.toAir();
+            }
             out = cell[0];
         } else {
-            double cooled = toRadiator - radiator / rate * (toRadiator - airIn);
+            double left = metal == null ? water * (toRadiator - airIn) : metal.pass(dt, radiator, toRadiator, airIn);
+            toAir = metal == null ? left : metal.toAir();
+            double cooled = toRadiator - left / rate;
             double c = capacity / cell.length;
             mean = relax(0, dt, c, rate + chiller + melt + loop.soak(), rate * cooled + chiller * zero + melt * IceSpec.MELTING + loop.soak() * round);
             double last = mean;

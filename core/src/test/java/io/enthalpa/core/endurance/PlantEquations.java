@@ -45,7 +45,7 @@ public final class PlantEquations implements OrdinaryDifferentialEquation {
 
     @Override
     public int getDimension() {
-        return NX * NY + 1;
+        return NX * NY + 2;
     }
 
     private double[] start() {
@@ -76,8 +76,11 @@ public final class PlantEquations implements OrdinaryDifferentialEquation {
         }
         if (core.hasLoop()) {
             AirMeeting met = core.ownAir(point.roadSpeed());
-            double perKelvin = core.radiatorPerKelvin(met, core.streamAt(met, coldIn, point.speed()), coldIn);
-            rates[NX * NY] = (given - perKelvin * (coldIn + given / coldRate - met.inlet())) / waterCapacity;
+            RadiatorMetal.Sides sides = core.radiatorSides(met, core.streamAt(met, coldIn, point.speed()), coldIn);
+            double radiator = state[NX * NY + 1];
+            double left = sides.water() * (coldIn + given / coldRate - radiator);
+            rates[NX * NY] = (given - left) / waterCapacity;
+            rates[NX * NY + 1] = (left - sides.air() * (radiator - met.inlet())) / core.radiatorMetal();
         }
         return rates;
     }
