@@ -13,6 +13,7 @@ import NumberField from '../ui/NumberField.vue'
 import TextField from '../ui/TextField.vue'
 import BaySection from './BaySection.vue'
 import GearingSection from './GearingSection.vue'
+import SensorFields from './SensorFields.vue'
 import DutyEditor from '../duty/DutyEditor.vue'
 
 /** What the job is: asked in the order people think, filled in from the start. */
@@ -104,7 +105,7 @@ function pickBanks(count: string): void {
         <p class="said">{{ outside }}</p>
         <NumberField part="targets" name="intake_C" pointer="/targets/intake_C" />
         <NumberField part="targets" name="timingPull_C" pointer="/targets/timingPull_C" />
-        <NumberField part="targets" name="sensorLag_s" pointer="/targets/sensorLag_s" optional />
+        <SensorFields />
       </section>
       <section>
         <h2>Full load, where the charge line is drawn</h2>

@@ -1,0 +1,32 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import ChoiceField from '../ui/ChoiceField.vue'
+import type { useBuild } from '../build/store'
+import { buildOnScreen, surface } from '../testing/surface'
+import SensorFields from './SensorFields.vue'
+
+describe('the sensor', () => {
+  let build: ReturnType<typeof useBuild>
+  let edit: ReturnType<typeof vi.fn>
+
+  beforeEach(() => {
+    window.matchMedia = vi.fn().mockReturnValue({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn(), addListener: vi.fn() })
+    build = buildOnScreen()
+    edit = vi.fn().mockResolvedValue({ done: true })
+    build.edit = edit as unknown as typeof build.edit
+  })
+
+  it('is known by its type, and a type writes its usual lag', async () => {
+    for (const [lag, type] of [[0.5, 'bare wire'], [3, 'open tip'], [12, 'closed tip']] as const) {
+      build.document!.targets.sensorLag_s = lag
+      build.document = structuredClone(build.document)
+      const wrapper = await surface(SensorFields)
+      expect(wrapper.findComponent(ChoiceField).props('shown')).toBe(type)
+      wrapper.unmount()
+    }
+    const wrapper = await surface(SensorFields)
+    wrapper.findComponent(ChoiceField).props('pick')!('closed tip')
+    expect(edit, 'it is that already').not.toHaveBeenCalled()
+    wrapper.findComponent(ChoiceField).props('pick')!('bare wire')
+    expect(edit.mock.lastCall![0]).toEqual([{ pointer: '/targets/sensorLag_s', value: 0.5 }])
+  })
+})
