@@ -22,6 +22,10 @@ export interface Radiator {
   airIn_C: number
   waterLoss_kPa?: number
   airLoss_Pa?: number
+  /** Size that the card speaks of; the radiator's own where left out. */
+  cardWidth_mm?: number
+  cardHeight_mm?: number
+  cardDepth_mm?: number
   /** By geometry instead of the card. */
   tubes?: { fin: Fin; tubeHeight_mm: number; tubeWall_mm: number; passes?: number }
   air?: FaceAir

@@ -91,6 +91,7 @@ function know(how: 'card' | 'tubes'): void {
         </template>
         <template v-else>
           <NumberField v-for="key in ['heat_kW', 'waterFlow_L_min', 'waterIn_C', 'airSpeed_m_s', 'airIn_C']" :key="key" part="core/water/radiator" :name="key" :pointer="`${at}/radiator/${key}`" />
+          <NumberField v-for="key in ['cardWidth_mm', 'cardHeight_mm', 'cardDepth_mm']" :key="key" part="core/water/radiator" :name="key" :pointer="`${at}/radiator/${key}`" optional empty="the same" />
           <NumberField v-for="key in ['waterLoss_kPa', 'airLoss_Pa']" :key="key" part="core/water/radiator" :name="key" :pointer="`${at}/radiator/${key}`" optional empty="usual" />
         </template>
       </div>

@@ -144,7 +144,9 @@ final class LoopReader {
     }
 
     private static RadiatorBasis card(JsonPlace place, CoreSize size) {
-        return new RadiatorBasis.Card(size, place.number(Field.RADIATOR_HEAT), place.number(Field.RADIATOR_WATER_FLOW), place.number(Field.RADIATOR_WATER_IN),
+        CoreSize ofCard = new CoreSize(place.optionalNumber(Field.RADIATOR_CARD_WIDTH).orElse(size.width()), place.optionalNumber(Field.RADIATOR_CARD_HEIGHT).orElse(size.height()),
+                place.optionalNumber(Field.RADIATOR_CARD_DEPTH).orElse(size.depth()));
+        return new RadiatorBasis.Card(ofCard, place.number(Field.RADIATOR_HEAT), place.number(Field.RADIATOR_WATER_FLOW), place.number(Field.RADIATOR_WATER_IN),
                 place.number(Field.RADIATOR_AIR_SPEED), place.number(Field.RADIATOR_AIR_IN), place.optionalNumber(Field.RADIATOR_WATER_LOSS),
                 place.optionalNumber(Field.RADIATOR_AIR_LOSS));
     }

@@ -109,6 +109,9 @@ final class LoopWriter {
     private static void radiator(RadiatorSpec radiator, ObjectNode node) {
         CoreWriter.size(radiator.size(), node, Field.RADIATOR_WIDTH, Field.RADIATOR_HEIGHT, Field.RADIATOR_DEPTH);
         if (radiator.basis() instanceof RadiatorBasis.Card card) {
+            if (!card.size().equals(radiator.size())) {
+                CoreWriter.size(card.size(), node, Field.RADIATOR_CARD_WIDTH, Field.RADIATOR_CARD_HEIGHT, Field.RADIATOR_CARD_DEPTH);
+            }
             put(node, Field.RADIATOR_HEAT, card.heat());
             put(node, Field.RADIATOR_WATER_FLOW, card.waterFlow());
             put(node, Field.RADIATOR_WATER_IN, card.waterIn());

@@ -99,6 +99,26 @@ class ColdSideFileTest {
         assertThat(way.exitArea()).isCloseTo(0.12, within(1e-12));
     }
 
+    @Test
+    void cardOfARadiatorMaySpeakOfAnotherSize() {
+        ObjectNode tree = sample();
+        ObjectNode radiator = (ObjectNode) tree.at("/options/0/path/2/water/radiator");
+        radiator.remove("tubes");
+        radiator.put("heat_kW", 12).put("waterFlow_L_min", 20).put("waterIn_C", 60).put("airSpeed_m_s", 5).put("airIn_C", 25);
+        assertThat(card(BuildFile.read(tree)).size().height()).as("its own where the file is silent").isCloseTo(0.25, within(1e-12));
+        assertThat(BuildFile.tree(BuildFile.read(tree)).at("/options/0/path/2/water/radiator").has("cardHeight_mm")).isFalse();
+        radiator.put("cardHeight_mm", 300);
+        Build build = BuildFile.read(tree);
+        assertThat(card(build).size().height()).isCloseTo(0.3, within(1e-12));
+        assertThat(card(build).size().width()).isCloseTo(0.4, within(1e-12));
+        assertThat(card(BuildFile.read(BuildFile.write(build)))).isEqualTo(card(build));
+    }
+
+    private static RadiatorBasis.Card card(Build build) {
+        WaterLoopSpec loop = ((CoolingSide.Water) ((PathElement.Core) build.options().get(0).path().get(2)).cooling()).loop();
+        return (RadiatorBasis.Card) loop.radiator().orElseThrow().basis();
+    }
+
     private static void refuses(Consumer<ObjectNode> spoil, String field, String... words) {
         ObjectNode tree = sample();
         spoil.accept(tree);

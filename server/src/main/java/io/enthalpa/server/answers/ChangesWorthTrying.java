@@ -120,8 +120,36 @@ final class ChangesWorthTrying {
                 tryOne(name, at + "/water/radiator/air", Field.AIR_FACE_SHARE,
                         Math.min(Math.rint(water.at("/radiator/air/faceShare_pct").asDouble(0) * 1.3), 60));
             }
-            tryOne("ice tank", at + "/water/tank", Field.ICE_MASS, Math.rint(water.at("/tank/ice_kg").asDouble(0) * 1.5));
+            trySinks(at + "/water", water);
         }
+    }
+
+    /** What takes the water's heat: a bigger radiator, more or finer ice, a stronger chiller. */
+    private void trySinks(String at, JsonNode water) {
+        if (water.path("radiator").isObject()) {
+            List<ChangeView.Edit> card = cardOfItsOwn(at + "/radiator", water.path("radiator"));
+            trial("radiator", at + "/radiator", Field.RADIATOR_HEIGHT, Math.rint(water.at("/radiator/height_mm").asDouble(0) * 1.25), card);
+            trial("radiator", at + "/radiator", Field.RADIATOR_DEPTH, Math.rint(water.at("/radiator/depth_mm").asDouble(0) * 1.5), card);
+        }
+        tryOne("ice tank", at + "/tank", Field.ICE_MASS, Math.rint(water.at("/tank/ice_kg").asDouble(0) * 1.5));
+        double piece = water.at("/tank/icePiece_mm").asDouble(0);
+        if (piece > 12) {
+            trial("ice tank", at + "/tank", Field.ICE_PIECE, Math.rint(piece / 2));
+        }
+        tryOne("chiller", at + "/chiller", Field.CHILLER_CAPACITY, Math.rint(water.at("/chiller/capacity_kW").asDouble(0) * 15) / 10);
+    }
+
+    /** What keeps a card speaking of the radiator that it was made for when another size of the same make is taken. */
+    private static List<ChangeView.Edit> cardOfItsOwn(String at, JsonNode radiator) {
+        List<ChangeView.Edit> edits = new ArrayList<>();
+        if (!radiator.has("tubes")) {
+            for (Field[] pair : new Field[][] {{Field.RADIATOR_CARD_WIDTH, Field.RADIATOR_WIDTH}, {Field.RADIATOR_CARD_HEIGHT, Field.RADIATOR_HEIGHT}, {Field.RADIATOR_CARD_DEPTH, Field.RADIATOR_DEPTH}}) {
+                if (!radiator.has(pair[0].key())) {
+                    edits.add(new ChangeView.Edit(at + "/" + pair[0].key(), radiator.path(pair[1].key()).asDouble(0)));
+                }
+            }
+        }
+        return edits;
     }
 
     /** A way of the air brings the core's, or its radiator's. */
@@ -175,6 +203,11 @@ final class ChangesWorthTrying {
     }
 
     private void trial(String name, String place, Field field, double to) {
+        trial(name, place, field, to, List.of());
+    }
+
+    /** @param also edits that go with it */
+    private void trial(String name, String place, Field field, double to, List<ChangeView.Edit> also) {
         String pointer = place + "/" + field.key();
         double from = document.at("/options/" + option + pointer).asDouble(0);
         if (to > field.max() || to < field.min()) {
@@ -183,11 +216,17 @@ final class ChangesWorthTrying {
         JsonNode trial = document.deepCopy();
         ObjectNode target = (ObjectNode) trial.at("/options/" + option + place);
         target.put(field.key(), to);
+        for (ChangeView.Edit edit : also) {
+            int cut = edit.pointer().lastIndexOf('/');
+            ((ObjectNode) trial.at("/options/" + option + edit.pointer().substring(0, cut))).put(edit.pointer().substring(cut + 1), edit.value());
+        }
+        List<ChangeView.Edit> edits = new ArrayList<>(also);
+        edits.add(new ChangeView.Edit(pointer, to));
         numbers(trial).ifPresent(after -> {
             double worst = after.worst() - now.worst();
             double loss = (after.loss() - now.loss()) / 1000;
             if (worst < -LEAST_GAIN_K || loss < -LEAST_GAIN_KPA && worst < LEAST_GAIN_K) {
-                found.add(new ChangeView(name, field.key(), field.part(), from, to, List.of(new ChangeView.Edit(pointer, to)), worst, loss, after.keeps() - now.keeps()));
+                found.add(new ChangeView(name, field.key(), field.part(), from, to, edits, worst, loss, after.keeps() - now.keeps()));
             }
         });
     }

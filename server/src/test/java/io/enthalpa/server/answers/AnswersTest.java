@@ -209,6 +209,29 @@ class AnswersTest {
         assertThat(changes.toString()).contains("/path/3/legs/");
     }
 
+    /** What the verdict blames is among the remedies. */
+    @Test
+    void remediesFollowWhatLimits() {
+        JsonNode small = edited(juniper, 1, JsonMapper.shared().readTree("""
+                [{"pointer": "/path/3/water/radiator/width_mm", "value": 160}, {"pointer": "/path/3/water/radiator/height_mm", "value": 110},
+                 {"pointer": "/path/3/water/radiator/cardWidth_mm", "value": 320}, {"pointer": "/path/3/water/radiator/cardHeight_mm", "value": 240}]"""));
+        assertThat(preview(small, "B").json().at("/answers/0/soak/verdict/limit").asString()).isEqualTo("SINK");
+        assertThat(keys(small, "B")).contains("height_mm").contains("depth_mm");
+        JsonNode hot = edited(van, 2, JsonMapper.shared().readTree("[]"));
+        ((ObjectNode) hot.at("/targets")).put("intake_C", 36);
+        JsonNode verdict = preview(hot, "C").json().at("/answers/0/soak/verdict");
+        assertThat(verdict.get("limit").asString()).isEqualTo("OUTSIDE_AIR");
+        assertThat(verdict.get("needed_pct").doubleValue()).isGreaterThan(92);
+        JsonNode ice = preview(saltline, "A").json().at("/answers/0/soak");
+        assertThat(ice.at("/verdict/atWorst/tank_pct").doubleValue()).as("the water stores what the ice has not taken yet").isPositive();
+        assertThat(ice.at("/trace/switches/0/kind").asString()).isEqualTo("PUMP");
+        assertThat(ice.at("/audit/latent_kJ").doubleValue()).isPositive();
+    }
+
+    private static List<String> keys(JsonNode document, String option) {
+        return server.post("/api/preview/changes", asking(document, option).toString()).json().get("changes").findValuesAsString("key");
+    }
+
     private static JsonNode edited(JsonNode document, int option, JsonNode edits) {
         JsonNode changed = document.deepCopy();
         for (JsonNode edit : edits) {
