@@ -167,7 +167,6 @@ final class CoreField implements MetalField {
 
     /** A cell below the dew point of what passes it. */
     private final class WetCell {
-        private static final double NEAR = 0.05;
         private final double fromCharge;
         private final double toCold;
         private final double perRate;
@@ -205,27 +204,34 @@ final class CoreField implements MetalField {
             double latentHeat = WaterVapour.latentHeat(was);
             double held = damp.held(was);
             double now = perShare * latentHeat * (vapour[y] - held);
-            double less = perShare * latentHeat * (damp.held(was + NEAR) - held) / NEAR;
+            double less = perShare * latentHeat * damp.heldMore(was);
             double pull = fromCharge + toCold + less;
             double limit = (fromCharge * hot[y] + toCold * cold[x] + now + less * was) / pull;
             double rate = pull * perRate;
-            double average = limit - (was - limit) * Math.expm1(-rate) / rate;
+            double left = Math.exp(-rate);
+            double average = limit + (was - limit) * mean(rate, left);
             double given = now - less * (average - was);
             if (given < 0) {
                 // It warms past the dew point within the step: as much as it would take stays vapour.
                 pull = fromCharge + toCold;
                 limit = (fromCharge * hot[y] + toCold * cold[x]) / pull;
                 rate = pull * perRate;
-                average = limit - (was - limit) * Math.expm1(-rate) / rate;
+                left = Math.exp(-rate);
+                average = limit + (was - limit) * mean(rate, left);
                 given = 0;
             }
-            metal[i] = limit + (was - limit) * Math.exp(-rate);
+            metal[i] = limit + (was - limit) * left;
             hot[y] += hotReach * (average - hot[y]);
             cold[x] += coldReach * (average - cold[x]);
             watts += given;
             condensed += given / latentHeat;
             vapour[y] -= given / latentHeat / damp.perShare() * ny;
         }
+    }
+
+    /** Mean over a step of what is left of an excess that falls to {@code left} by its end. */
+    private static double mean(double rate, double left) {
+        return rate < 1e-4 ? 1 - rate / 2 : (1 - left) / rate;
     }
 
     /** Puts the metal back to a state kept earlier by {@link #snapshot}. */

@@ -85,7 +85,7 @@ public record Condensate(double dewPoint, double flow, double latentHeat, double
                 double perShare = damp.perShare() * reach * WaterVapour.latentHeat(metal);
                 double held = damp.held(metal);
                 double left = fromCharge * (charge - metal) + toCold * (coldIn - metal) + perShare * Math.max(vapour - held, 0);
-                double slope = fromCharge + toCold + (vapour > held ? perShare * (damp.held(metal + 0.01) - held) / 0.01 : 0);
+                double slope = fromCharge + toCold + (vapour > held ? perShare * damp.heldMore(metal) : 0);
                 metal += left / slope;
             }
             return metal;

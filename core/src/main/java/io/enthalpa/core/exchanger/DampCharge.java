@@ -26,7 +26,12 @@ public record DampCharge(double vapour, double pressure, double water) {
 
     /** @param temperature K @return mole fraction that stays vapour there */
     public double held(double temperature) {
-        return WaterVapour.saturationPressure(temperature) / pressure;
+        return WaterVapour.tabledPressure(temperature) / pressure;
+    }
+
+    /** @param temperature K @return slope of {@link #held}, 1/K */
+    public double heldMore(double temperature) {
+        return WaterVapour.tabledSlope(temperature) / pressure;
     }
 
     /** @return kg/s for each whole of mole fraction that comes out */

@@ -61,4 +61,15 @@ class DewPointTest {
         assertThat(Methanol.latentHeat(298.15)).isCloseTo(1.17e6, withinPercentage(1));
         assertThat(Methanol.saturationPressure(337.85)).isCloseTo(101325, withinPercentage(1.5));
     }
+
+    @Test
+    void tableForEveryCellIsTheEquation() {
+        for (double t = 200; t < 450; t += 0.37) {
+            double exact = WaterVapour.saturationPressure(t);
+            assertThat(WaterVapour.tabledPressure(t)).isCloseTo(exact, withinPercentage(1e-3));
+            if (t > 231 && t < 419) {
+                assertThat(WaterVapour.tabledSlope(t)).isCloseTo((WaterVapour.saturationPressure(t + 0.05) - WaterVapour.saturationPressure(t - 0.05)) / 0.1, withinPercentage(1));
+            }
+        }
+    }
 }
