@@ -10,7 +10,9 @@ import java.io.UncheckedIOException;
 import java.math.BigDecimal;
 import java.math.RoundingMode;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.function.BiConsumer;
 import java.util.function.IntToDoubleFunction;
 import java.util.function.IntUnaryOperator;
@@ -57,13 +59,25 @@ public final class TraceFile {
             columns.add(new Column(fan.way() + " fan", i -> fan.on()[i] ? 1 : 0, 0, always));
         }
         for (Trace.Station station : trace.stations()) {
-            columns.add(new Column(station.name() + "_C", i -> station.temperature()[i] - KELVIN, 3, running));
+            String name = station.name() + "_C";
+            if (columns.stream().noneMatch(column -> column.name().equals(name))) {
+                columns.add(new Column(name, i -> station.temperature()[i] - KELVIN, 3, running));
+            }
             columns.add(new Column(station.name() + "_kPa", i -> station.pressure()[i] / 1000, 3, running));
         }
         for (Trace.Wall wall : trace.walls()) {
             columns.add(new Column(wall.name() + " wall_C", i -> wall.temperature()[i] - KELVIN, 3, always));
         }
-        return columns;
+        return toldApart(columns);
+    }
+
+    /** Pieces may share a name: the second of a name gets its number. */
+    private static List<Column> toldApart(List<Column> columns) {
+        Map<String, Integer> seen = new HashMap<>();
+        return columns.stream().map(column -> {
+            int count = seen.merge(column.name(), 1, Integer::sum);
+            return count == 1 ? column : new Column(column.name() + " " + count, column.value(), column.digits(), column.there());
+        }).toList();
     }
 
     private static List<Column> core(CoreTrace core, Trace trace, IntUnaryOperator always, IntUnaryOperator running) {

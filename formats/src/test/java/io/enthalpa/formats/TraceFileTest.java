@@ -9,6 +9,8 @@ import io.enthalpa.core.endurance.Trace;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 class TraceFileTest {
     private static final Build BUILD = BuildFile.read("""
@@ -49,10 +51,21 @@ class TraceFileTest {
         assertThat(table.heading()).contains("loss_kPa", "brick effectiveness_pct", "brick coolant out_C", "brick water_L_min", "brick tank_C", "brick pump", "brick chiller", "brick chiller_W",
                 "brick radiator air_m_s", "front fan");
         int i = trace.length() - 1;
+        assertThat(table.heading()).as("a core's own columns stand for the stations before and behind it").doesNotHaveDuplicates();
         CsvTable.Row end = table.rows().get(i);
         assertThat(end.cell(table.heading().indexOf("brick pump"))).isEqualTo("1");
         assertThat(Double.parseDouble(end.cell(table.heading().indexOf("brick effectiveness_pct")))).isCloseTo(100 * trace.core().recovered(trace.outside(), i), within(0.006));
         assertThat(Double.parseDouble(end.cell(table.heading().indexOf("brick water_L_min")))).isCloseTo(trace.core().cold().water()[i] * 60e3, within(6e-4)).isPositive();
+    }
+
+    @Test
+    void piecesOfOneNameAreToldApart() {
+        ObjectNode tree = BuildFile.tree(BUILD);
+        ArrayNode path = (ArrayNode) tree.at("/options/0/path");
+        path.insert(3, path.get(2).deepCopy());
+        Trace trace = new Answer(BuildFile.read(tree), "A").soak();
+        assertThat(CsvTable.read("trace", TraceFile.csv(trace)).heading()).doesNotHaveDuplicates().contains("pipe wall_C", "pipe wall_C 2");
+        assertThat(TraceFile.json(trace).get("columns").size()).isEqualTo(CsvTable.read("trace", TraceFile.csv(trace)).heading().size());
     }
 
     @Test

@@ -23,13 +23,13 @@ public final class WaterVapour {
             .leavesOut("Fog within the stream and drops carried along; the charge behind the core still counts what came out; frost below 0 °C is counted as water.");
 
     private static final double TABLE_FROM = 230;
-    private static final double TABLE_STEP = 0.1;
-    private static final double[] TABLE = java.util.stream.IntStream.rangeClosed(0, 1900).mapToDouble(i -> saturationPressure(TABLE_FROM + i * TABLE_STEP)).toArray();
+    private static final double TABLE_STEP = 0.05;
+    private static final double[] TABLE = java.util.stream.IntStream.rangeClosed(0, 3800).mapToDouble(i -> saturationPressure(TABLE_FROM + i * TABLE_STEP)).toArray();
 
     private WaterVapour() {
     }
 
-    /** {@link #saturationPressure} from a table in steps of 0.1 K, straight between, which changes it by less than 1e-5: for every cell of every step. */
+    /** {@link #saturationPressure} from a table in steps of 0.05 K, straight between, which changes it by less than 1e-5: for every cell of every step. */
     public static double tabledPressure(double t) {
         double at = (t - TABLE_FROM) / TABLE_STEP;
         int below = (int) at;
