@@ -1,18 +1,15 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, type Mock } from 'vitest'
 import ChoiceField from '../ui/ChoiceField.vue'
 import type { useBuild } from '../build/store'
-import { buildOnScreen, surface } from '../testing/surface'
+import { listenedBuild, surface } from '../testing/surface'
 import SensorFields from './SensorFields.vue'
 
 describe('the sensor', () => {
   let build: ReturnType<typeof useBuild>
-  let edit: ReturnType<typeof vi.fn>
+  let edit: Mock
 
   beforeEach(() => {
-    window.matchMedia = vi.fn().mockReturnValue({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn(), addListener: vi.fn() })
-    build = buildOnScreen()
-    edit = vi.fn().mockResolvedValue({ done: true })
-    build.edit = edit as unknown as typeof build.edit
+    ;({ build, edit } = listenedBuild())
   })
 
   it('is known by its type, and a type writes its usual lag', async () => {

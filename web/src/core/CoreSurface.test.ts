@@ -1,19 +1,16 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi, type Mock } from 'vitest'
 import { api } from '../api/client'
 import type { useBuild } from '../build/store'
 import type { CorePiece } from '../document/types'
-import { buildOnScreen, surface } from '../testing/surface'
+import { buildOnScreen, listenedBuild, surface } from '../testing/surface'
 import CoreSurface from './CoreSurface.vue'
 
 describe('the core surface', () => {
   let build: ReturnType<typeof useBuild>
-  let edit: ReturnType<typeof vi.fn>
+  let edit: Mock
 
   beforeEach(() => {
-    window.matchMedia = vi.fn().mockReturnValue({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn(), addListener: vi.fn() })
-    build = buildOnScreen()
-    edit = vi.fn().mockResolvedValue({ done: true })
-    build.edit = edit as unknown as typeof build.edit
+    ;({ build, edit } = listenedBuild())
     vi.spyOn(api, 'coreSteps').mockResolvedValue({ steps: [] })
   })
 

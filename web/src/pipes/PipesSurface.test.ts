@@ -1,17 +1,14 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, type Mock } from 'vitest'
 import type { useBuild } from '../build/store'
-import { buildOnScreen, surface, usualPath } from '../testing/surface'
+import { listenedBuild, surface, usualPath } from '../testing/surface'
 import PipesSurface from './PipesSurface.vue'
 
 describe('the way of the air', () => {
   let build: ReturnType<typeof useBuild>
-  let edit: ReturnType<typeof vi.fn>
+  let edit: Mock
 
   beforeEach(() => {
-    window.matchMedia = vi.fn().mockReturnValue({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn(), addListener: vi.fn() })
-    build = buildOnScreen()
-    edit = vi.fn().mockResolvedValue({ done: true })
-    build.edit = edit as unknown as typeof build.edit
+    ;({ build, edit } = listenedBuild())
   })
 
   it('shows every piece with its price and where the others are edited', async () => {

@@ -1,25 +1,22 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi, type Mock } from 'vitest'
 import { flushPromises } from '@vue/test-utils'
 import { api, type OrderView } from '../api/client'
 import type { useBuild } from '../build/store'
 import { airWay, wayView } from '../testing/cold'
-import { buildOnScreen, surface } from '../testing/surface'
+import { listenedBuild, surface } from '../testing/surface'
 import SpaceSurface from './SpaceSurface.vue'
 
 const placed = (layer: number, name: string, kind: string, heat_kW: number) => ({ layer, name, kind, airIn_C: 34, heat_kW })
 
 describe('the cooling air', () => {
   let build: ReturnType<typeof useBuild>
-  let edit: ReturnType<typeof vi.fn>
+  let edit: Mock
 
   beforeEach(() => {
-    window.matchMedia = vi.fn().mockReturnValue({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn(), addListener: vi.fn() })
-    build = buildOnScreen()
+    ;({ build, edit } = listenedBuild())
     build.document!.options[0]!.airWays = [airWay()]
     build.document = structuredClone(build.document)
     build.answers.A!.steady!.airWays = [wayView()]
-    edit = vi.fn().mockResolvedValue({ done: true })
-    build.edit = edit as unknown as typeof build.edit
     vi.spyOn(api, 'stackOrders').mockResolvedValue({
       orders: [
         { order: [0, 1], intake_C: 60, total_kW: 16, layers: [placed(0, 'condenser', 'CONDENSER', 7), placed(1, 'core', 'CORE', 9)] },

@@ -1,5 +1,6 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
+import { vi, type Mock } from 'vitest'
 import PrimeVue from 'primevue/config'
 import type { Component } from 'vue'
 import { createMemoryHistory, createRouter } from 'vue-router'
@@ -37,6 +38,15 @@ export function buildOnScreen(path: Piece[] = usualPath()): ReturnType<typeof us
   } as unknown as BuildDocument
   build.answers = { A: { option: 'A', steady: steadyView([34, 38, 187, 187, 49, 49, 49]) } }
   return build
+}
+
+/** {@link buildOnScreen} whose edits are listened to instead of made. */
+export function listenedBuild(path?: Piece[]): { build: ReturnType<typeof useBuild>; edit: Mock } {
+  window.matchMedia = vi.fn().mockReturnValue({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn(), addListener: vi.fn() })
+  const build = buildOnScreen(path)
+  const edit = vi.fn().mockResolvedValue({ done: true })
+  build.edit = edit as unknown as typeof build.edit
+  return { build, edit }
 }
 
 /** @returns a surface mounted with the routes it links to */

@@ -1,22 +1,19 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeEach, describe, expect, it, vi, type Mock } from 'vitest'
 import { flushPromises } from '@vue/test-utils'
 import { api } from '../api/client'
 import type { useBuild } from '../build/store'
 import { loopView, waterCore } from '../testing/cold'
-import { buildOnScreen, surface, usualPath } from '../testing/surface'
+import { listenedBuild, surface, usualPath } from '../testing/surface'
 import WaterSurface from './WaterSurface.vue'
 
 describe('the water side', () => {
   let build: ReturnType<typeof useBuild>
-  let edit: ReturnType<typeof vi.fn>
+  let edit: Mock
 
   beforeEach(() => {
-    window.matchMedia = vi.fn().mockReturnValue({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn(), addListener: vi.fn() })
     const core = waterCore()
-    build = buildOnScreen(usualPath().map((p) => (p.kind === 'core' ? core : p)))
+    ;({ build, edit } = listenedBuild(usualPath().map((p) => (p.kind === 'core' ? core : p))))
     build.answers.A!.steady!.loops = [loopView(core.water!)]
-    edit = vi.fn().mockResolvedValue({ done: true })
-    build.edit = edit as unknown as typeof build.edit
     vi.spyOn(api, 'waterChanges').mockResolvedValue({
       changes: [{ what: 'thin spigot, 9 → 19 mm', share_pct: 50, flow_L_min: 19, flowRatio: 1.36, intake_K: -2.4, water_K: 1, edits: [{ pointer: '/path/3/water/pieces/6/bore_mm', value: 19 }] }],
     })
