@@ -271,7 +271,7 @@ const size = (l: AirLayer) => {
             </template>
             <NumberField part="airWay/fan" name="offAbove_km_h" :pointer="`${at}/fan/offAbove_km_h`" of="fan" />
             <ChoiceField label="blows" :pointer="`${at}/fan/backwards`" :choices="winds" :shown="way.fan.backwards ? 'yes' : 'no'" :pick="(v) => write(`${at}/fan/backwards`, v === 'yes', `fan blows ${v === 'yes' ? 'against the wind' : 'with the wind'}`)" of="fan" />
-            <ChoiceField label="blows while engine off" :pointer="`${at}/fan/whileOff`" :choices="yesNo" :shown="way.fan.whileOff === false ? 'no' : 'yes'" :pick="(v) => write(`${at}/fan/whileOff`, v === 'yes', `fan blows while the engine is off: ${v}`)" of="fan" />
+            <ChoiceField label="works while engine off" :pointer="`${at}/fan/whileOff`" :choices="yesNo" :shown="way.fan.whileOff === false ? 'no' : 'yes'" :pick="(v) => write(`${at}/fan/whileOff`, v === 'yes', `fan works while the engine is off: ${v}`)" of="fan" />
           </template>
           <p class="fine"><button type="button" class="act" @click="fan(!way.fan)">{{ way.fan ? 'take the fan out' : 'put a fan in' }}</button></p>
         </section>

@@ -97,12 +97,14 @@ describe('what the shape says', () => {
   it('blames the water, not the radiator, where the water is the narrow place of a ramp', () => {
     const says = (shape: RunView['shape'], more: Partial<VerdictView> = {}, cooledBy = 'water') => shapeLine(run({ shape }), verdict(more), cooledBy, 'radiator')
     expect(says('RAMP', { limit: 'COLD_SIDE' })).toContain('too little water flow')
-    expect(says('RAMP', { limit: 'SINK' })).toContain('the radiator takes away')
     expect(says('RAMP', { limit: 'COLD_SIDE' }, 'air')).toContain('the air takes away')
     expect(says('RAMP', { limit: 'CHARGE' })).toContain('the core itself')
-    expect(says('RAMP', { limit: 'TANK' })).toContain('the water stores')
-    expect(says('RAMP', { limit: 'WARMED_AIR' })).toContain('already warmed')
     expect(says('RAMP', { limit: 'OUTSIDE_AIR' })).toContain('near the outside air')
+    const shares = { charge_pct: 40, wall_pct: 1, coldFilm_pct: 10, coldFlow_pct: 9, radiator_pct: 30, tank_pct: 10, warmedAir_pct: 0 }
+    const warms = (atWorst: SharesView, cooledBy = 'water') => shapeLine(run({ shape: 'RAMP', climbByCoolant_pct: 80 }), verdict({ limit: 'CHARGE', atWorst }), cooledBy, 'radiator')
+    expect(warms(shares)).toContain('the water warms until the radiator takes')
+    expect(warms({ ...shares, tank_pct: 45 })).toContain('the water stores')
+    expect(warms(shares, 'air')).toContain('Hot air comes round again')
     expect(says('SOAKED')).toContain('heat soak')
     expect(says('SAW_TEETH')).toContain('Healthy')
     expect(says('SAW_TEETH', { outcome: 'PULLS_TIMING' })).toContain('each load goes too high')

@@ -40,21 +40,26 @@ export function shapeLine(run: RunView, verdict: VerdictView, cooledBy: string, 
     case 'SOAKED':
       return `It starts high and falls ${cooledBy === 'air' ? 'once air moves' : 'as the water takes the heat of what stood warm'}: heat soak. Cooler before the start, wrap, a shield or a spacer help more than a bigger core.`
     case 'RAMP':
-      switch (verdict.limit) {
-        case 'COLD_SIDE':
-          return cooledBy === 'air' ? 'A ramp: more heat comes in than the air takes away, until it is hot enough to.' : 'A ramp that settles only when the water is hot: too little water flow. The radiator is not to blame.'
-        case 'CHARGE':
-        case 'WALL':
-          return 'A ramp: heat collects in metal and water, and the core itself is the narrow place.'
-        case 'TANK':
-          return 'A ramp: the water stores what nothing takes away yet. It goes on until the tank is as hot as it has to be.'
-        case 'WARMED_AIR':
-          return 'A ramp: the air comes already warmed, and what stands before it goes on warming it.'
-        case 'OUTSIDE_AIR':
-          return 'A ramp that ends near the outside air: there is hardly anything left to gain from it.'
-        default:
-          return `A ramp: more heat comes in than the ${sink} takes away, until it is hot enough to.`
-      }
+      return ramp(run, verdict, cooledBy, sink)
+  }
+}
+
+/** What makes a ramp: the coolant that warms up, or the narrow place within the core. */
+function ramp(run: RunView, verdict: VerdictView, cooledBy: string, sink: string): string {
+  if ((run.climbByCoolant_pct ?? 0) > 50) {
+    if (cooledBy === 'air') return 'A ramp: the cooling air comes to the core warmer and warmer. Hot air comes round again, or what stands before the core warms it.'
+    const s = verdict.atWorst
+    return s && s.tank_pct > s.radiator_pct
+      ? 'A ramp: the water stores what nothing takes away yet. It goes on until the tank is as hot as it has to be.'
+      : `A ramp: the water warms until the ${sink} takes what the charge brings.`
+  }
+  switch (verdict.limit) {
+    case 'COLD_SIDE':
+      return cooledBy === 'air' ? 'A ramp: more heat comes in than the air takes away, until it is hot enough to.' : 'A ramp that settles only when the water is hot: too little water flow. The radiator is not to blame.'
+    case 'OUTSIDE_AIR':
+      return 'A ramp that ends near the outside air: there is hardly anything left to gain from it.'
+    default:
+      return 'A ramp: heat collects in the metal, and the core itself is the narrow place.'
   }
 }
 

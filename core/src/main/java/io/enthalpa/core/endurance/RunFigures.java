@@ -9,6 +9,7 @@ import java.util.List;
  * What a run comes to, beside its {@link Verdict}.
  *
  * @param shape          of the trace
+ * @param climbByCoolant share of a ramp's climb that is the coolant's own warming; NaN without a ramp
  * @param firstShownOverPull s when the sensor first shows the timing line; NaN when never
  * @param shownOverPull  s that the sensor shows it, engine running
  * @param recoveredAfter s from the worst moment until the intake is at the target again in the same run; NaN when it never was above, or did not come back
@@ -18,7 +19,7 @@ import java.util.List;
  * @param ice            kg left at the end in all tanks
  * @param runs           each stretch of running between stops of the engine
  */
-public record RunFigures(RunShape shape, double firstShownOverPull, double shownOverPull, double recoveredAfter, double density, double wonBack,
+public record RunFigures(RunShape shape, double climbByCoolant, double firstShownOverPull, double shownOverPull, double recoveredAfter, double density, double wonBack,
                          double condensed, double ice, List<OneRun> runs) {
     public static final Method METHOD = Method.of("won-back", "Density won back",
                     "A charge at the manifold's pressure is as dense as its temperature lets it. Outside air brought to that pressure without getting warmer would be best; "
@@ -73,7 +74,8 @@ public record RunFigures(RunShape shape, double firstShownOverPull, double shown
                 lost += air * (1 / trace.outside() - worst);
             }
         }
-        return new RunFigures(RunShape.of(trace), firstShown, shown, recovered(trace, targets), weight == 0 ? Double.NaN : density / weight, lost == 0 ? Double.NaN : won / lost,
+        RunShape shape = RunShape.of(trace);
+        return new RunFigures(shape, shape == RunShape.RAMP ? RunShape.climbByCoolant(trace) : Double.NaN, firstShown, shown, recovered(trace, targets), weight == 0 ? Double.NaN : density / weight, lost == 0 ? Double.NaN : won / lost,
                 condensed, ice(trace, trace.length() - 1), runs(trace));
     }
 

@@ -17,7 +17,8 @@ public enum RunShape {
 
     public static final Method METHOD = Method.of("trace-shape", "Shape of a trace",
                     "The running time is cut into six equal parts. Starts more than 6 K above its lowest, is highest in the first part and ends at least 4 K lower: heat soak. Under at "
-                            + "least half of the highest boost it goes more than 8 K beyond where the first minute of load left it, and still climbs after 45 s of such load: a ramp. Stays within 6 K: flat. Else saw-teeth.")
+                            + "least half of the highest boost it goes more than 8 K beyond where the first minute of load left it, and still climbs after 45 s of such load: a ramp. Nine tenths of its running time within 6 K: flat. Else saw-teeth. "
+                            + "Where more than half of a ramp's climb is the coolant coming warmer to the core, tank, radiator or the air before it make the ramp; else the core and what flows in it.")
             .source(Citation.commonPractice("flat is ideal; saw-teeth that return to the base are healthy; a ramp that settles only with hot water has too little water flow; a high "
                     + "start that falls when rolling is heat soak"))
             .leavesOut("The limits in kelvin are judgement.");
@@ -30,6 +31,11 @@ public enum RunShape {
     private static final double SETTLED = 0.01;
     private static final double CLIMBS = 8;
     private static final double FLAT_WITHIN = 6;
+    private static final double ENDS = 0.05;
+    /** Counted in classes of so many K from there up. */
+    private static final double COLDEST = 220;
+    private static final double BIN = 0.2;
+    private static final int BINS = 2000;
 
     /** @return the shape of what the engine breathes while it runs; flat when it never does */
     public static RunShape of(Trace trace) {
@@ -49,7 +55,29 @@ public enum RunShape {
         if (start - lowest > START_HIGH && parts[0] >= all - 1 && parts[0] - parts[PARTS - 1] > FALLS) {
             return SOAKED;
         }
-        return climbs(trace) ? RAMP : all - lowest < FLAT_WITHIN ? FLAT : SAW_TEETH;
+        return climbs(trace) ? RAMP : swing(trace) < FLAT_WITHIN ? FLAT : SAW_TEETH;
+    }
+
+    /** K between the coldest and the hottest twentieth of the running time: a short way up at the start, or one short blast, is no tooth. */
+    private static double swing(Trace trace) {
+        double[] seconds = new double[BINS];
+        double whole = 0;
+        for (int i = 0; i < trace.length(); i++) {
+            if (trace.flow()[i] > 0) {
+                seconds[(int) Math.max(0, Math.min(BINS - 1, (trace.intake()[i] - COLDEST) / BIN))] += trace.duration()[i];
+                whole += trace.duration()[i];
+            }
+        }
+        double passed = 0;
+        int low = -1;
+        for (int k = 0; k < BINS; k++) {
+            passed += seconds[k];
+            low = low < 0 && passed >= ENDS * whole ? k : low;
+            if (passed >= (1 - ENDS) * whole) {
+                return (k - low) * BIN;
+            }
+        }
+        return 0;
     }
 
     /** Highest intake in equal parts of the running time. */
@@ -73,26 +101,49 @@ public enum RunShape {
 
     /** Under boost it goes well beyond where the first load left it, and takes its time. */
     private static boolean climbs(Trace trace) {
+        Climb climb = climb(trace);
+        return climb.to >= 0 && trace.intake()[climb.to] - trace.intake()[climb.from] > CLIMBS && climb.reached > TAKES;
+    }
+
+    /**
+     * @return share of a ramp's climb that is the coolant's own warming, where it comes to the core: what is left is metal, and water or air that warms on its
+     *         way through the core; NaN where nothing climbs
+     */
+    static double climbByCoolant(Trace trace) {
+        Climb climb = climb(trace);
+        double kelvin = climb.to < 0 ? 0 : trace.intake()[climb.to] - trace.intake()[climb.from];
+        return kelvin <= CLIMBS ? Double.NaN : (trace.coldAt(climb.to) - trace.coldAt(climb.from)) / kelvin;
+    }
+
+    /**
+     * @param from    step of the hottest within the first minute of load
+     * @param to      step of the hottest under load
+     * @param reached s of load until it all but was
+     */
+    private record Climb(int from, int to, double reached) {
+    }
+
+    private static Climb climb(Trace trace) {
         double most = 0;
         for (int i = 0; i < trace.length(); i++) {
             most = trace.flow()[i] > 0 ? Math.max(most, trace.boost()[i]) : most;
         }
-        double early = Double.NEGATIVE_INFINITY;
-        double late = Double.NEGATIVE_INFINITY;
+        int from = -1;
+        int to = -1;
         double loaded = 0;
         double reached = 0;
         boolean first = true;
         for (int i = 0; i < trace.length(); i++) {
             if (trace.flow()[i] > 0 && trace.boost()[i] >= LOADED * most) {
                 loaded += trace.duration()[i];
-                early = first ? Math.max(early, trace.intake()[i]) : early;
+                from = first && (from < 0 || trace.intake()[i] > trace.intake()[from]) ? i : from;
                 first &= loaded < FIRST_LOAD;
-                reached = trace.intake()[i] > late + SETTLED ? loaded : reached;
-                late = Math.max(late, trace.intake()[i]);
+                reached = to < 0 || trace.intake()[i] > trace.intake()[to] + SETTLED ? loaded : reached;
+                to = to < 0 || trace.intake()[i] > trace.intake()[to] ? i : to;
             } else if (loaded > 0) {
                 first = false;
             }
         }
-        return late - early > CLIMBS && reached > TAKES;
+        return new Climb(from, to, reached);
     }
 }

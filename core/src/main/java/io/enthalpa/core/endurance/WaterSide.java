@@ -12,8 +12,8 @@ import java.util.Arrays;
 public final class WaterSide {
     public static final Method METHOD = Method.of("loop-run", "Water, tank and ice through a duty",
                     "The water in tank and radiator is one mixed volume, or eight behind each other in a baffled tank; the hoses to the core and back, and the core itself, pass their "
-                            + "water on in the order it came, later by their volume over the flow (a core holds a fifth of its block; where the loop's pieces are not known all is one volume). The metal of the radiator "
-                            + "is a store of its own between water and air. Over a step each relaxes exactly towards what core, radiator, "
+                            + "water on in the order it came, later by their volume over the flow (a core holds a fifth of its block; where the loop's pieces are not known all is one volume). The metal of the radiator, "
+                            + "550 kg in a m3 of block, is a store of its own between water and air. Over a step each relaxes exactly towards what core, radiator, "
                             + "chiller and ice make of it. What water and metal did not keep and the ice did not melt for, radiator and chiller gave away.")
             .formula("C dT/dt = C_w (T_back - T) - s_chiller (T - T_z) - h A (T - 0 °C) - soak (T - T_bay); T_back = T_r - g (T_r - T_m) / C_w, T_r what the return hose gives; "
                     + "C_m dT_m/dt = g (T_r - T_m) - a (T_m - T_air), 1/g + 1/a = 1/G_r")

@@ -72,6 +72,25 @@ class ShapeTest {
         assertThat(RunShape.of(trace)).isEqualTo(RunShape.FLAT);
     }
 
+    /** A tank that nothing cools: its water makes the ramp, and the verdict's figures say so. */
+    @Test
+    void aTankThatFillsWithHeatIsARampOfItsWater() {
+        Loops l = new Loops();
+        l.radiator = Optional.empty();
+        l.volume = 12e-3;
+        Trace trace = EnduranceRun.run(l.systems().system(), hold(Systems.point(4000, 120, 15), 8, 300));
+        assertThat(RunShape.of(trace)).isEqualTo(RunShape.RAMP);
+        assertThat(RunFigures.of(trace, TARGETS).climbByCoolant()).isBetween(0.7, 1.3);
+    }
+
+    /** A minute to get warm and then hours of the same is no saw. */
+    @Test
+    void aLongSteadyHaulIsFlatThoughItBeganCold() {
+        Trace trace = EnduranceRun.run(Systems.standard().system(), hold(Systems.point(4000, 120, 15), 0, 1800));
+        assertThat(trace.intake()[0]).isLessThan(last(trace.intake()) - 6);
+        assertThat(RunShape.of(trace)).isEqualTo(RunShape.FLAT);
+    }
+
     /** TF-04: laps with an air-cooled core return to the base each time. */
     @Test
     void lapsWithEnoughAirAreSawTeeth() {
@@ -94,6 +113,7 @@ class ShapeTest {
         assertThat(verdict.worst() - 273.15).as("settles between 60 and 70").isBetween(58.0, 72.0);
         ResistanceShares shares = verdict.atWorst();
         assertThat(shares.coldFlow() + shares.coldFilm()).isGreaterThan(shares.radiator()).isGreaterThan(shares.charge());
+        assertThat(RunFigures.of(trace, TARGETS).climbByCoolant()).as("the water comes to the core as cool as ever").isLessThan(0.3);
         s.cooling = Systems.waterLoop(20e-3 / 60, 9e-3);
         assertThat(RunShape.of(EnduranceRun.run(s.system(), laps(20)))).as("with enough water").isEqualTo(RunShape.SAW_TEETH);
     }

@@ -68,10 +68,10 @@ public record SoakView(String option, String optionName, double length_s, double
     }
 
     /** What the run comes to beside its verdict. {@code runs}: each stretch of running between stops of the engine. */
-    public record RunView(RunShape shape, @Nullable Double firstShownOverTiming_s, double shownOverTiming_s, @Nullable Double recoveredAfter_s, @Nullable Double density_pct,
+    public record RunView(RunShape shape, @Nullable Double climbByCoolant_pct, @Nullable Double firstShownOverTiming_s, double shownOverTiming_s, @Nullable Double recoveredAfter_s, @Nullable Double density_pct,
                           @Nullable Double wonBack_pct, double condensed_g, double iceLeft_kg, List<OneRunView> runs) {
         static RunView of(RunFigures f) {
-            return new RunView(f.shape(), orNull(f.firstShownOverPull()), f.shownOverPull(), orNull(f.recoveredAfter()), orNull(100 * f.density()), orNull(100 * f.wonBack()),
+            return new RunView(f.shape(), orNull(100 * f.climbByCoolant()), orNull(f.firstShownOverPull()), f.shownOverPull(), orNull(f.recoveredAfter()), orNull(100 * f.density()), orNull(100 * f.wonBack()),
                     1000 * f.condensed(), f.ice(), f.runs().stream().map(OneRunView::of).toList());
         }
     }
