@@ -111,6 +111,11 @@ public final class ChargePathSolver {
         solvedTarget = march.target;
     }
 
+    /** Carries the air through every piece once more, at the flow and ratio found last: temperatures follow what cores and walls have become since. */
+    public void again() {
+        march(flow, ratio);
+    }
+
     /** @param kelvin air in the engine bay, for a filter that draws from it; outside air until told */
     public void bayAir(double kelvin) {
         march.bay = kelvin;

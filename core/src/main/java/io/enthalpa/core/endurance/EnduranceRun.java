@@ -64,6 +64,8 @@ public final class EnduranceRun {
     private final boolean[][] fans;
     private final double[] toAir;
     private final ChargeCooling asTheyStand = new AsTheyStand();
+    /** Liquid that evaporates behind a core takes part of what the core has changed by since: its plenum is not simply so much warmer. */
+    private final boolean sprayed;
     private Moment last;
     private double now;
     private double used;
@@ -80,6 +82,7 @@ public final class EnduranceRun {
         this.sensor = sensor;
         double bore = path.elements().get(path.elements().size() - 1).bore();
         this.sensorArea = Math.PI / 4 * bore * bore;
+        this.sprayed = !path.sprays().isEmpty();
         this.bay = new BayAir(path.bay(), ambient.temperature(), duty.rows().get(0).roadSpeed());
         double start = ambient.temperature() + duty.startAbove();
         for (CooledCore core : system.cores()) {
@@ -242,6 +245,10 @@ public final class EnduranceRun {
 
     /** The path was solved with the core outlets of the step before; the plenum follows what they are now. Standing charge is as warm as what it stands in. */
     private double intake() {
+        if (running && sprayed) {
+            solver.again();
+            return solver.intakeTemperature();
+        }
         if (running) {
             return plants.isEmpty() ? solver.intakeTemperature() : solver.intakeTemperature() + behindCores() - last.behindCores();
         }

@@ -122,12 +122,31 @@ class SurroundingsTest {
         assertThat(last(trace.stations().get(2).temperature())).isCloseTo(steady.path().stations().get(3).temperature(), within(0.5));
     }
 
+    private static ChargeSystem sprayed() {
+        List<PathElement> pieces = new ArrayList<>(soaked().path().elements());
+        pieces.add(pieces.size() - 1, new PathElement.Injection("nozzle", 0.057, new InjectionSpec(0.5, 0.3e-3 / 60, 700e3, 700e3, 30e3, 80e3, 5e-3, 0.7)));
+        return new ChargeSystem(new ChargePath(soaked().path().ambient(), soaked().path().engine(), pieces, Optional.of(BAY)));
+    }
+
+    /** What evaporates takes part of what the core changes by: the plenum must follow within each step. */
+    @Test
+    void halvingTheStepChangesNothingBehindANozzle() {
+        List<DutyPoint> rows = new ArrayList<>();
+        for (int k = 0; k < 40; k++) {
+            rows.add(new DutyPoint(2 * k, k % 2 == 0 ? 300 : 500, k % 2 == 0 ? 90e3 : 130e3, 5 + 20 * (k % 2)));
+        }
+        Duty duty = new Duty("swings", true, 10, 1, 0, rows);
+        Trace whole = EnduranceRun.run(sprayed(), duty, 0.2);
+        Trace half = EnduranceRun.run(sprayed(), duty, 0.1);
+        for (int i = 10; i < whole.length(); i++) {
+            assertThat(whole.intake()[i]).as("at %.1f s", whole.time()[i]).isCloseTo((half.intake()[2 * i] + half.intake()[2 * i + 1]) / 2, within(0.1));
+        }
+    }
+
     /** Also with water and alcohol sprayed in behind the core. */
     @Test
     void steadyLimitWithInjectionIsTheSteadySolver() {
-        List<PathElement> pieces = new ArrayList<>(soaked().path().elements());
-        pieces.add(pieces.size() - 1, new PathElement.Injection("nozzle", 0.057, new InjectionSpec(0.5, 0.3e-3 / 60, 700e3, 700e3, 30e3, 80e3, 5e-3, 0.7)));
-        ChargeSystem system = new ChargeSystem(new ChargePath(soaked().path().ambient(), soaked().path().engine(), pieces, Optional.of(BAY)));
+        ChargeSystem system = sprayed();
         SteadyResult steady = system.steady(POINT);
         Trace trace = EnduranceRun.run(system, hold(POINT, 5, 3600));
         double fall = steady.path().stations().get(3).temperature() - steady.path().intakeTemperature();
