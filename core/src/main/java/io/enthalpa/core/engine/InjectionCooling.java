@@ -85,7 +85,8 @@ public record InjectionCooling(double temperature, double water, double alcohol,
             this.liquidT = liquidT;
             double y = air.waterMoleFraction();
             this.gasMoles = flow / ((1 - y) * DRY_MOLAR_MASS + y * WATER_MOLAR_MASS);
-            this.vapourMoles = y * gasMoles;
+            // What a charge that cold cannot hold came out in the core before.
+            this.vapourMoles = Math.min(y, WaterVapour.saturationPressure(inlet) / pressure) * gasMoles;
         }
 
         /** @return W that would be left over at an outlet temperature; above zero when it must be colder still */

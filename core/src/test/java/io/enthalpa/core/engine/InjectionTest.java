@@ -74,6 +74,17 @@ class InjectionTest {
     }
 
     /** TF-28, common practice, no source: starts at one boost, full at another; the nozzle sees pump less boost. */
+    /** A cold core leaves the charge saturated: what came out there is not sprayed in again as heat. */
+    @Test
+    void chargeBelowTheDewPointOfItsWeatherStillHasAnAnswer() {
+        for (double inlet = 270; inlet < 330; inlet += 2.5) {
+            for (double pressure : new double[] {1.1e5, 2e5, 3e5}) {
+                InjectionCooling cooled = InjectionCooling.of(spec(0.5, 0.5, 1), HumidAir.at(308, 101325, 1), 0.2, inlet, pressure, 90e3, 308);
+                assertThat(cooled.temperature()).as("%s K, %s Pa", inlet, pressure).isBetween(inlet - 60, Math.max(inlet, 308) + 5);
+            }
+        }
+    }
+
     @Test
     void nozzleFollowsBoost() {
         InjectionSpec spec = spec(0.5, 0.42, 0.5);
