@@ -120,6 +120,12 @@ final class Page {
         return page.getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
+    /** Waits until the page has been painted twice: what it was told of before, a scroll for one, has reached it. */
+    Page painted() {
+        page.evaluate("() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
+        return this;
+    }
+
     /** Waits until everything is computed and kept by the server. */
     Page saved() {
         PlaywrightAssertions.assertThat(page.locator("[data-settled='true']")).isVisible();
