@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
@@ -120,10 +121,21 @@ final class Page {
         return page.getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
-    /** Waits until the page has been painted twice: what it was told of before, a scroll for one, has reached it. */
-    Page painted() {
-        page.evaluate("() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done)))");
-        return this;
+    /** Picks from the menu of a button. A menu closes when what is under it scrolls, as it does when an answer comes in: then it is opened again, as a person would. */
+    Page choose(String button, String item) {
+        button(button).scrollIntoViewIfNeeded();
+        Locator entry = page.getByRole(AriaRole.MENUITEM, new com.microsoft.playwright.Page.GetByRoleOptions().setName(item).setExact(true));
+        for (int opened = 1; ; opened++) {
+            button(button).click();
+            try {
+                entry.click(new Locator.ClickOptions().setTimeout(4000));
+                return this;
+            } catch (TimeoutError closed) {
+                if (opened == 3 || entry.isVisible()) {
+                    throw closed;
+                }
+            }
+        }
     }
 
     /** Waits until everything is computed and kept by the server. */

@@ -17,11 +17,7 @@ import org.junit.jupiter.api.Test;
 /** The whole path on screen: pieces put in, cores by geometry, maps, reasons, the catalogue. */
 class PiecesIT extends OnDemo {
     private void putIn(String behind, String what) {
-        // A menu closes when what is under it scrolls: scroll first, and let the page hear of it.
-        page.button("Put a piece in behind " + behind).scrollIntoViewIfNeeded();
-        page.painted();
-        page.button("Put a piece in behind " + behind).click();
-        page.raw().getByRole(AriaRole.MENUITEM, new com.microsoft.playwright.Page.GetByRoleOptions().setName(what).setExact(true)).click();
+        page.choose("Put a piece in behind " + behind, what);
         assertThat(page.button("Take out " + what)).isVisible();
         page.saved();
     }
