@@ -182,8 +182,10 @@ const labels = computed(() => {
   const x = Math.min(Math.max(axis.value.x(t.time_s[best]!), LEFT + 60), right.value - 80)
   const mine = y.value(t.intake_C[best]!)
   const theirs = props.ghost ? y.value(valueAt(props.ghost, t.time_s[best]!)) : 0
-  const below = theirs <= mine
-  return { x, fits, mine: below ? mine + 24 : mine - 14, theirs: below ? theirs - 14 : theirs + 24 }
+  // A line by itself has its name above it; a name never leaves the plot.
+  const below = !!props.ghost && theirs <= mine
+  const within = (at: number, other: number) => (at > bottom.value - 6 || at < top + 10 ? other : at)
+  return { x, fits, mine: below ? within(mine + 24, mine - 14) : within(mine - 14, mine + 24), theirs: below ? within(theirs - 14, theirs + 24) : within(theirs + 24, theirs - 14) }
 })
 
 function valueAt(view: SoakView, time: number): number {
