@@ -18,6 +18,8 @@ final class Legs {
     double balanceFlow;
     /** Ratio of the second of two blowers over that of the first. */
     private double ratioFactor = 1;
+    private final boolean blows;
+    /** Blown into one pipe, not into a bank each. */
     private final boolean blown;
     private final PathElement.Parallel spec;
     private final March march;
@@ -30,7 +32,8 @@ final class Legs {
         this.march = march;
         this.ownAir = Double.isNaN(boreBefore);
         this.banks = spec.endsInBanks();
-        this.blown = !banks && spec.legs().get(0).path().stream().anyMatch(PathElement.Blower.class::isInstance);
+        this.blows = spec.legs().get(0).path().stream().anyMatch(PathElement.Blower.class::isInstance);
+        this.blown = blows && !banks;
         this.commonArea = ownAir ? Double.NaN : Chain.area(boreBefore);
         chain[0] = new Chain(spec.legs().get(0).path(), march, path, firstCore, firstWall, Double.NaN);
         chain[1] = new Chain(spec.legs().get(1).path(), march, path, chain[0].nextCore, chain[0].nextWall, Double.NaN);
@@ -46,7 +49,7 @@ final class Legs {
 
     /** @return whether blowers stand in its legs */
     boolean blows() {
-        return spec.legs().get(0).path().stream().anyMatch(PathElement.Blower.class::isInstance);
+        return blows;
     }
 
     boolean endsInBanks() {

@@ -103,6 +103,13 @@ final class CoreField implements MetalField {
         private final double coldMetal;
         private final double coldHot;
 
+        /**
+         * @param g         W/K that the charge can carry to a cell
+         * @param c         W/K that the cold stream can carry away
+         * @param perRate   s K/J, the step over the cell's heat capacity
+         * @param hotReach  share by which the charge comes closer to the metal
+         * @param coldReach share by which the cold stream does
+         */
         Cell(double g, double c, double perRate, double hotReach, double coldReach) {
             double rate = (g + c) * perRate;
             double left = Math.exp(-rate);

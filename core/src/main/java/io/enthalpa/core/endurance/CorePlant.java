@@ -49,7 +49,7 @@ final class CorePlant {
         out = new double[steps];
         flow = new double[steps];
         condensate = new double[steps];
-        cold = CoreTrace.Cold.of(water != null, steps);
+        cold = CoreTrace.Cold.of(water != null, water != null && core.loop().chiller().isPresent(), steps);
     }
 
     /** @return K of the charge behind the core, as the metal stands; notes what asked */

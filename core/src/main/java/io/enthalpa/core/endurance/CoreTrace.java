@@ -21,6 +21,7 @@ public record CoreTrace(String name, double[] in, double[] out, double[] flow, d
      * The cold side: outside air, or the water of a loop with what takes its heat.
      *
      * @param byWater  false for a core that air cools; pump, tank, ice and chiller mean nothing then
+     * @param hasChiller whether a chiller belongs to its loop
      * @param in       K of the stream at the core
      * @param out      K of the stream behind it
      * @param water    m3/s of the loop's water; 0 for a core that air cools
@@ -33,10 +34,10 @@ public record CoreTrace(String name, double[] in, double[] out, double[] flow, d
      * @param pump     whether the water is moved
      * @param chills   whether the chiller's compressor may run; at its coldest it takes only what comes in
      */
-    public record Cold(boolean byWater, double[] in, double[] out, double[] water, double[] airIn, double[] air, double[] tank, double[] ice, double[] rejected, double[] chilled,
+    public record Cold(boolean byWater, boolean hasChiller, double[] in, double[] out, double[] water, double[] airIn, double[] air, double[] tank, double[] ice, double[] rejected, double[] chilled,
                        boolean[] pump, boolean[] chills) {
-        static Cold of(boolean byWater, int n) {
-            return new Cold(byWater, new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n],
+        static Cold of(boolean byWater, boolean hasChiller, int n) {
+            return new Cold(byWater, hasChiller, new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n],
                     new boolean[n], new boolean[n]);
         }
     }

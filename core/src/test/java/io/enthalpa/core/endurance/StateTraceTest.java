@@ -67,6 +67,8 @@ class StateTraceTest {
         l.chiller = Optional.of(new ChillerSpec(4e3, 277.15, 60e3, true));
         Trace trace = run(l);
         CoreTrace.Cold cold = trace.core().cold();
+        assertThat(cold.hasChiller()).isTrue();
+        assertThat(run(new Loops()).core().cold().hasChiller()).isFalse();
         assertThat(cold.chills()[at(trace, 30)]).as("cut out under boost").isFalse();
         assertThat(cold.chilled()[at(trace, 30)]).isZero();
         assertThat(cold.chills()[at(trace, 100)]).isTrue();

@@ -39,7 +39,7 @@ public record SoakView(String option, String optionName, double length_s, double
                 if (core.cold().byWater()) {
                     all.add(new SwitchView(SwitchKind.PUMP, core.name(), flags(core.cold().pump(), kept)));
                 }
-                if (everOn(core.cold().chills())) {
+                if (core.cold().hasChiller()) {
                     all.add(new SwitchView(SwitchKind.CHILLER, core.name(), flags(core.cold().chills(), kept)));
                 }
             }
@@ -193,15 +193,6 @@ public record SoakView(String option, String optionName, double length_s, double
             flags[i] = all[kept[i]];
         }
         return flags;
-    }
-
-    private static boolean everOn(boolean[] flags) {
-        for (boolean flag : flags) {
-            if (flag) {
-                return true;
-            }
-        }
-        return false;
     }
 
     private static double[] column(double[] si, int[] kept, double factor, double offset, double digits) {
