@@ -31,6 +31,8 @@ clean_up() {
 }
 trap clean_up EXIT
 
+mkdir -p "$bare"
+chmod 755 "$bare"
 say "making it in $bare"
 debootstrap --variant=minbase bookworm "$bare" >"$bare.log" 2>&1 || fail "debootstrap; see $bare.log"
 mount -t proc proc "$bare/proc"
