@@ -70,6 +70,17 @@ public final class BuildFile {
         }
     }
 
+    /**
+     * @param tree a build file of any version
+     * @return the same build as a file of this version, every row with its identity
+     * @throws EnthalpaFault as {@link #read(String)}
+     */
+    public static ObjectNode normal(JsonNode tree) {
+        ObjectNode normal = tree(read(tree));
+        RowIdentities.carry(tree, normal);
+        return normal;
+    }
+
     private static String where(JacksonException e) {
         TokenStreamLocation at = e.getLocation();
         return at == null ? "" : "line %d, column %d: ".formatted(at.getLineNr(), at.getColumnNr());
@@ -119,6 +130,7 @@ public final class BuildFile {
     public static ObjectNode tree(BuildOption option) {
         ObjectNode node = MAPPER.createObjectNode();
         BuildWriter.option(option, node);
+        RowIdentities.carry(node, node);
         return node;
     }
 

@@ -21,6 +21,7 @@ final class JsonPlace {
     private final String pointer;
     private final String words;
     private final Set<String> read = new HashSet<>();
+    private boolean row;
 
     JsonPlace(JsonNode node, String pointer, String words) {
         this.node = node;
@@ -33,7 +34,9 @@ final class JsonPlace {
 
     /** @return the same object under a better name; what was read before does not count as read */
     JsonPlace calledNow(String name) {
-        return new JsonPlace(node, pointer, name);
+        JsonPlace same = new JsonPlace(node, pointer, name);
+        same.row = row;
+        return same;
     }
 
     JsonPlace child(String key, String childWords) {
@@ -51,9 +54,19 @@ final class JsonPlace {
         }
         List<JsonPlace> children = new ArrayList<>();
         for (int i = 0; i < list.size(); i++) {
-            children.add(new JsonPlace(list.get(i), pointer + "/" + key + "/" + i, childWords + " " + (i + 1)));
+            JsonPlace row = new JsonPlace(list.get(i), pointer + "/" + key + "/" + i, childWords + " " + (i + 1));
+            row.identity();
+            children.add(row);
         }
         return children;
+    }
+
+    private void identity() {
+        JsonNode id = node.get(RowIdentities.KEY);
+        if (id != null && !RowIdentities.isOne(id)) {
+            throw malformed(pointer + "/" + RowIdentities.KEY, join(RowIdentities.KEY), kindOf(id), "up to 24 letters and figures in quotes");
+        }
+        row = true;
     }
 
     boolean has(String key) {
@@ -162,7 +175,7 @@ final class JsonPlace {
 
     void nothingElse() {
         for (String key : node.propertyNames()) {
-            if (!read.contains(key)) {
+            if (!read.contains(key) && !(row && key.equals(RowIdentities.KEY))) {
                 throw malformed(pointer + "/" + key, join(key), "not a known key here", "one of " + String.join(", ", read.stream().sorted().toList()));
             }
         }

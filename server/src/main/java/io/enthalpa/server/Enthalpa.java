@@ -1,5 +1,6 @@
 package io.enthalpa.server;
 
+import io.enthalpa.server.command.BackupCommand;
 import io.enthalpa.server.command.HelpCommand;
 import io.enthalpa.server.command.ServeCommand;
 import io.enthalpa.server.command.SolveCommand;
@@ -31,8 +32,10 @@ public final class Enthalpa {
                 case "demo" -> ServeCommand.demo(rest);
                 case "solve" -> SolveCommand.solve(rest);
                 case "soak" -> SolveCommand.soak(rest);
+                case "backup" -> BackupCommand.backup(rest);
+                case "restore" -> BackupCommand.restore(rest);
                 case "help", "--help", "-h" -> HelpCommand.print();
-                default -> throw new StartFault("\"" + command + "\" is not a command. Commands: demo, serve, solve, soak, help.");
+                default -> throw new StartFault("\"" + command + "\" is not a command. Commands: demo, serve, backup, restore, solve, soak, help.");
             }
             return 0;
         } catch (StartFault fault) {

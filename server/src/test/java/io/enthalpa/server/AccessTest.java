@@ -32,9 +32,9 @@ class AccessTest {
 
     @Test
     void changingWithoutTokenIsForbiddenInPlainWords() {
-        Reply reply = server.send(server.request("/api/builds/starter").POST(HttpRequest.BodyPublishers.noBody()));
+        Reply reply = server.send(server.request("/api/builds").header("Content-Type", "application/json").POST(HttpRequest.BodyPublishers.ofString("{}")));
         assertThat(reply.status()).isEqualTo(403);
-        assertThat(reply.json().get("detail").asString()).contains("Reload");
+        assertThat(reply.json().get("detail").asString()).contains("reload").contains("X-XSRF-TOKEN").contains("GET /api/fields");
         assertThat(server.get("/api/builds").json()).isEmpty();
     }
 
@@ -61,6 +61,18 @@ class AccessTest {
         HttpRequest.BodyPublisher untold = HttpRequest.BodyPublishers.ofInputStream(() -> new java.io.ByteArrayInputStream(new byte[10]));
         assertThat(server.send(server.request("/api/builds").POST(untold)).status()).isEqualTo(411);
         assertThat(server.post("/api/builds", " ".repeat(4_100_000)).json().get("detail").asString()).contains("at most 4000000");
+    }
+
+    /** The body is taken in by a filter of ours first; the token is asked for all the same. */
+    @Test
+    void wrongTokenIsForbiddenToo() {
+        server.get("/api/fields");
+        assertThat(server.post("/api/builds", "{}", "X-XSRF-TOKEN", "guessed").status()).isEqualTo(403);
+    }
+
+    @Test
+    void tokenIsForThisSiteOnly() {
+        assertThat(server.cookie()).contains("SameSite=Strict");
     }
 
     @Test

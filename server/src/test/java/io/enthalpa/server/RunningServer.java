@@ -32,11 +32,16 @@ public final class RunningServer implements AutoCloseable {
     /** @return the document of a build by its name */
     public JsonNode document(String build) {
         for (JsonNode each : get("/api/builds").json()) {
-            if (each.at("/document/name").asString().equals(build)) {
-                return each.get("document");
+            if (each.get("name").asString().equals(build)) {
+                return get("/api/builds/" + each.get("id")).json().get("document");
             }
         }
         throw new IllegalArgumentException("no build \"" + build + "\"");
+    }
+
+    /** @return a new build, kept, as it is answered */
+    public JsonNode freshBuild() {
+        return post("/api/builds?change=new%20build", get("/api/builds/starter").json().get("document").toString()).json();
     }
 
     public Reply get(String path) {
@@ -51,8 +56,8 @@ public final class RunningServer implements AutoCloseable {
         return send(write(path, headers).PUT(HttpRequest.BodyPublishers.ofString(body)));
     }
 
-    public Reply delete(String path) {
-        return send(write(path).DELETE());
+    public Reply delete(String path, String... headers) {
+        return send(write(path, headers).DELETE());
     }
 
     /** Sends as it is: no token added. */
@@ -79,6 +84,18 @@ public final class RunningServer implements AutoCloseable {
             request.setHeader(headers[i], headers[i + 1]);
         }
         return request;
+    }
+
+    /** @return the token's cookie as a fresh visitor is given it */
+    public String cookie() {
+        try {
+            return HttpClient.newHttpClient().send(request("/api/fields").build(), HttpResponse.BodyHandlers.discarding()).headers().firstValue("Set-Cookie").orElse("");
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
     }
 
     private String token() {

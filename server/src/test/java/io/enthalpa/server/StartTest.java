@@ -100,7 +100,7 @@ class StartTest {
     @Test
     void fileThatIsNoDatabaseIsLeftAsItIs() throws Exception {
         Path file = Files.writeString(data.resolve("enthalpa.mv.db"), "not a database at all".repeat(1000));
-        assertThat(refused("serve", "--data", data.toString(), "--port", "0")).contains("cannot be read as an Enthalpa database").contains("backup");
+        assertThat(refused("serve", "--data", data.toString(), "--port", "0")).contains("is damaged, it cannot be opened; it was left as it is").contains("backup");
         assertThat(Files.readString(file)).startsWith("not a database at all");
     }
 

@@ -14,20 +14,18 @@ import org.springframework.stereotype.Component;
 @Component
 class DemoBuilds implements ApplicationRunner {
     private static final List<String> NAMES = List.of("juniper", "pass-van", "saltline", "pilot-launch");
-    private final BuildStore store;
     private final BuildService builds;
     private final boolean demo;
 
-    DemoBuilds(BuildStore store, BuildService builds, @Value("${enthalpa.demo:false}") boolean demo) {
-        this.store = store;
+    DemoBuilds(BuildService builds, @Value("${enthalpa.demo:false}") boolean demo) {
         this.builds = builds;
         this.demo = demo;
     }
 
     @Override
     public void run(ApplicationArguments arguments) {
-        if (demo && store.heads().isEmpty()) {
-            NAMES.forEach(name -> builds.create(text(name), "demo build"));
+        if (demo && builds.isEmpty()) {
+            builds.createAll(NAMES.stream().map(DemoBuilds::text).toList(), "demo build");
         }
     }
 

@@ -4,11 +4,14 @@ import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.formats.CatalogueCsv;
 import io.enthalpa.formats.CatalogueItem;
+import io.enthalpa.server.problem.Asked;
 import io.enthalpa.server.problem.NotThereException;
+import io.enthalpa.server.problem.StaleRevisionException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -21,6 +24,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -33,23 +37,27 @@ import tools.jackson.databind.node.ObjectNode;
 @RequestMapping("/api/catalogue")
 class CatalogueController {
     private final CatalogueStore store;
+    private final CatalogueStock stock;
     private final Clock clock;
 
-    CatalogueController(CatalogueStore store, Clock clock) {
+    CatalogueController(CatalogueStore store, CatalogueStock stock, Clock clock) {
         this.store = store;
+        this.stock = stock;
         this.clock = clock;
     }
 
     /** Price in the reader's own currency; mass of a pipe for each metre; figures as in a build file. */
-    record ItemView(long id, String kind, String name, String note, double price, double mass_kg, JsonNode figures) {
+    record ItemView(long id, int version, String kind, String name, String note, double price, double mass_kg, JsonNode figures) {
         static ItemView of(StoredItem s) {
             CatalogueItem i = s.item();
-            return new ItemView(s.id(), i.kind(), i.name(), i.note(), i.price(), i.mass(), i.figures());
+            return new ItemView(s.id(), s.version(), i.kind(), i.name(), i.note(), i.price(), i.mass(), i.figures());
         }
     }
 
     record ItemRequest(String kind, String name, @Nullable String note, double price, double mass_kg, JsonNode figures) {
         CatalogueItem item() {
+            Asked.text(kind, "kind");
+            Asked.text(name, "name");
             if (!(figures instanceof ObjectNode object)) {
                 throw EnthalpaFault.of(FaultKind.MALFORMED, "/figures", "figures", "not an object", "its numbers as in a build file", "");
             }
@@ -61,7 +69,8 @@ class CatalogueController {
     record ImportRequest(String csv) {
     }
 
-    record ImportAnswer(int added) {
+    /** @param there items of the file that the catalogue had already */
+    record ImportAnswer(int added, int there) {
     }
 
     /**
@@ -81,30 +90,35 @@ class CatalogueController {
         return List.of(words.toLowerCase(Locale.ROOT).strip().split("\\s+")).stream().allMatch(text::contains);
     }
 
+    /** @param uid of the new item; sent twice, it is kept once */
     @PostMapping
     @ResponseStatus(HttpStatus.CREATED)
-    ItemView add(@RequestBody ItemRequest request) {
-        return one(store.add(request.item(), clock.instant()));
+    ItemView add(@RequestBody ItemRequest request, @RequestParam(required = false) @Nullable UUID uid) {
+        return one(store.add(request.item(), uid, clock.instant()));
     }
 
+    /** If-Match names the version that the change was made on; 409 with the newest when that is another. */
     @PutMapping("/{id}")
-    ItemView change(@PathVariable long id, @RequestBody ItemRequest request) {
-        if (!store.change(id, request.item(), clock.instant())) {
-            throw new NotThereException("catalogue item " + id);
+    ItemView change(@PathVariable long id, @RequestHeader(HttpHeaders.IF_MATCH) String version, @RequestBody ItemRequest request) {
+        if (store.change(id, Asked.revision(version), request.item(), clock.instant()).isEmpty()) {
+            throw new StaleRevisionException("This item was changed in another window. Nothing was overwritten; both versions are in this answer.", one(id), request);
         }
         return one(id);
     }
 
+    /** If-Match as with a change. One that is gone already is gone. */
     @DeleteMapping("/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void remove(@PathVariable long id) {
-        if (!store.remove(id)) {
-            throw new NotThereException("catalogue item " + id);
+    void remove(@PathVariable long id, @RequestHeader(HttpHeaders.IF_MATCH) String version) {
+        if (!store.remove(id, Asked.revision(version))) {
+            store.one(id).ifPresent(now -> {
+                throw new StaleRevisionException("This item was changed in another window, so it was not taken out.", ItemView.of(now), null);
+            });
         }
     }
 
     private ItemView one(long id) {
-        return store.one(id).map(ItemView::of).orElseThrow(() -> new NotThereException("catalogue item " + id));
+        return store.one(id).map(ItemView::of).orElseThrow(() -> new NotThereException("There is no catalogue item number " + id + "."));
     }
 
     /** The whole catalogue as CSV, to save. */
@@ -112,14 +126,14 @@ class CatalogueController {
     ResponseEntity<byte[]> file() {
         return ResponseEntity.ok().contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
                 .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("catalogue.csv").build().toString())
-                .body(CatalogueCsv.write(store.all().stream().map(StoredItem::item).toList()).getBytes(StandardCharsets.UTF_8));
+                .body(stock.csv().getBytes(StandardCharsets.UTF_8));
     }
 
-    /** Adds the items of a CSV file: all of them, or none and why. */
+    /** Adds the items of a CSV file: all of them that are not there yet, or none and why. */
     @PostMapping("/file")
     ImportAnswer read(@RequestBody ImportRequest request) {
-        List<CatalogueItem> items = CatalogueCsv.read(request.csv());
-        store.addAll(items, clock.instant());
-        return new ImportAnswer(items.size());
+        List<CatalogueItem> items = CatalogueCsv.read(Asked.text(request.csv(), "csv"));
+        int added = store.addAll(items, clock.instant());
+        return new ImportAnswer(added, items.size() - added);
     }
 }

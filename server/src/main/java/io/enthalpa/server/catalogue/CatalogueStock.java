@@ -10,9 +10,9 @@ import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
 import org.springframework.stereotype.Component;
 
-/** The generic items that a new catalogue starts with: invented and neutral. */
+/** The catalogue as a whole: the generic items that a new one starts with, invented and neutral, and all of it as CSV out and in. */
 @Component
-class CatalogueStock implements ApplicationRunner {
+public class CatalogueStock implements ApplicationRunner {
     private final CatalogueStore store;
     private final Clock clock;
 
@@ -24,6 +24,16 @@ class CatalogueStock implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         store.stockOnce(CatalogueCsv.read(text()), clock.instant());
+    }
+
+    /** @return the whole catalogue as CSV */
+    public String csv() {
+        return CatalogueCsv.write(store.all().stream().map(StoredItem::item).toList());
+    }
+
+    /** @return how many items of a CSV file were not there yet and were put in */
+    public int take(String csv) {
+        return store.addAll(CatalogueCsv.read(csv), clock.instant());
     }
 
     private static String text() {

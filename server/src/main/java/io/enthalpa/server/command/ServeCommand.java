@@ -2,6 +2,7 @@ package io.enthalpa.server.command;
 
 import io.enthalpa.server.EnthalpaApplication;
 import io.enthalpa.server.problem.StartFault;
+import io.enthalpa.server.store.Database;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.InetAddress;
@@ -109,7 +110,9 @@ public final class ServeCommand {
         try {
             ConfigurableApplicationContext context = new SpringApplicationBuilder(EnthalpaApplication.class)
                     .run("--server.port=" + port, "--enthalpa.data=" + data, "--enthalpa.demo=" + demo);
-            System.out.println("Enthalpa is ready: http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port") + "/");
+            String at = context.getEnvironment().getProperty("local.server.port");
+            context.getBean(Database.class).folder().runsAt(Integer.parseInt(at));
+            System.out.println("Enthalpa is ready: http://127.0.0.1:" + at + "/");
             System.out.println("Builds are kept in " + data + (demo ? " (demo)" : "") + ". Stop with Ctrl+C.");
         } catch (RuntimeException e) {
             throw plain(e, port);

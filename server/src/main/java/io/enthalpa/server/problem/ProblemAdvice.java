@@ -1,7 +1,10 @@
 package io.enthalpa.server.problem;
 
 import io.enthalpa.core.fault.EnthalpaFault;
+import java.io.IOException;
 import java.net.URI;
+import java.util.concurrent.CancellationException;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.TypeMismatchException;
@@ -11,6 +14,7 @@ import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.web.ErrorResponse;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.async.AsyncRequestNotUsableException;
 import org.springframework.web.servlet.resource.NoResourceFoundException;
 
 /** Turns what goes wrong into RFC 9457 problem documents. */
@@ -54,13 +58,43 @@ class ProblemAdvice {
     }
 
     @ExceptionHandler
-    ProblemDetail other(Exception failure) {
+    ProblemDetail store(StoreFault fault) {
+        return switch (fault.kind()) {
+            case DAMAGED -> problem(HttpStatus.UNPROCESSABLE_CONTENT, "damaged", "Damaged", fault.getMessage());
+            case FULL -> problem(HttpStatus.INSUFFICIENT_STORAGE, "disk", "Disk full", fault.getMessage());
+            case READ_ONLY, GONE, FAILING -> problem(HttpStatus.SERVICE_UNAVAILABLE, "disk", "Cannot be saved", fault.getMessage());
+        };
+    }
+
+    @ExceptionHandler
+    ProblemDetail busy(BusyException busy) {
+        return problem(HttpStatus.SERVICE_UNAVAILABLE, "busy", "Busy", busy.getMessage());
+    }
+
+    /** Whoever asked has asked for something newer, or is gone: nobody reads this. */
+    @ExceptionHandler
+    ProblemDetail superseded(CancellationException superseded) {
+        return problem(HttpStatus.CONFLICT, "superseded", "Superseded", "A newer question of the same page took the place of this one.");
+    }
+
+    /** The reader went away in the middle; there is nobody to tell. */
+    @ExceptionHandler
+    void gone(AsyncRequestNotUsableException gone) {
+        LOG.debug("a reader went away: {}", gone.getMessage());
+    }
+
+    @ExceptionHandler
+    @Nullable ProblemDetail other(Exception failure) {
         if (failure instanceof ErrorResponse known) {
             return known.getBody();
         }
+        if (failure instanceof IOException && failure.getClass().getSimpleName().contains("Abort")) {
+            LOG.debug("a reader went away: {}", failure.getMessage());
+            return null;
+        }
         LOG.error("request failed", failure);
         return problem(HttpStatus.INTERNAL_SERVER_ERROR, "failure", "Failed",
-                "Something went wrong inside Enthalpa; nothing was saved. The server's log has the details.");
+                "Something went wrong inside Enthalpa; nothing was saved. Details are in the file enthalpa.log in the data folder.");
     }
 
     private static ProblemDetail problem(HttpStatus status, String type, String title, String detail) {

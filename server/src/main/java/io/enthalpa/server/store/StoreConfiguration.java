@@ -1,29 +1,18 @@
 package io.enthalpa.server.store;
 
-import com.zaxxer.hikari.HikariDataSource;
-import javax.sql.DataSource;
+import java.nio.file.Path;
+import java.time.Clock;
+import org.springframework.beans.factory.ObjectProvider;
 import org.springframework.beans.factory.annotation.Value;
-import org.springframework.boot.flyway.autoconfigure.FlywayMigrationStrategy;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** One H2 database file in the data folder. */
+/** One database in the data folder, open as long as the program runs. */
 @Configuration(proxyBeanMethods = false)
 class StoreConfiguration {
 
     @Bean(destroyMethod = "close")
-    DataSource dataSource(@Value("${enthalpa.data}") String folder) {
-        DatabaseFile file = new DatabaseFile(folder);
-        file.check();
-        HikariDataSource pool = new HikariDataSource();
-        pool.setJdbcUrl(file.url());
-        pool.setUsername(DatabaseFile.USER);
-        pool.setMaximumPoolSize(4);
-        return pool;
-    }
-
-    @Bean
-    FlywayMigrationStrategy migration(@Value("${enthalpa.data}") String folder) {
-        return flyway -> new DatabaseFile(folder).migrate(flyway);
+    Database database(@Value("${enthalpa.data}") String folder, Clock clock, ObjectProvider<StoreFiles.Disk> disk) {
+        return StoreOpening.open(Path.of(folder).toAbsolutePath(), disk.getIfAvailable(() -> StoreFiles.Disk.REAL), clock);
     }
 }

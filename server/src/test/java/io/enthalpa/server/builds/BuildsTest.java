@@ -29,13 +29,20 @@ class BuildsTest {
     }
 
     private static JsonNode fresh() {
-        return server.post("/api/builds/starter", "").json();
+        return server.freshBuild();
     }
 
     private static Reply save(JsonNode build, int revision, double boost, String change) {
+        return save(build, revision, boost, change, null);
+    }
+
+    private static Reply save(JsonNode build, int revision, double boost, String change, String edit) {
         ObjectNode document = (ObjectNode) build.get("document").deepCopy();
         ((ObjectNode) document.at("/options/0")).put("boost_kPa", boost);
         ObjectNode request = JsonMapper.shared().createObjectNode().put("change", change);
+        if (edit != null) {
+            request.put("edit", edit);
+        }
         request.set("document", document);
         return server.put("/api/builds/" + build.get("id"), request.toString(), "If-Match", "\"" + revision + "\"");
     }
@@ -55,10 +62,78 @@ class BuildsTest {
         Reply first = save(build, 1, 80, "boost 100 → 80 kPa");
         assertThat(first.status()).isEqualTo(200);
         assertThat(first.raw().headers().firstValue("ETag")).contains("\"2\"");
-        assertThat(boost(first.json())).isEqualTo(80);
+        assertThat(boost(server.get("/api/builds/" + build.get("id")).json())).isEqualTo(80);
         assertThat(first.json().get("undo").asString()).isEqualTo("boost 100 → 80 kPa");
         JsonNode history = server.get("/api/builds/" + build.get("id") + "/revisions").json();
         assertThat(history.findValuesAsString("change")).containsExactly("boost 100 → 80 kPa", "new build");
+    }
+
+    /** An answer that got lost is asked for again; a page that was reloaded in the middle does not quarrel with itself. */
+    @Test
+    void aChangeSentTwiceIsKeptOnce() {
+        JsonNode build = fresh();
+        assertThat(save(build, 1, 80, "to 80", "edit-a").json().get("revision").intValue()).isEqualTo(2);
+        assertThat(save(build, 2, 70, "to 70", "edit-b").json().get("revision").intValue()).isEqualTo(3);
+        Reply again = save(build, 1, 80, "to 80", "edit-a");
+        assertThat(again.status()).isEqualTo(200);
+        assertThat(again.json().get("revision").intValue()).isEqualTo(2);
+        assertThat(boost(server.get("/api/builds/" + build.get("id")).json())).isEqualTo(70);
+        assertThat(server.get("/api/builds/" + build.get("id") + "/revisions").json()).hasSize(3);
+    }
+
+    @Test
+    void historyIsLookedAtNamedAndBroughtBack() {
+        JsonNode build = fresh();
+        String path = "/api/builds/" + build.get("id");
+        save(build, 1, 80, "to 80");
+        save(build, 2, 60, "to 60");
+        assertThat(server.put(path + "/revisions/2/name", "{\"name\":\"as welded\"}").status()).isEqualTo(204);
+        JsonNode history = server.get(path + "/revisions?most=2").json();
+        assertThat(history.findValuesAsString("change")).containsExactly("to 60", "to 80");
+        assertThat(history.get(1).get("name").asString()).isEqualTo("as welded");
+        assertThat(server.get(path + "/revisions?below=2").json().findValuesAsString("change")).containsExactly("new build");
+        JsonNode looked = server.get(path + "/revisions/2").json();
+        assertThat(boost(looked)).isEqualTo(80);
+        ObjectNode back = JsonMapper.shared().createObjectNode().put("change", "version 2 brought back");
+        back.set("document", looked.get("document"));
+        assertThat(server.put(path, back.toString(), "If-Match", "\"3\"").json().get("revision").intValue()).isEqualTo(4);
+        assertThat(boost(server.get(path).json())).isEqualTo(80);
+        assertThat(server.get(path + "/revisions/9").status()).isEqualTo(404);
+        assertThat(server.put(path + "/revisions/2/name", "{}").status()).isEqualTo(422);
+    }
+
+    @Test
+    void putAwayDuplicatedAndDeletedForGood() {
+        JsonNode build = fresh();
+        String path = "/api/builds/" + build.get("id");
+        assertThat(server.post(path + "/put-away", "{\"putAway\":true}").json().has("putAwayAt")).isTrue();
+        assertThat(server.post(path + "/put-away", "{\"putAway\":false}").json().has("putAwayAt")).isFalse();
+        String uid = java.util.UUID.randomUUID().toString();
+        JsonNode copy = server.post(path + "/duplicate?uid=" + uid, "").json();
+        assertThat(copy.at("/document/name").asString()).isEqualTo("Copy of New build");
+        assertThat(server.post(path + "/duplicate?uid=" + uid, "").json().get("id")).isEqualTo(copy.get("id"));
+        assertThat(server.delete(path).status()).isEqualTo(204);
+        assertThat(server.get(path).status()).isEqualTo(404);
+        assertThat(server.get("/api/builds/" + copy.get("id")).status()).isEqualTo(200);
+    }
+
+    @Test
+    void rowsKeepTheirIdentities() {
+        JsonNode build = fresh();
+        ObjectNode document = (ObjectNode) build.get("document").deepCopy();
+        tools.jackson.databind.node.ArrayNode path = (tools.jackson.databind.node.ArrayNode) document.at("/options/0/path");
+        String last = path.get(path.size() - 1).get("id").asString();
+        ObjectNode pipe = path.get(2).deepCopy().isObject() ? (ObjectNode) path.get(2).deepCopy() : null;
+        path.insert(2, pipe.put("id", "mine-1").put("name", "put in before"));
+        ObjectNode request = JsonMapper.shared().createObjectNode().put("change", "pipe put in");
+        request.set("document", document);
+        server.put("/api/builds/" + build.get("id"), request.toString(), "If-Match", "\"1\"");
+        JsonNode now = server.get("/api/builds/" + build.get("id")).json().at("/document/options/0/path");
+        assertThat(now.get(2).get("id").asString()).isEqualTo("mine-1");
+        assertThat(now.get(now.size() - 1).get("id").asString()).isEqualTo(last);
+        assertThat(now.findValuesAsString("id")).isNotEmpty();
+        pipe.put("id", "not an identity!");
+        assertThat(server.put("/api/builds/" + build.get("id"), request.toString(), "If-Match", "\"2\"").json().get("detail").asString()).contains("id").contains("letters and figures");
     }
 
     @Test

@@ -18,7 +18,7 @@ class RestartTest {
     void editsAndUndoSurviveARestart() {
         long id;
         try (RunningServer first = new RunningServer(data, false)) {
-            JsonNode build = first.post("/api/builds/starter", "").json();
+            JsonNode build = first.freshBuild();
             id = build.get("id").longValue();
             ObjectNode document = (ObjectNode) build.get("document");
             document.put("name", "Kept");

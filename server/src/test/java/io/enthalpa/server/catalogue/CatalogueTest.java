@@ -62,23 +62,26 @@ class CatalogueTest {
         JsonNode added = server.post("/api/catalogue", joint("own coupler").toString()).json();
         long id = added.get("id").longValue();
         ObjectNode dearer = joint("own coupler").put("price", 33.5);
-        assertThat(server.put("/api/catalogue/" + id, dearer.toString()).json().get("price").doubleValue()).isEqualTo(33.5);
+        assertThat(server.put("/api/catalogue/" + id, dearer.toString(), "If-Match", "\"1\"").json().get("price").doubleValue()).isEqualTo(33.5);
         assertThat(find("?q=own%20coupler").size()).isEqualTo(1);
-        assertThat(delete(id).status()).isEqualTo(204);
-        assertThat(delete(id).status()).isEqualTo(404);
+        Reply stale = server.put("/api/catalogue/" + id, joint("own coupler").put("price", 1).toString(), "If-Match", "\"1\"");
+        assertThat(stale.status()).isEqualTo(409);
+        assertThat(stale.json().at("/theirs/price").doubleValue()).isEqualTo(33.5);
+        assertThat(delete(id, 1).status()).isEqualTo(409);
+        assertThat(delete(id, 2).status()).isEqualTo(204);
+        assertThat(delete(id, 2).status()).as("gone already").isEqualTo(204);
         assertThat(find("?q=own%20coupler").size()).isZero();
     }
 
-    private Reply delete(long id) {
-        server.get("/api/fields");
-        return server.delete("/api/catalogue/" + id);
+    private Reply delete(long id, int version) {
+        return server.delete("/api/catalogue/" + id, "If-Match", "\"" + version + "\"");
     }
 
     @Test
     void whatIsThrownOutStaysOutAfterARestart() {
         long id = find("?kind=core").get(0).get("id").longValue();
         int before = find("").size();
-        delete(id);
+        delete(id, 1);
         server.close();
         server = new RunningServer(data, false);
         assertThat(find("").size()).isEqualTo(before - 1);
@@ -100,8 +103,9 @@ class CatalogueTest {
         assertThat(file).startsWith("kind,name,note,price,mass_kg,");
         int before = find("").size();
         Reply read = server.post("/api/catalogue/file", csv(file));
-        assertThat(read.json().get("added").intValue()).isEqualTo(before);
-        assertThat(find("").size()).isEqualTo(2 * before);
+        assertThat(read.json().get("added").intValue()).as("all there already").isZero();
+        assertThat(read.json().get("there").intValue()).isEqualTo(before);
+        assertThat(find("").size()).isEqualTo(before);
         List<CatalogueItem> items = CatalogueCsv.read(file);
         assertThat(CatalogueCsv.write(items)).isEqualTo(file);
         CatalogueItem core = items.stream().filter(i -> i.kind().equals("core")).findFirst().orElseThrow();
