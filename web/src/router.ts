@@ -14,9 +14,9 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'home', component: () => import('./home/HomeView.vue') },
-    { path: '/build/:id(\\d+)', redirect: (to) => `${to.path}/endurance` },
+    { path: '/build/:id(\\d+|new)', redirect: (to) => `${to.path}/endurance` },
     {
-      path: '/build/:id(\\d+)',
+      path: '/build/:id(\\d+|new)',
       component: () => import('./shell/BuildView.vue'),
       children: [
         { path: 'brief', name: 'brief', component: () => import('./brief/BriefSurface.vue') },

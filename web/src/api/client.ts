@@ -1,5 +1,5 @@
 import type { components } from './schema'
-import type { BlowerMap, BuildDocument, BuildOption, DutyDocument, DutyRow } from '../document/types'
+import type { BlowerMap, BuildDocument, BuildOption, DutyDocument, DutyRow, Piece } from '../document/types'
 
 type Schemas = components['schemas']
 export type SteadyView = Schemas['SteadyView']
@@ -34,6 +34,11 @@ export type ComparedView = Omit<Schemas['ComparedView'], 'option'> & { option?: 
 export type OptionAnswer = Schemas['OptionAnswer']
 export type ChangeView = Schemas['ChangeView']
 export type FieldCatalogue = Schemas['FieldCatalogue']
+export type BuildKept = Schemas['BuildKept']
+export type BuildCard = Schemas['BuildCard']
+export type HomeVerdict = Omit<Schemas['HomeVerdict'], 'line'> & { line?: Omit<Schemas['SmallLine'], 'path'> & { path: Piece[] } }
+export type Revision = Schemas['RevisionView']
+export type Backup = Schemas['Kept']
 export type BuildState = Omit<Schemas['BuildState'], 'document'> & { document: BuildDocument }
 
 /** The server answered, but not with what was asked for. */
@@ -43,6 +48,7 @@ export class Problem extends Error {
     message: string,
     readonly fault?: FaultView,
     readonly theirs?: BuildState,
+    readonly type = '',
   ) {
     super(message)
   }
@@ -55,40 +61,67 @@ function token(): string {
   return /(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? ''
 }
 
-async function call<T>(method: string, path: string, body?: unknown, revision?: number): Promise<T> {
-  const response = await send(method, path, body, revision)
+async function call<T>(method: string, path: string, body?: unknown, revision?: number, signal?: AbortSignal): Promise<T> {
+  const response = await send(method, path, body, revision, signal)
   return (response.status === 204 ? undefined : await response.json()) as T
 }
 
-/** A file goes as it is; everything else as JSON. */
-async function send(method: string, path: string, body?: unknown, revision?: number): Promise<Response> {
-  const headers: Record<string, string> = { Accept: 'application/json, text/csv' }
+/** A file goes as it is; everything else as JSON. A token that has gone stale (the server was started anew) is asked for once more. */
+async function send(method: string, path: string, body?: unknown, revision?: number, signal?: AbortSignal): Promise<Response> {
+  const response = await once(method, path, body, revision, signal)
+  if (response.status !== 403 || method === 'GET') return checked(response)
+  await once('GET', '/fields')
+  return checked(await once(method, path, body, revision, signal))
+}
+
+const fileType = (path: string) => (path.startsWith('/duties/') ? 'text/csv' : 'application/zip')
+
+async function once(method: string, path: string, body?: unknown, revision?: number, signal?: AbortSignal): Promise<Response> {
+  const headers: Record<string, string> = { Accept: 'application/json, text/csv', 'X-Page': page }
   if (method !== 'GET') headers['X-XSRF-TOKEN'] = token()
-  if (body !== undefined) headers['Content-Type'] = body instanceof Blob ? 'text/csv' : 'application/json'
+  if (body !== undefined) headers['Content-Type'] = body instanceof Blob ? fileType(path) : 'application/json'
   if (revision !== undefined) headers['If-Match'] = `"${revision}"`
-  let response: Response
   try {
-    response = await fetch(`/api${path}`, { method, headers, body: typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body) })
-  } catch {
+    return await fetch(`/api${path}`, { method, headers, signal, body: typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body) })
+  } catch (e) {
+    if (signal?.aborted) throw e
     throw new Offline('The Enthalpa server does not answer.')
   }
+}
+
+async function checked(response: Response): Promise<Response> {
   if (response.ok) return response
   const problem = await response.json().catch(() => ({}))
-  throw new Problem(response.status, problem.detail ?? `The server answered ${response.status}.`, problem.fault, problem.theirs)
+  throw new Problem(response.status, problem.detail ?? `The server answered ${response.status}.`, problem.fault, problem.theirs, problem.type)
 }
+
+/** This page's own name: what it asks anew takes the place of what it asked before; when it is left, all it asked is dropped. */
+export const page = crypto.getRandomValues(new Uint32Array(2)).join('-')
+addEventListener('pagehide', () => void fetch(`/api/preview/pages/${page}`, { method: 'DELETE', keepalive: true, headers: { 'X-XSRF-TOKEN': token() } }).catch(() => undefined))
 
 export const api = {
   fields: () => call<FieldCatalogue>('GET', '/fields'),
-  builds: () => call<BuildState[]>('GET', '/builds'),
+  builds: () => call<BuildCard[]>('GET', '/builds'),
+  verdicts: () => call<HomeVerdict[]>('GET', '/home'),
+  verdict: (id: number) => call<HomeVerdict>('POST', `/home/${id}`),
   build: (id: number) => call<BuildState>('GET', `/builds/${id}`),
-  create: (file: string) => call<BuildState>('POST', '/builds', file),
-  starter: () => call<BuildState>('POST', '/builds/starter'),
-  save: (id: number, revision: number, document: BuildDocument, change: string) =>
-    call<BuildState>('PUT', `/builds/${id}`, { document, change }, revision),
+  create: (file: string, uid: string, change?: string) => call<BuildState>('POST', `/builds?${new URLSearchParams({ uid, ...(change ? { change } : {}) }).toString()}`, file),
+  starter: () => call<{ document: BuildDocument }>('GET', '/builds/starter'),
+  save: (id: number, revision: number, document: BuildDocument, change: string, edit: string) =>
+    call<BuildKept>('PUT', `/builds/${id}`, { document, change, edit }, revision),
+  putAway: (id: number, putAway: boolean) => call<BuildCard>('POST', `/builds/${id}/put-away`, { putAway }),
+  duplicate: (id: number, uid: string) => call<BuildState>('POST', `/builds/${id}/duplicate?uid=${uid}`),
+  deleteBuild: (id: number) => call<undefined>('DELETE', `/builds/${id}`),
+  history: (id: number, below?: number) => call<Revision[]>('GET', `/builds/${id}/revisions${below ? `?below=${below}` : ''}`),
+  revision: (id: number, revision: number) => call<BuildState>('GET', `/builds/${id}/revisions/${revision}`),
+  nameRevision: (id: number, revision: number, name: string) => call<undefined>('PUT', `/builds/${id}/revisions/${revision}/name`, { name }),
+  backups: () => call<Backup[]>('GET', '/backups'),
+  restore: (file: Blob) => call<{ setAside: string }>('POST', '/backups/restore', file),
+  readArchive: (file: Blob) => call<{ builds: number; revisions: number; items: number }>('POST', '/archive', file),
   undo: (id: number, revision: number) => call<BuildState>('POST', `/builds/${id}/undo`, undefined, revision),
   redo: (id: number, revision: number) => call<BuildState>('POST', `/builds/${id}/redo`, undefined, revision),
-  preview: (document: BuildDocument, options?: string[], part?: 'LINE' | 'DUTY') =>
-    call<{ answers: OptionAnswer[] }>('POST', '/preview', { document, options, part }),
+  preview: (document: BuildDocument, options?: string[], part?: 'LINE' | 'DUTY', signal?: AbortSignal) =>
+    call<{ answers: OptionAnswer[] }>('POST', '/preview', { document, options, part }, undefined, signal),
   changes: (document: BuildDocument, option: string) =>
     call<{ changes: ChangeView[] }>('POST', '/preview/changes', { document, option }),
   coreSteps: (document: BuildDocument, option: string, place: string) =>
@@ -115,8 +148,8 @@ export const api = {
     const query = new URLSearchParams({ ...(kind ? { kind } : {}), ...(words ? { q: words } : {}) }).toString()
     return call<CatalogueItem[]>('GET', `/catalogue${query ? `?${query}` : ''}`)
   },
-  addItem: (item: Omit<CatalogueItem, 'id'>) => call<CatalogueItem>('POST', '/catalogue', item),
-  changeItem: (item: CatalogueItem) => call<CatalogueItem>('PUT', `/catalogue/${item.id}`, item),
-  removeItem: (id: number) => call<undefined>('DELETE', `/catalogue/${id}`),
-  readCatalogue: (csv: string) => call<{ added: number }>('POST', '/catalogue/file', { csv }),
+  addItem: (item: Omit<CatalogueItem, 'id' | 'version'>, uid: string) => call<CatalogueItem>('POST', `/catalogue?uid=${uid}`, item),
+  changeItem: (item: CatalogueItem) => call<CatalogueItem>('PUT', `/catalogue/${item.id}`, item, item.version),
+  removeItem: (item: CatalogueItem) => call<undefined>('DELETE', `/catalogue/${item.id}`, undefined, item.version),
+  readCatalogue: (csv: string) => call<{ added: number; there: number }>('POST', '/catalogue/file', { csv }),
 }

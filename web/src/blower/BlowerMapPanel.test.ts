@@ -21,6 +21,7 @@ describe('the map of a blower', () => {
     build = buildOnScreen()
     edit = vi.fn().mockResolvedValue({ done: true })
     build.edit = edit as unknown as typeof build.edit
+    build.here = (() => ({ edit, act: edit })) as unknown as typeof build.here
   })
 
   const panel = () => mount(BlowerMapPanel, { props: { blower: ofKind(build.option!, 'blower')[0]! }, global: { stubs: { Popover: true } } })
@@ -39,7 +40,7 @@ describe('the map of a blower', () => {
   it('puts the map that the server read into the blower', async () => {
     vi.spyOn(api, 'map').mockResolvedValue({ map })
     await give(panel(), 'speed')
-    expect(edit).toHaveBeenCalledWith([{ pointer: '/options/0/path/1/map', value: { name: 'turbo', ...map } }], 'turbo: map from turbo.csv')
+    expect(edit).toHaveBeenCalledWith([{ pointer: '/options/#A/path/#r2/map', value: { name: 'turbo', ...map } }], 'turbo: map from turbo.csv')
   })
 
   it('says why a file is refused and changes nothing', async () => {
@@ -67,6 +68,6 @@ describe('the map of a blower', () => {
     Object.assign(build.document!.options[0]!.path[1]!, { map })
     const wrapper = panel()
     await wrapper.findAll('button').find((b) => b.text() === 'take it off')!.trigger('click')
-    expect(edit.mock.lastCall![0]).toEqual([{ pointer: '/options/0/path/1/map', value: undefined }])
+    expect(edit.mock.lastCall![0]).toEqual([{ pointer: '/options/#A/path/#r2/map', value: undefined }])
   })
 })

@@ -13,7 +13,7 @@ const props = defineProps<{ blower: Placed<BlowerPiece> }>()
 const build = useBuild()
 const file = ref<HTMLInputElement>()
 const refusal = ref('')
-const at = computed(() => `/options/${build.optionIndex}${props.blower.place}`)
+const at = computed(() => `${build.optionAt}${props.blower.at}`)
 const map = computed(() => props.blower.piece.map)
 const view = computed(() => flat(build.answer?.steady?.pieces ?? []).find((p) => p.place === props.blower.place)?.map)
 const last = computed(() => flat(build.answer?.steady?.pieces ?? []).filter((p) => p.kind === 'blower').at(-1)?.place === props.blower.place)
@@ -44,9 +44,12 @@ async function take(event: Event): Promise<void> {
   const chosen = (event.target as HTMLInputElement).files?.[0]
   if (!chosen) return
   refusal.value = ''
+  // The answer is this blower's, whatever is on screen by the time it comes.
+  const { edit } = build.here()
+  const pointer = `${at.value}/map`
   try {
     const read = await api.map(await chosen.text())
-    const outcome = await build.edit([{ pointer: `${at.value}/map`, value: { name: chosen.name.replace(/\.[^.]*$/, '').slice(0, 60), ...read.map } }], `${props.blower.piece.name}: map from ${chosen.name}`)
+    const outcome = await edit([{ pointer, value: { name: chosen.name.replace(/\.[^.]*$/, '').slice(0, 60), ...read.map } }], `${props.blower.piece.name}: map from ${chosen.name}`)
     if (!outcome.done) refusal.value = outcome.fault.sentence
   } catch (e) {
     refusal.value = e instanceof Problem ? (e.fault?.sentence ?? e.message) : (e as Error).message

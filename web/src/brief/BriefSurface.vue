@@ -19,7 +19,7 @@ import DutyEditor from '../duty/DutyEditor.vue'
 /** What the job is: asked in the order people think, filled in from the start. */
 const build = useBuild()
 const settings = useSettings()
-const at = computed(() => `/options/${build.optionIndex}`)
+const at = computed(() => build.optionAt)
 const filters = computed(() => ofKind(build.option!, 'filter'))
 const blowers = computed(() => ofKind(build.option!, 'blower'))
 const plenums = computed(() => ofKind(build.option!, 'plenum'))
@@ -83,13 +83,13 @@ function pickBanks(count: string): void {
         </template>
         <p class="said" :class="{ worse: disagree }">{{ twoWays }}</p>
       </section>
-      <section v-for="(b, i) in blowers" :key="b.place">
+      <section v-for="(b, i) in blowers" :key="b.at">
         <h2>{{ i === 0 ? `Boost, option ${build.letter}` : 'Second blower' }}{{ which(b.piece.name, blowers.length) }}</h2>
         <NumberField v-if="i === 0" part="option" name="boost_kPa" :pointer="`${at}/boost_kPa`" />
-        <ChoiceField label="blower" :pointer="`${at}${b.place}/type`" :choices="kinds" :of="blowers.length > 1 ? b.piece.name : undefined" />
-        <NumberField v-if="!b.piece.map" part="blower" name="efficiency_pct" :pointer="`${at}${b.place}/efficiency_pct`" :of="blowers.length > 1 ? b.piece.name : undefined" />
-        <NumberField part="blower" name="maxPressureRatio" :pointer="`${at}${b.place}/maxPressureRatio`" :of="blowers.length > 1 ? b.piece.name : undefined" />
-        <NumberField part="blower" name="outletBore_mm" :pointer="`${at}${b.place}/outletBore_mm`" :of="blowers.length > 1 ? b.piece.name : undefined" />
+        <ChoiceField label="blower" :pointer="`${at}${b.at}/type`" :choices="kinds" :of="blowers.length > 1 ? b.piece.name : undefined" />
+        <NumberField v-if="!b.piece.map" part="blower" name="efficiency_pct" :pointer="`${at}${b.at}/efficiency_pct`" :of="blowers.length > 1 ? b.piece.name : undefined" />
+        <NumberField part="blower" name="maxPressureRatio" :pointer="`${at}${b.at}/maxPressureRatio`" :of="blowers.length > 1 ? b.piece.name : undefined" />
+        <NumberField part="blower" name="outletBore_mm" :pointer="`${at}${b.at}/outletBore_mm`" :of="blowers.length > 1 ? b.piece.name : undefined" />
         <template v-if="i === 0">
           <ChoiceField label="blowers" :pointer="at" :shown="twoBlowers ? 'two' : 'one'" :choices="oneTwo" :pick="pickBlowers" />
           <ChoiceField label="banks" :pointer="at" :shown="twoBanks ? 'two' : 'one'" :choices="oneTwo" :pick="pickBanks" />
@@ -114,20 +114,20 @@ function pickBanks(count: string): void {
       </section>
       <BaySection />
       <GearingSection />
-      <section v-for="f in filters" :key="f.place">
+      <section v-for="f in filters" :key="f.at">
         <h2>Intake, option {{ build.letter }}{{ which(f.piece.name, filters.length) }}</h2>
-        <NumberField part="filter" name="loss_kPa" :pointer="`${at}${f.place}/loss_kPa`" label="filter loss, clean" :of="filters.length > 1 ? f.piece.name : undefined" />
-        <NumberField part="filter" name="flow_kg_s" :pointer="`${at}${f.place}/flow_kg_s`" of="filter" />
-        <NumberField part="filter" name="dirtyLoss_kPa" :pointer="`${at}${f.place}/dirtyLoss_kPa`" optional :empty="`${2 * f.piece.loss_kPa} kPa`" />
-        <NumberField part="filter" name="soiling_pct" :pointer="`${at}${f.place}/soiling_pct`" optional />
-        <NumberField part="filter" name="heatGain_K" :pointer="`${at}${f.place}/heatGain_K`" :of="filters.length > 1 ? f.piece.name : undefined" />
-        <NumberField v-if="build.document?.bay" part="filter" name="bayShare_pct" :pointer="`${at}${f.place}/bayShare_pct`" :of="filters.length > 1 ? f.piece.name : undefined" optional />
-        <NumberField part="filter" name="bore_mm" :pointer="`${at}${f.place}/bore_mm`" :of="filters.length > 1 ? f.piece.name : undefined" />
+        <NumberField part="filter" name="loss_kPa" :pointer="`${at}${f.at}/loss_kPa`" label="filter loss, clean" :of="filters.length > 1 ? f.piece.name : undefined" />
+        <NumberField part="filter" name="flow_kg_s" :pointer="`${at}${f.at}/flow_kg_s`" of="filter" />
+        <NumberField part="filter" name="dirtyLoss_kPa" :pointer="`${at}${f.at}/dirtyLoss_kPa`" optional :empty="`${2 * f.piece.loss_kPa} kPa`" />
+        <NumberField part="filter" name="soiling_pct" :pointer="`${at}${f.at}/soiling_pct`" optional />
+        <NumberField part="filter" name="heatGain_K" :pointer="`${at}${f.at}/heatGain_K`" :of="filters.length > 1 ? f.piece.name : undefined" />
+        <NumberField v-if="build.document?.bay" part="filter" name="bayShare_pct" :pointer="`${at}${f.at}/bayShare_pct`" :of="filters.length > 1 ? f.piece.name : undefined" optional />
+        <NumberField part="filter" name="bore_mm" :pointer="`${at}${f.at}/bore_mm`" :of="filters.length > 1 ? f.piece.name : undefined" />
       </section>
-      <section v-for="p in plenums" :key="p.place">
+      <section v-for="p in plenums" :key="p.at">
         <h2>Plenum{{ which(p.piece.name, plenums.length) }}</h2>
-        <NumberField part="plenum" name="bore_mm" :pointer="`${at}${p.place}/bore_mm`" :of="plenums.length > 1 ? p.piece.name : undefined" />
-        <NumberField part="plenum" name="volume_L" :pointer="`${at}${p.place}/volume_L`" :of="plenums.length > 1 ? p.piece.name : undefined" optional />
+        <NumberField part="plenum" name="bore_mm" :pointer="`${at}${p.at}/bore_mm`" :of="plenums.length > 1 ? p.piece.name : undefined" />
+        <NumberField part="plenum" name="volume_L" :pointer="`${at}${p.at}/volume_L`" :of="plenums.length > 1 ? p.piece.name : undefined" optional />
       </section>
       <section>
         <h2>Names</h2>
@@ -136,7 +136,7 @@ function pickBanks(count: string): void {
         <TextField label="This option" :pointer="`${at}/name`" required :longest="60" />
       </section>
     </div>
-    <BlowerMapPanel v-for="b in blowers" :key="b.place" :blower="b" />
+    <BlowerMapPanel v-for="b in blowers" :key="b.at" :blower="b" />
     <DutyEditor />
   </div>
 </template>

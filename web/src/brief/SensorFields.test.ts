@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, type Mock } from 'vitest'
 import ChoiceField from '../ui/ChoiceField.vue'
 import type { useBuild } from '../build/store'
-import { listenedBuild, surface } from '../testing/surface'
+import { listenedBuild, onScreen, surface } from '../testing/surface'
 import SensorFields from './SensorFields.vue'
 
 describe('the sensor', () => {
@@ -14,8 +14,7 @@ describe('the sensor', () => {
 
   it('is known by its type, and a type writes its usual lag', async () => {
     for (const [lag, type] of [[0.5, 'bare wire'], [3, 'open tip'], [12, 'closed tip']] as const) {
-      build.document!.targets.sensorLag_s = lag
-      build.document = structuredClone(build.document)
+      onScreen(build, { ...build.document!, targets: { ...build.document!.targets, sensorLag_s: lag } })
       const wrapper = await surface(SensorFields)
       expect(wrapper.findComponent(ChoiceField).props('shown')).toBe(type)
       wrapper.unmount()

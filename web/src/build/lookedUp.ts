@@ -1,16 +1,18 @@
-import { ref, watch, type Ref } from 'vue'
+import { ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
 import type { BuildDocument } from '../document/types'
-import { useBuild } from './store'
+import { useBuild, type Asked } from './store'
 
 /**
  * Asks the server for something about the option on screen, once the reader has stopped typing, and again whenever the document or what
  * else is watched changes. Only the newest question's answer counts; an answer that cannot be had leaves nothing.
  *
  * @param ask undefined when there is nothing to ask
+ * @returns what was found and what it was asked about: places in it count in that document
  */
-export function useLookedUp<T>(more: () => unknown, ask: (document: BuildDocument, letter: string) => Promise<T[]> | undefined, delay = 300): { found: Ref<T[]>; looking: Ref<boolean> } {
+export function useLookedUp<T>(more: () => unknown, ask: (document: BuildDocument, letter: string) => Promise<T[]> | undefined, delay = 300): { found: Ref<T[]>; asked: ShallowRef<Asked | undefined>; looking: Ref<boolean> } {
   const build = useBuild()
   const found = ref([]) as Ref<T[]>
+  const asked = shallowRef<Asked>()
   const looking = ref(false)
   let ticket = 0
   watch(
@@ -23,6 +25,7 @@ export function useLookedUp<T>(more: () => unknown, ask: (document: BuildDocumen
         const answer = (await ask(document, letter)?.catch(() => [])) ?? []
         if (mine === ticket) {
           found.value = answer
+          asked.value = { document, letter }
           looking.value = false
         }
       }, delay)
@@ -30,5 +33,5 @@ export function useLookedUp<T>(more: () => unknown, ask: (document: BuildDocumen
     },
     { immediate: true },
   )
-  return { found, looking }
+  return { found, asked, looking }
 }

@@ -1,12 +1,13 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { BuildDocument } from '../document/types'
-import { clearShelf, shelve, takeOver } from './shelf'
+import { clearShelf, shelve, takeOver, type Shelved } from './shelf'
 
-const edit = (change: string) => ({ build: 7, revision: 3, change, document: { name: change } as BuildDocument })
+const left = (change: string, uid = 'u7'): Shelved => ({ build: 7, uid, revision: 3, base: { name: 'Bench' } as BuildDocument, steps: [{ id: 's1', change, edits: [{ pointer: '/name', value: change }] }] })
+const seven = (s: Shelved) => s.build === 7
 
 /** What another page of that name left on its shelf, and which pages are alive. */
 function another(page: string, change: string, alive: string[] = []) {
-  localStorage.setItem(`enthalpa.unsaved.7.${page}`, JSON.stringify(edit(change)))
+  localStorage.setItem(`enthalpa.unsaved.u7.${page}`, JSON.stringify(left(change)))
   vi.stubGlobal('navigator', { locks: { query: async () => ({ held: alive.map((name) => ({ name: `enthalpa.page.${name}` })) }) } })
 }
 
@@ -15,29 +16,36 @@ describe('the shelf of unsaved edits', () => {
   afterEach(() => vi.unstubAllGlobals())
 
   it('gives back what this page put there until it is kept', async () => {
-    shelve(edit('mine'))
-    expect((await takeOver(7))?.change).toBe('mine')
-    expect(await takeOver(8)).toBeUndefined()
-    clearShelf(7)
-    expect(await takeOver(7)).toBeUndefined()
+    expect(shelve(left('mine'))).toBe(true)
+    expect((await takeOver(seven))?.steps[0]!.change).toBe('mine')
+    expect(await takeOver((s) => s.build === 8)).toBeUndefined()
+    clearShelf('u7')
+    expect(await takeOver(seven)).toBeUndefined()
   })
 
-  it('brings back the edit of a page that is gone and makes it this page\'s own', async () => {
+  it('brings back the edits of a page that is gone and makes them this page\'s own', async () => {
     another('1-2', 'left behind')
-    expect((await takeOver(7))?.change).toBe('left behind')
-    expect(Object.keys(localStorage)).not.toContain('enthalpa.unsaved.7.1-2')
-    expect((await takeOver(7))?.change).toBe('left behind')
+    expect((await takeOver(seven))?.steps[0]!.change).toBe('left behind')
+    expect(Object.keys(localStorage)).not.toContain('enthalpa.unsaved.u7.1-2')
+    expect((await takeOver(seven))?.steps[0]!.change).toBe('left behind')
   })
 
   it('leaves alone what a living page is still saving', async () => {
     another('1-2', 'being saved', ['1-2'])
-    expect(await takeOver(7)).toBeUndefined()
-    expect(Object.keys(localStorage)).toContain('enthalpa.unsaved.7.1-2')
+    expect(await takeOver(seven)).toBeUndefined()
+    expect(Object.keys(localStorage)).toContain('enthalpa.unsaved.u7.1-2')
   })
 
   it('throws away what cannot be read', async () => {
-    localStorage.setItem('enthalpa.unsaved.7.1-2', '{"build')
-    expect(await takeOver(7)).toBeUndefined()
+    localStorage.setItem('enthalpa.unsaved.u7.1-2', '{"build')
+    expect(await takeOver(seven)).toBeUndefined()
     expect(localStorage.length).toBe(0)
+  })
+
+  it('says so when the browser has no room', () => {
+    vi.spyOn(Storage.prototype, 'setItem').mockImplementationOnce(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
+    expect(shelve(left('mine'))).toBe(false)
   })
 })

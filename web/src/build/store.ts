@@ -1,28 +1,36 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
-import { api, Offline, Problem, type BuildState, type FaultView, type OptionAnswer } from '../api/client'
-import { apply, at, freeLetter, touched, type Edit } from '../document/edit'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { api, Offline, Problem, type BuildState, type OptionAnswer } from '../api/client'
+import { apply, at, freeLetter, identified, named, touched, type Edit } from '../document/edit'
 import type { BuildDocument } from '../document/types'
 import { Catalogue } from '../quantity/catalogue'
+import { Keeper, type Outcome } from './keeper'
 import * as shelf from './shelf'
-import type { Unsaved } from './shelf'
 
-/** Two sides of a build changed in two windows. */
-export interface Conflict {
-  theirs: BuildState
-  mine: Unsaved
-}
-
-/** How a change of the document ended for the one who asked for it. */
-export type Outcome = { done: true } | { done: false; fault: FaultView }
+export type { Outcome } from './keeper'
 
 type Answers = Record<string, OptionAnswer>
 
-/** The build on screen: its document, its answers, what they were before, and the way to the server. */
+const AGAIN_MS = 2000
+
+/** An earlier version on screen instead of the newest. */
+export interface Looking {
+  revision: number
+  document: BuildDocument
+  change: string
+}
+
+/** What an answer was asked for: the document and option that its places count in. */
+export interface Asked {
+  document: BuildDocument
+  letter: string
+}
+
+/** The build on screen: its document, its answers, what they were before. {@link Keeper} takes what is changed to the disk. */
 export const useBuild = defineStore('build', () => {
   const catalogue = shallowRef<Catalogue>()
-  const state = shallowRef<BuildState>()
-  const document = shallowRef<BuildDocument>()
+  const keeper = shallowRef<Keeper>()
+  const looking = shallowRef<Looking>()
   const answers = shallowRef<Answers>({})
   /** The document that the answers on screen belong to; runs behind the one being edited. */
   const answered = shallowRef<BuildDocument>()
@@ -30,22 +38,36 @@ export const useBuild = defineStore('build', () => {
   const letter = ref('A')
   const against = ref<string>()
   const ghostMode = ref<'option' | 'before'>('option')
-  const conflict = shallowRef<Conflict>()
-  const offline = ref(false)
-  const failure = ref('')
+  const trouble = ref('')
   const notice = ref('')
-  const saving = ref(false)
-  const working = ref(0)
-  const unsaved = shallowRef<Unsaved>()
-  let turn: Promise<unknown> = Promise.resolve()
-  let lastGood: BuildDocument | undefined
+  const asking = ref(0)
+  /** Builds left with something still on its way to the disk. */
+  const behind = new Map<number, Keeper>()
+  /** Which build was opened last; what comes for another is not shown. */
+  let session = 0
+  /** Options whose answers are older than the document; undefined when all are. */
+  let stale: Set<string> | undefined = new Set()
+  let question: AbortController | undefined
+  /** The document last asked about. */
+  let pending: BuildDocument | undefined
   let retry: ReturnType<typeof setTimeout> | undefined
-  let savingNow: Promise<void> = Promise.resolve()
+  /** The server did not answer the last question. */
+  const away = ref(false)
+  /** A new build left before it could be kept. */
+  let behindNew: Keeper | undefined
 
+  const document = computed(() => looking.value?.document ?? keeper.value?.told.newest)
+  const told = computed(() => keeper.value?.told)
+  const conflict = computed(() => told.value?.conflict)
+  const hold = computed(() => told.value?.hold)
+  const offline = computed(() => away.value || hold.value?.kind === 'offline')
+  const failure = computed(() => trouble.value || told.value?.refused || (told.value?.unshelved ? 'This browser has no room left to keep edits until they are saved. Do not close the page before they are.' : ''))
   /** Nothing is being computed and nothing is waiting to be saved. */
-  const settled = computed(() => working.value === 0 && !saving.value && !unsaved.value)
+  const settled = computed(() => asking.value === 0 && !told.value?.waiting && !told.value?.sending)
   const option = computed(() => document.value?.options.find((o) => o.letter === letter.value))
   const optionIndex = computed(() => document.value?.options.findIndex((o) => o.letter === letter.value) ?? -1)
+  /** Where the option on screen stands, for edits. */
+  const optionAt = computed(() => `/options/#${letter.value}`)
   const answer = computed(() => answers.value[letter.value])
   const ghost = computed<{ answer: OptionAnswer; label: string } | undefined>(() => {
     if (ghostMode.value === 'before') {
@@ -55,209 +77,238 @@ export const useBuild = defineStore('build', () => {
     const other = against.value && against.value !== letter.value ? answers.value[against.value] : undefined
     return other?.steady ? { answer: other, label: other.option } : undefined
   })
-
-  /**
-   * One thing after the other: an edit starts from what the edit before it left, and is saved after it, however quickly they
-   * are typed and whichever answer comes back first.
-   */
-  function inTurn<A extends unknown[], R>(act: (...args: A) => Promise<R>): (...args: A) => Promise<R> {
-    return (...args) => {
-      working.value++
-      const mine = turn.then(() => act(...args)).finally(() => working.value--)
-      turn = mine.catch(() => undefined)
-      return mine
-    }
-  }
+  const canUndo = computed(() => (looking.value ? undefined : told.value?.waiting ? keeper.value!.unsent.undo : told.value?.undo))
+  const canRedo = computed(() => (looking.value ? undefined : (told.value?.hold && keeper.value!.unsent.redo) || (told.value?.waiting ? undefined : told.value?.redo)))
 
   async function ready(): Promise<void> {
     if (!catalogue.value) catalogue.value = new Catalogue(await api.fields())
   }
 
   async function open(id: number, wanted?: string, versus?: string): Promise<void> {
+    const mine = begin()
     await ready()
-    const fresh = await api.build(id)
-    before.value = undefined
-    conflict.value = undefined
-    failure.value = ''
-    notice.value = ''
-    ghostMode.value = 'option'
-    state.value = fresh
-    document.value = lastGood = fresh.document
-    const letters = fresh.document.options.map((o) => o.letter)
-    letter.value = wanted && letters.includes(wanted) ? wanted : letters.at(-1)!
-    against.value = versus && letters.includes(versus) ? versus : letters.find((l) => l !== letter.value)
-    answers.value = {}
-    await answerAll(fresh.document)
-    await bringBack(id)
+    const left = behind.get(id)
+    const state = left ? undefined : await api.build(id)
+    if (mine !== session) return
+    const found = left ?? new Keeper(state!.uid, state!.document, state!, await shelf.takeOver((s) => s.build === id && s.uid === state!.uid))
+    if (mine !== session) return
+    show(found, wanted, versus)
+    if (!left && found.told.waiting) {
+      notice.value = `Brought back what was not saved: ${found.unsent.undo}.`
+      void found.run()
+    }
+    await ask()
   }
 
-  /** An edit kept by an earlier page that the server never got. */
-  async function bringBack(id: number): Promise<void> {
-    const left = await shelf.takeOver(id)
-    if (!left || !state.value) return
-    unsaved.value = left
-    if (left.revision === state.value.revision) {
-      document.value = lastGood = left.document
-      notice.value = `Brought back an edit that was not saved: ${left.change}.`
-      await answerAll(left.document)
-      save()
-    } else {
-      conflict.value = { theirs: state.value, mine: left }
+  /** A new build on sensible defaults, kept once something is entered; or one that a page before left unkept. */
+  async function openNew(): Promise<void> {
+    const mine = begin()
+    await ready()
+    const left = behindNew ? undefined : await shelf.takeOver((s) => s.build === undefined)
+    const start = behindNew || left ? undefined : (await api.starter()).document
+    if (mine !== session) return
+    show(behindNew ?? new Keeper(left?.uid ?? crypto.randomUUID(), left?.base ?? identified(start!), undefined, left))
+    behindNew = undefined
+    void keeper.value!.run()
+    await ask()
+  }
+
+  function begin(): number {
+    question?.abort()
+    clearTimeout(retry)
+    leave()
+    looking.value = undefined
+    before.value = undefined
+    trouble.value = ''
+    notice.value = ''
+    ghostMode.value = 'option'
+    answers.value = {}
+    answered.value = undefined
+    stale = undefined
+    return ++session
+  }
+
+  /** Another build, or none, comes on screen; this one is saved to the end all the same. */
+  function leave(): void {
+    const k = keeper.value
+    keeper.value = undefined
+    if (!k || k.settled) return
+    const id = k.told.id
+    if (id === undefined) {
+      behindNew = k
+      return
+    }
+    behind.set(id, k)
+    const stop = watch(
+      () => [k.told.waiting, k.told.sending],
+      () => {
+        if (!k.settled) return
+        stop()
+        if (keeper.value !== k) behind.delete(id)
+      },
+    )
+  }
+
+  function show(found: Keeper, wanted?: string, versus?: string): void {
+    keeper.value = found
+    if (found.told.id !== undefined) behind.delete(found.told.id)
+    const letters = found.told.newest.options.map((o) => o.letter)
+    letter.value = wanted && letters.includes(wanted) ? wanted : letters.at(-1)!
+    against.value = versus && letters.includes(versus) ? versus : letters.find((l) => l !== letter.value)
+  }
+
+  /** Asks for what is out of date of the document on screen; what was being asked before is dropped. The charge line first, which is quick; the duty right behind it. */
+  async function ask(): Promise<void> {
+    const mine = session
+    const doc = document.value
+    if (!doc) return
+    question?.abort()
+    clearTimeout(retry)
+    pending = doc
+    const mark = (question = new AbortController())
+    const letters = stale ? [...stale].filter((l) => doc.options.some((o) => o.letter === l)) : undefined
+    if (letters?.length === 0) {
+      answered.value = doc
+      return
+    }
+    asking.value++
+    const current = () => mine === session && question === mark
+    try {
+      const lines = await api.preview(doc, letters, 'LINE', mark.signal)
+      if (!current()) return
+      away.value = false
+      const were = answers.value
+      const fresh: Answers = letters ? { ...were } : {}
+      for (const a of lines.answers) fresh[a.option] = a.fault ? a : { ...a, soak: were[a.option]?.soak }
+      answers.value = fresh
+      answered.value = doc
+      const solved = lines.answers.filter((a) => !a.fault).map((a) => a.option)
+      const duties = solved.length ? (await api.preview(doc, solved, 'DUTY', mark.signal)).answers : []
+      if (!current()) return
+      const whole: Answers = { ...answers.value }
+      for (const a of duties) whole[a.option] = a.fault ? a : { ...whole[a.option]!, soak: a.soak }
+      answers.value = whole
+      stale = new Set()
+    } catch (e) {
+      if (!current()) return
+      if (e instanceof Offline) {
+        away.value = true
+        retry = setTimeout(() => void ask(), AGAIN_MS)
+      } else if (!(e instanceof Problem && (e.fault || e.type.endsWith('superseded')))) {
+        // What the document itself is refused for, its save is refused for: that one says it.
+        trouble.value = (e as Error).message
+      }
+    } finally {
+      asking.value--
     }
   }
 
-  function shelve(mine: Unsaved): void {
-    unsaved.value = mine
-    shelf.shelve(mine)
+  /** A step was refused, or came from elsewhere: the document on screen is not the one that was asked about. */
+  watch(document, (doc) => {
+    if (doc && doc !== pending) {
+      stale = undefined
+      void ask()
+    }
+  })
+  watch(hold, (held, before) => {
+    if (before && !held) {
+      stale = undefined
+      void ask()
+    }
+  })
+
+  /** Edits of this very build, also when another is on screen by the time they come. */
+  function here() {
+    const k = keeper.value
+    return {
+      /** Makes edits: the screen follows at once, the server keeps them behind. A refused edit is taken back, alone. */
+      edit: (edits: Edit[], change: string): Promise<Outcome> => editIn(k, edits, change),
+      /** As edit, for buttons and choices, which have no place of their own to say why not: the strip below says it. */
+      act: async (edits: Edit[], change: string): Promise<Outcome> => said(k, await editIn(k, edits, change)),
+    }
   }
 
-  function clearShelf(id: number): void {
-    unsaved.value = undefined
-    shelf.clearShelf(id)
-  }
-
-  /** The charge line first, which is quick; the duty right behind it. */
-  async function answerAll(doc: BuildDocument, letters?: string[]): Promise<void> {
-    const were = answers.value
-    const lines = await api.preview(doc, letters, 'LINE')
-    const fresh: Answers = letters ? { ...were } : {}
-    for (const a of lines.answers) fresh[a.option] = a.fault ? a : { ...a, soak: were[a.option]?.soak }
-    answers.value = fresh
-    answered.value = doc
-    offline.value = false
-    const solved = lines.answers.filter((a) => !a.fault).map((a) => a.option)
-    if (solved.length === 0) return
-    const duties = await api.preview(doc, solved, 'DUTY')
-    const whole: Answers = { ...answers.value }
-    for (const a of duties.answers) whole[a.option] = a.fault ? a : { ...whole[a.option]!, soak: a.soak }
-    answers.value = whole
-  }
-
-  /** Makes edits: the answers follow at once, the server keeps them behind. A refused edit changes nothing. */
-  async function edit(edits: Edit[], change: string): Promise<Outcome> {
-    if (!document.value || !state.value) return { done: true }
-    const real = edits.filter((e) => at(document.value, e.pointer) !== e.value)
-    if (real.length === 0) return { done: true }
-    return replace(apply(document.value, real), change, touched(document.value, real))
-  }
-
-  /** As {@link edit}, for buttons and choices, which have no place of their own to say why not: the strip below says it. */
-  async function act(edits: Edit[], change: string): Promise<Outcome> {
-    return told(await useBuild().edit(edits, change))
-  }
-
-  function told(outcome: Outcome): Outcome {
-    if (!outcome.done) failure.value = outcome.fault.sentence
+  function said(k: Keeper | undefined, outcome: Outcome): Outcome {
+    if (!outcome.done && k === keeper.value) trouble.value = outcome.fault.sentence
     return outcome
   }
 
-  async function replace(next: BuildDocument, change: string, letters?: string[]): Promise<Outcome> {
-    const were = answers.value
-    document.value = next
-    failure.value = ''
+  async function editIn(k: Keeper | undefined, edits: Edit[], change: string): Promise<Outcome> {
+    if (!k) return { done: true }
+    if (k === keeper.value && looking.value) {
+      const sentence = `This is version ${looking.value.revision}, to look at. Bring it back, or go back to the newest, to change something.`
+      return { done: false, fault: { kind: 'CONTRADICTION', field: '', label: '', value: '', allowed: '', sentence } }
+    }
+    const now = k.told.newest
+    const real = edits.filter((e) => !('pointer' in e) || at(now, e.pointer) !== e.value)
+    if (real.length === 0) return { done: true }
+    const letters = touched(now, real)
+    const outcome = k.add(change, real)
+    if (k === keeper.value && k.told.newest !== now) changed(letters, change)
+    return outcome
+  }
+
+  /** The document on screen has changed: its answers follow. */
+  function changed(letters: string[] | undefined, change: string): void {
+    trouble.value = ''
     notice.value = ''
-    try {
-      await answerAll(next, letters)
-    } catch (e) {
-      if (e instanceof Problem && e.fault) {
-        document.value = lastGood
-        return { done: false, fault: e.fault }
-      }
-      if (!(e instanceof Offline)) {
-        document.value = lastGood
-        failure.value = (e as Error).message
-        return { done: true }
-      }
-      offline.value = true
-    }
-    lastGood = next
-    before.value = { answers: were, change }
+    before.value = { answers: answers.value, change }
     ghostMode.value = 'before'
-    shelve({ build: state.value!.id, revision: state.value!.revision, change, document: next })
-    save()
-    return { done: true }
-  }
-
-  /** Sends what is unsaved, one request after the other. */
-  function save(): void {
-    savingNow = savingNow.then(sendUnsaved)
-  }
-
-  async function sendUnsaved(): Promise<void> {
-    const mine = unsaved.value
-    if (!mine || !state.value || mine.build !== state.value.id || conflict.value) return
-    saving.value = true
-    try {
-      const kept = await api.save(mine.build, state.value.revision, mine.document, mine.change)
-      state.value = kept
-      if (unsaved.value === mine) clearShelf(mine.build)
-      else if (unsaved.value) shelve({ ...unsaved.value, revision: kept.revision })
-      offline.value = false
-    } catch (e) {
-      if (e instanceof Problem && e.status === 409 && e.theirs) conflict.value = { theirs: e.theirs, mine }
-      else if (e instanceof Offline) {
-        offline.value = true
-        clearTimeout(retry)
-        retry = setTimeout(again, 2000)
-      } else failure.value = (e as Error).message
-    } finally {
-      saving.value = false
-    }
-  }
-
-  async function again(): Promise<void> {
-    save()
-    await savingNow
-    if (!offline.value && document.value) await inTurn(answerAll)(document.value).catch(() => undefined)
-  }
-
-  /** Lays my document over theirs: theirs stays in the history. */
-  async function keepMine(): Promise<void> {
-    const clash = conflict.value
-    if (!clash) return
-    state.value = clash.theirs
-    conflict.value = undefined
-    shelve({ ...clash.mine, revision: clash.theirs.revision })
-    document.value = lastGood = clash.mine.document
-    await answerAll(clash.mine.document)
-    save()
-  }
-
-  /** Goes on with theirs. Mine is put into the history first and undone, so that redo can bring it back. */
-  async function takeTheirs(): Promise<void> {
-    const clash = conflict.value
-    if (!clash) return
-    const mine = await api.save(clash.mine.build, clash.theirs.revision, clash.mine.document, clash.mine.change)
-    const theirs = await api.undo(clash.mine.build, mine.revision)
-    clearShelf(clash.mine.build)
-    conflict.value = undefined
-    notice.value = `Went on with the other window's version. Redo brings back yours: ${clash.mine.change}.`
-    await show(theirs)
-  }
-
-  async function show(next: BuildState): Promise<void> {
-    const were = answers.value
-    state.value = next
-    document.value = lastGood = next.document
-    if (!next.document.options.some((o) => o.letter === letter.value)) letter.value = next.document.options.at(-1)!.letter
-    if (!next.document.options.some((o) => o.letter === against.value)) against.value = undefined
-    await answerAll(next.document)
-    before.value = { answers: were, change: next.change }
-    ghostMode.value = 'before'
+    if (stale && letters) for (const l of letters) stale.add(l)
+    else stale = undefined
+    void ask()
   }
 
   async function travel(way: 'undo' | 'redo'): Promise<void> {
-    await savingNow
-    if (!state.value || !state.value[way]) return
-    const what = state.value[way]
+    const k = keeper.value
+    if (!k || looking.value || !(way === 'undo' ? canUndo.value : canRedo.value)) return
+    if (!(await k.drained())) {
+      const done = way === 'undo' ? k.undoUnsent() : k.redoUnsent()
+      if (k !== keeper.value) return
+      if ('not' in done) trouble.value = done.not
+      else {
+        changed(undefined, done.change)
+        notice.value = way === 'undo' ? `Undone: ${done.change}.` : `Done again: ${done.change}.`
+      }
+      return
+    }
+    const what = k.told[way]
+    if (!what || k.told.id === undefined) return
     try {
-      await show(await api[way](state.value.id, state.value.revision))
-      notice.value = way === 'undo' ? `Undone: ${what}.` : `Done again: ${what}.`
+      k.show(await api[way](k.told.id, k.told.revision))
+      arrived(k, way === 'undo' ? `Undone: ${what}.` : `Done again: ${what}.`)
     } catch (e) {
       if (e instanceof Problem && e.theirs) {
-        await show(e.theirs)
-        notice.value = 'This build was changed in another window; here is its newest version.'
-      } else failure.value = (e as Error).message
+        k.show(e.theirs)
+        arrived(k, 'This build was changed in another window; here is its newest version.')
+      } else if (k === keeper.value) trouble.value = e instanceof Offline ? 'The server does not answer; nothing was undone. Try again when it is back.' : (e as Error).message
+    }
+  }
+
+  /** Another version of the build is the newest now. */
+  function arrived(k: Keeper, words: string): void {
+    if (k !== keeper.value) return
+    const options = k.told.newest.options
+    if (!options.some((o) => o.letter === letter.value)) letter.value = options.at(-1)!.letter
+    if (!options.some((o) => o.letter === against.value)) against.value = undefined
+    changed(undefined, words)
+    notice.value = words
+  }
+
+  async function keepMine(): Promise<void> {
+    const k = keeper.value
+    await k?.keepMine()
+    if (k) arrived(k, 'Yours is laid over the other window\u2019s version, which stays in the history.')
+  }
+
+  async function takeTheirs(): Promise<void> {
+    const k = keeper.value
+    if (!k) return
+    const change = k.unsent.undo
+    try {
+      if (await k.takeTheirs()) arrived(k, `Went on with the other window's version. Redo brings back yours: ${change}.`)
+    } catch (e) {
+      trouble.value = (e as Error).message
     }
   }
 
@@ -268,43 +319,84 @@ export const useBuild = defineStore('build', () => {
     ghostMode.value = 'option'
   }
 
-  /** A copy of the shown option with edits by pointers within it; shown at once against the one it came from. */
-  async function addOption(name: string, edits: Edit[], change: string): Promise<Outcome> {
-    const from = option.value
-    const l = document.value && freeLetter(document.value.options)
-    if (!document.value || !from || !l) return { done: true }
-    const i = document.value.options.length
-    const copy = { ...structuredClone(from), letter: l, name }
-    const grown = { ...document.value, options: [...document.value.options, copy] }
-    const next = apply(grown, edits.map((e) => ({ ...e, pointer: `/options/${i}${e.pointer}` })))
-    const outcome = await replace(next, change, [l])
-    if (outcome.done) {
+  /**
+   * A copy of the shown option with edits by pointers within it; shown at once against the one it came from.
+   *
+   * @param asked what the edits' places count in, where an answer brought them: the document may have moved on
+   */
+  async function addOption(name: string, edits: (Edit | { pointer: string; value?: unknown })[], change: string, asked?: Asked): Promise<Outcome> {
+    const k = keeper.value
+    const now = k?.told.newest
+    const from = now?.options.find((o) => o.letter === (asked?.letter ?? letter.value))
+    const l = now && freeLetter(now.options)
+    if (!k || !now || !from || !l) return { done: true }
+    const counted = asked?.document ?? now
+    const root = `/options/${counted.options.findIndex((o) => o.letter === from.letter)}`
+    const inCopy = (place: string) => `/options/#@${named(counted, root + place).slice(`/options/#${from.letter}`.length)}`
+    const places = edits.map((e): Edit => ('pointer' in e ? { pointer: inCopy(e.pointer), value: e.value } : 'list' in e ? { ...e, list: inCopy(e.list) } : { ...e, row: inCopy(e.row) }))
+    const copy = { ...structuredClone(from), letter: '@', name: name.slice(0, 60) }
+    let made
+    try {
+      made = apply({ ...now, options: [copy] }, places).options[0]!
+    } catch (e) {
+      return said(k, { done: false, fault: { kind: 'CONTRADICTION', field: '', label: '', value: '', allowed: '', sentence: (e as Error).message } })
+    }
+    const outcome = editIn(k, [{ list: '/options', put: { ...made, letter: l } }], change)
+    if (k === keeper.value && k.told.newest !== now) {
       against.value = from.letter
       letter.value = l
       ghostMode.value = 'option'
     }
-    return told(outcome)
+    const ended = said(k, await outcome)
+    if (!ended.done && letter.value === l) letter.value = from.letter
+    return ended
   }
 
   async function removeOption(l: string): Promise<void> {
-    if (!document.value || document.value.options.length < 2) return
-    const options = document.value.options.filter((o) => o.letter !== l)
+    const options = document.value?.options.filter((o) => o.letter !== l) ?? []
+    if (!options.length) return
     if (letter.value === l) letter.value = options.at(-1)!.letter
     if (against.value === l) against.value = options.find((o) => o.letter !== letter.value)?.letter
-    await replace({ ...document.value, options }, `option ${l} taken out`, [letter.value])
+    await here().act([{ row: `/options/#${l}`, out: true }], `option ${l} taken out`)
     ghostMode.value = 'option'
   }
 
+  /** Shows an earlier version, to look at; undefined goes back to the newest. */
+  async function look(revision?: number): Promise<void> {
+    const k = keeper.value
+    if (!k || k.told.id === undefined) return
+    if (revision === undefined) looking.value = undefined
+    else {
+      const mine = session
+      let state: BuildState
+      try {
+        state = await api.revision(k.told.id, revision)
+      } catch (e) {
+        if (mine === session) trouble.value = (e as Error).message
+        return
+      }
+      if (mine !== session) return
+      looking.value = { revision, document: state.document, change: state.change }
+    }
+    const options = document.value!.options
+    if (!options.some((o) => o.letter === letter.value)) letter.value = options.at(-1)!.letter
+    against.value = options.find((o) => o.letter !== letter.value)?.letter
+    changed(undefined, '')
+    ghostMode.value = 'option'
+  }
+
+  /** The version looked at becomes the newest, as a step of its own. */
+  async function bringBack(): Promise<void> {
+    const old = looking.value
+    if (!old) return
+    looking.value = undefined
+    await here().act([{ pointer: '', value: old.document }], `version ${old.revision} brought back`)
+  }
+
   return {
-    catalogue, state, document, answers, answered, answer, option, optionIndex, letter, against, ghost, ghostMode, before, conflict, offline,
-    failure, notice, saving, settled, unsaved, ready, choose,
-    open: inTurn(open),
-    edit: inTurn(edit),
-    act,
-    travel: inTurn(travel),
-    addOption: inTurn(addOption),
-    removeOption: inTurn(removeOption),
-    keepMine: inTurn(keepMine),
-    takeTheirs: inTurn(takeTheirs),
+    catalogue, keeper, document, answers, answered, answer, option, optionIndex, optionAt, letter, against, ghost, ghostMode, before, conflict, hold, offline, looking,
+    failure, trouble, notice, settled, canUndo, canRedo, ready, choose, open, openNew, leave: begin, here, travel, addOption, removeOption, keepMine, takeTheirs, look, bringBack,
+    edit: (edits: Edit[], change: string) => here().edit(edits, change),
+    act: async (edits: Edit[], change: string) => said(keeper.value, await useBuild().edit(edits, change)),
   }
 })

@@ -7,9 +7,8 @@ import { useSettings } from '../settings/store'
 import CatalogueView from './CatalogueView.vue'
 import { summary } from './figures'
 
-const joint: CatalogueItem = { id: 1, kind: 'joint', name: 'coupler 63 mm', note: 'square seats', price: 25, mass_kg: 0.2, figures: { bore_mm: 63, hoseBore_mm: 67, gap_mm: 8 } }
-const core: CatalogueItem = {
-  id: 2, kind: 'core', name: 'brick 250', note: '', price: 340, mass_kg: 4, figures: { cooledBy: 'water', width_mm: 250, height_mm: 120, depth_mm: 120, portBore_mm: 63 },
+const joint: CatalogueItem = { id: 1, version: 1, kind: 'joint', name: 'coupler 63 mm', note: 'square seats', price: 25, mass_kg: 0.2, figures: { bore_mm: 63, hoseBore_mm: 67, gap_mm: 8 } }
+const core: CatalogueItem = { id: 2, version: 1, kind: 'core', name: 'brick 250', note: '', price: 340, mass_kg: 4, figures: { cooledBy: 'water', width_mm: 250, height_mm: 120, depth_mm: 120, portBore_mm: 63 },
 }
 
 describe('the catalogue', () => {

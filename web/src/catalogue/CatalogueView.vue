@@ -31,6 +31,7 @@ async function guarded(act: () => Promise<void>): Promise<boolean> {
     await act()
     return true
   } catch (e) {
+    if (e instanceof Problem && e.status === 409 && e.theirs) items.value = items.value.map((i) => (i.id === (e.theirs as unknown as CatalogueItem).id ? (e.theirs as unknown as CatalogueItem) : i))
     failure.value = e instanceof Offline ? 'The Enthalpa server does not answer. Nothing was changed.' : e instanceof Problem ? (e.fault?.sentence ?? e.message) : (e as Error).message
     return false
   }
@@ -54,18 +55,34 @@ async function change(item: CatalogueItem, key: 'name' | 'note' | 'price' | 'mas
     failure.value = `${item.name}: "${input.value}" is not a number.`
     return
   }
-  const ok = await guarded(async () => {
-    const kept = await api.changeItem({ ...item, [key]: value })
-    items.value = items.value.map((i) => (i.id === item.id ? kept : i))
-    said.value = `${kept.name} changed.`
-  })
-  if (!ok) input.focus()
+  const ok = await inTurn(item.id, () =>
+    guarded(async () => {
+      // The newest of the item: what was changed of it meanwhile stays.
+      const newest = items.value.find((i) => i.id === item.id) ?? item
+      const kept = await api.changeItem({ ...newest, [key]: value })
+      items.value = items.value.map((i) => (i.id === item.id ? kept : i))
+      said.value = `${kept.name} changed.`
+    }),
+  )
+  if (!ok) {
+    input.value = typed
+    input.focus()
+  }
+}
+
+/** Changes of one item go one after the other, each on what the one before it made. */
+const turns = new Map<number, Promise<unknown>>()
+
+function inTurn<T>(id: number, act: () => Promise<T>): Promise<T> {
+  const mine = (turns.get(id) ?? Promise.resolve()).then(act, act)
+  turns.set(id, mine)
+  return mine
 }
 
 async function copy(item: CatalogueItem): Promise<void> {
   await guarded(async () => {
     const { id, ...rest } = item
-    const added = await api.addItem({ ...rest, name: `${rest.name}, copy` })
+    const added = await api.addItem({ ...rest, name: `${rest.name}, copy` }, crypto.randomUUID())
     const at = items.value.findIndex((i) => i.id === id)
     items.value = [...items.value.slice(0, at + 1), added, ...items.value.slice(at + 1)]
     said.value = `${item.name} copied.`
@@ -74,7 +91,7 @@ async function copy(item: CatalogueItem): Promise<void> {
 
 async function remove(item: CatalogueItem): Promise<void> {
   await guarded(async () => {
-    await api.removeItem(item.id)
+    await api.removeItem(items.value.find((i) => i.id === item.id) ?? item)
     items.value = items.value.filter((i) => i.id !== item.id)
     removed.value = item
     said.value = `${item.name} taken out.`
@@ -85,7 +102,7 @@ async function putBack(): Promise<void> {
   const item = removed.value
   if (!item) return
   await guarded(async () => {
-    items.value = [...items.value, await api.addItem(item)]
+    items.value = [...items.value, await api.addItem(item, crypto.randomUUID())]
     removed.value = undefined
     said.value = `${item.name} is back, at the end.`
   })
@@ -97,9 +114,9 @@ async function open(event: Event): Promise<void> {
   input.value = ''
   if (!file) return
   await guarded(async () => {
-    const { added } = await api.readCatalogue(await file.text())
+    const { added, there } = await api.readCatalogue(await file.text())
     await load()
-    said.value = `${added} ${added === 1 ? 'item' : 'items'} added from ${file.name}.`
+    said.value = `${added} ${added === 1 ? 'item' : 'items'} added from ${file.name}${there ? `; ${there} ${there === 1 ? 'was' : 'were'} here already` : ''}.`
   })
 }
 </script>

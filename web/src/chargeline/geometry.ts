@@ -6,6 +6,9 @@ import type { Piece } from '../document/types'
 import { temperatureTicks, type UnitSystem } from '../quantity/catalogue'
 import { temperatureColour } from './colour'
 
+/** As much of an answer as a charge line is drawn from. */
+export type Line = Pick<SteadyView, 'stations' | 'pieces'>
+
 /** Room for the drawing, in px. */
 export interface Frame {
   width: number
@@ -121,7 +124,7 @@ export function spans(weights: number[], left: number, right: number): [number, 
 }
 
 /** The charge line as shapes: across the way of the air, up its temperature, thick its bore. */
-export function ridge(steady: SteadyView, path: Piece[], frame: Frame, ghost?: SteadyView): Ridge {
+export function ridge(steady: Line, path: Piece[], frame: Frame, ghost?: Line): Ridge {
   const temperatures = steady.stations.map((s) => s.temperature_C)
   const inLegs = steady.pieces.flatMap((p) => (p.legs ?? []).flatMap((leg) => leg.stations.map((s) => s.temperature_C)))
   const alike = ghost && ghost.pieces.length === steady.pieces.length && ghost.pieces.every((p, i) => p.kind === steady.pieces[i]!.kind)
@@ -219,14 +222,14 @@ function legShape(leg: LegView, pair: Piece | undefined, which: number, x0: numb
 }
 
 /** @returns the station of another answer that stands for the same place: by name, the last for the last */
-export function sameStation(steady: SteadyView, index: number, other?: SteadyView): StationView | undefined {
+export function sameStation(steady: Line, index: number, other?: Line): StationView | undefined {
   if (!other) return undefined
   if (index === steady.stations.length - 1) return other.stations.at(-1)
   return other.stations.find((s) => s.name === steady.stations[index]!.name)
 }
 
 /** Bore in px along a piece: pipes keep theirs, filter, blower and core lead from one bore to the next. */
-function thickness(steady: SteadyView, i: number, px: number): (share: number) => number {
+function thickness(steady: Line, i: number, px: number): (share: number) => number {
   const bore = steady.stations[i + 1]!.bore_mm * px
   const into = i === 0 ? bore : steady.stations[i]!.bore_mm * px
   return ['blower', 'reducer'].includes(steady.pieces[i]!.kind) ? (s) => into + (bore - into) * s : () => bore
@@ -242,7 +245,7 @@ function lean(middle: (share: number) => number, share: number, width: number): 
 }
 
 /** Where numbers stand: the ends and every change of temperature, as far apart as their text needs. */
-function plumbs(steady: SteadyView, places: [number, number][], temperatures: number[], y: (c: number) => number): Plumb[] {
+function plumbs(steady: Line, places: [number, number][], temperatures: number[], y: (c: number) => number): Plumb[] {
   const at = (i: number) => (i === 0 ? places[0]![0] : places[i - 1]![1])
   const last = steady.stations.length - 1
   const turns = steady.stations.map((_, i) => i).filter((i) => {
@@ -270,7 +273,7 @@ function plumbs(steady: SteadyView, places: [number, number][], temperatures: nu
 }
 
 /** Through a pair the other answer goes as its first leg does. */
-function ghostLine(ghost: SteadyView, path: Piece[], places: [number, number][], y: (c: number) => number): string {
+function ghostLine(ghost: Line, path: Piece[], places: [number, number][], y: (c: number) => number): string {
   const points: [number, number][] = []
   ghost.pieces.forEach((piece, i) => {
     const from = ghost.stations[i]!.temperature_C

@@ -2,6 +2,7 @@ import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { api } from '../api/client'
+import { Keeper } from '../build/keeper'
 import { useBuild } from '../build/store'
 import type { BuildDocument } from '../document/types'
 import CoreStepsTable from './CoreStepsTable.vue'
@@ -11,7 +12,7 @@ describe('a little more core', () => {
     vi.useFakeTimers()
     localStorage.clear()
     setActivePinia(createPinia())
-    useBuild().document = { options: [{ letter: 'A', path: [] }] } as unknown as BuildDocument
+    useBuild().keeper = new Keeper('test', { options: [{ letter: 'A', path: [] }] } as unknown as BuildDocument)
     vi.spyOn(api, 'coreSteps').mockResolvedValue({
       steps: [
         { what: 'one more charge row', key: 'height_mm', from: 250, to: 267.5, intake_K: -1.63, loss_kPa: -0.06, mass_kg: 0.42, coldLoss_Pa: -1 },
@@ -33,6 +34,6 @@ describe('a little more core', () => {
     expect(wider!.findAll('td')[1]!.classes()).toContain('worse')
     expect(wider!.findAll('td')[3]!.text()).toBe('')
     await row!.find('button').trigger('click')
-    expect(add).toHaveBeenCalledWith('one more charge row', [{ pointer: '/path/3/height_mm', value: 267.5 }], 'option from A: one more charge row')
+    expect(add).toHaveBeenCalledWith('one more charge row', [{ pointer: '/path/3/height_mm', value: 267.5 }], 'option from A: one more charge row', expect.objectContaining({ letter: 'A' }))
   })
 })

@@ -9,13 +9,13 @@ import { useSettings } from '../settings/store'
 const props = defineProps<{ place: string }>()
 const build = useBuild()
 const settings = useSettings()
-const { found: steps, looking } = useLookedUp<CoreStep>(() => props.place, async (document, letter) => (await api.coreSteps(document, letter, props.place)).steps)
+const { found: steps, asked, looking } = useLookedUp<CoreStep>(() => props.place, async (document, letter) => (await api.coreSteps(document, letter, props.place)).steps)
 
 const unit = (metric: string, us: string) => (settings.units === 'us' ? us : metric)
 const tone = (text: string) => (text.startsWith('−') ? 'better' : text.startsWith('+') ? 'worse' : '')
 
 async function tryIt(step: CoreStep): Promise<void> {
-  await build.addOption(step.what, [{ pointer: `${props.place}/${step.key}`, value: step.to }], `option from ${build.letter}: ${step.what}`)
+  await build.addOption(step.what, [{ pointer: `${props.place}/${step.key}`, value: step.to }], `option from ${build.letter}: ${step.what}`, asked.value)
 }
 </script>
 

@@ -30,13 +30,13 @@ describe('the core surface', () => {
 
   it('turns the core clockwise', async () => {
     const [edits, what] = await press('turn it')
-    expect(edits).toEqual([{ pointer: '/options/0/path/3/inletTowards', value: 'down' }])
+    expect(edits).toEqual([{ pointer: '/options/#A/path/#r4/inletTowards', value: 'down' }])
     expect(what).toBe('core turned, inlet down')
   })
 
   it('goes from geometry to a card filled in with what the core does now', async () => {
     const [edits] = await press('rating card')
-    expect(edits[0]).toEqual({ pointer: '/options/0/path/3/block', value: undefined })
+    expect(edits[0]).toEqual({ pointer: '/options/#A/path/#r4/block', value: undefined })
     expect(edits[1].value).toMatchObject({ width_mm: 450, chargeFlow_kg_s: 0.12, chargeIn_C: 170, chargeOut_C: 48, airSpeed_m_s: 5, loss_kPa: 1 })
   })
 
@@ -51,8 +51,8 @@ describe('the core surface', () => {
     delete core.block
     core.card = { width_mm: 1 } as CorePiece['card']
     vi.spyOn(api, 'catalogue').mockResolvedValue([
-      { id: 1, kind: 'core', name: 'bar-and-plate 600', note: '', price: 1, mass_kg: 1, figures: { cooledBy: 'air', width_mm: 600, block: { layers: 'bar-and-plate' } } },
-      { id: 2, kind: 'core', name: 'brick', note: '', price: 1, mass_kg: 1, figures: { cooledBy: 'water' } },
+      { id: 1, version: 1, kind: 'core', name: 'bar-and-plate 600', note: '', price: 1, mass_kg: 1, figures: { cooledBy: 'air', width_mm: 600, block: { layers: 'bar-and-plate' } } },
+      { id: 2, version: 1, kind: 'core', name: 'brick', note: '', price: 1, mass_kg: 1, figures: { cooledBy: 'water' } },
     ])
     const wrapper = await surface(CoreSurface)
     await wrapper.findAll('button').find((b) => b.text() === 'from the catalogue')!.trigger('click')
@@ -60,7 +60,7 @@ describe('the core surface', () => {
     expect(wrapper.find('[aria-label="Take brick"]').exists(), 'water-cooled items are not offered to an air-cooled core').toBe(false)
     await wrapper.find('[aria-label="Take bar-and-plate 600"]').trigger('click')
     const pointers = edit.mock.lastCall![0].map((e: { pointer: string }) => e.pointer)
-    expect(pointers).toEqual(['/options/0/path/3/width_mm', '/options/0/path/3/block', '/options/0/path/3/card'])
+    expect(pointers).toEqual(['/options/#A/path/#r4/width_mm', '/options/#A/path/#r4/block', '/options/#A/path/#r4/card'])
   })
 
   it('says so when there is no core', async () => {

@@ -25,10 +25,11 @@ const picking = ref(false)
 const route = useRoute()
 const router = useRouter()
 const cores = computed(() => ofKind(build.option!, 'core'))
-const chosen = computed(() => cores.value.find((c) => c.place === route.query.piece) ?? cores.value.at(-1))
+const chosen = computed(() => cores.value.find((c) => c.at === route.query.piece) ?? cores.value.at(-1))
 const core = computed(() => chosen.value?.piece)
 const place = computed(() => chosen.value?.place ?? '')
-const at = computed(() => `/options/${build.optionIndex}${place.value}`)
+const named = computed(() => chosen.value?.at ?? '')
+const at = computed(() => `${build.optionAt}${named.value}`)
 const view = computed(() => build.answer?.steady?.cores.find((c) => c.place === place.value))
 const waterFlow = computed(() => build.answer?.steady?.loops.find((l) => l.place === place.value)?.flow_L_min ?? 0)
 const way = computed(() => build.option?.airWays?.find((w) => w.layers.some((l) => l.kind === 'core' && l.name === core.value?.name)))
@@ -140,7 +141,7 @@ function divided(value: string): void {
     <p v-if="!core">This option has no core. Put one in on Pipes.</p>
     <template v-else>
       <nav v-if="cores.length > 1" class="which" aria-label="Cores">
-        <button v-for="c in cores" :key="c.place" type="button" class="act" :class="{ on: c.place === place }" :aria-pressed="c.place === place" @click="choose(c.place)">{{ c.piece.name }}</button>
+        <button v-for="c in cores" :key="c.at" type="button" class="act" :class="{ on: c.at === named }" :aria-pressed="c.at === named" @click="choose(c.at)">{{ c.piece.name }}</button>
       </nav>
       <div class="top">
         <section>
@@ -161,7 +162,7 @@ function divided(value: string): void {
             </template>
             <template v-else>
               water {{ spoken(waterFlow, 'L_min', settings.units) }}
-              <RouterLink class="act" :to="{ name: 'water', params: route.params, query: { ...route.query, piece: place } }">on Water</RouterLink>
+              <RouterLink class="act" :to="{ name: 'water', params: route.params, query: { ...route.query, piece: named } }">on Water</RouterLink>
             </template>
           </p>
         </section>

@@ -11,7 +11,7 @@ const build = useBuild()
 const card = computed(() => props.core.card!)
 const coolantKey = computed(() => (props.core.cooledBy === 'air' ? 'airSpeed_m_s' : 'waterFlow_L_min'))
 const pointKeys = computed(() => ['chargeFlow_kg_s', 'chargePressure_kPa', 'chargeIn_C', 'chargeOut_C', 'loss_kPa', coolantKey.value, 'coolantIn_C'])
-const points = computed(() => [props.pointer, ...(card.value.morePoints ?? []).map((_, i) => `${props.pointer}/morePoints/${i}`)])
+const points = computed(() => [props.pointer, ...(card.value.morePoints ?? []).map((p) => `${props.pointer}/morePoints/#${p.id}`)])
 const words = (key: string) => build.catalogue!.field('core/card', key).label.replace('card: ', '')
 
 const trust = computed(() => {
@@ -33,12 +33,11 @@ function add(): void {
     chargeOut_C: Math.round(c.chargeOut_C - 0.1 * (c.chargeOut_C - c.coolantIn_C)), loss_kPa: Number((0.42 * c.loss_kPa).toFixed(2)), coolantIn_C: c.coolantIn_C,
     ...(props.core.cooledBy === 'air' ? { airSpeed_m_s: c.airSpeed_m_s } : { waterFlow_L_min: c.waterFlow_L_min }),
   }
-  void build.act([{ pointer: `${props.pointer}/morePoints`, value: [...(c.morePoints ?? []), fresh] }], `${props.core.name}: point added to the card`)
+  void build.act([{ list: `${props.pointer}/morePoints`, put: fresh }], `${props.core.name}: point added to the card`)
 }
 
 function takeOut(i: number): void {
-  const left = card.value.morePoints!.filter((_, k) => k !== i - 1)
-  void build.act([{ pointer: `${props.pointer}/morePoints`, value: left.length ? left : undefined }], `${props.core.name}: point ${i + 1} taken off the card`)
+  void build.act([{ row: points.value[i]!, out: true }], `${props.core.name}: point ${i + 1} taken off the card`)
 }
 </script>
 

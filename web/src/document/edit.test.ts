@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { apply, at, freeLetter, touched } from './edit'
+import { apply, at, freeLetter, Gone, identified, named, prepared, touched } from './edit'
 import type { BuildDocument } from './types'
 
 const document = {
@@ -35,5 +35,46 @@ describe('edits by pointer', () => {
 
   it('give the first free letter', () => {
     expect(freeLetter(document.options)).toBe('B')
+  })
+
+  it('name what they change by identity, whatever was put in before it', () => {
+    const start = apply(document, [{ list: '/options/#C/path', put: { id: 'p1', kind: 'pipe', name: 'hot', bends: [{ id: 'b1', angle_deg: 90 }] } }])
+    const later = apply(start, [{ list: '/options/#C/path', put: { id: 'p2', kind: 'pipe', name: 'before' }, behind: null }])
+    const turned = apply(later, [{ pointer: '/options/#C/path/#p1/bends/#b1/angle_deg', value: 45 }])
+    expect(at(turned, '/options/#C/path/1/bends/0/angle_deg')).toBe(45)
+    expect(named(later, '/options/1/path/1/bends/0/angle_deg')).toBe('/options/#C/path/#p1/bends/#b1/angle_deg')
+    expect(named(later, '/options/1/boost_kPa')).toBe('/options/#C/boost_kPa')
+  })
+
+  it('put in, move and take out rows by their neighbours', () => {
+    const rows = (...edits: Parameters<typeof apply>[1]) => {
+      const list = ['a', 'b', 'c'].map((id) => ({ id }))
+      return (at(apply({ ...document, options: [{ ...document.options[0]!, path: list as never }] }, edits), '/options/#A/path') as { id: string }[]).map((r) => r.id).join('')
+    }
+    const list = '/options/#A/path'
+    expect(rows({ list, put: { id: 'x' } })).toBe('abcx')
+    expect(rows({ list, put: { id: 'x' }, behind: null })).toBe('xabc')
+    expect(rows({ list, put: { id: 'x' }, behind: 'a' })).toBe('axbc')
+    expect(rows({ list, put: { id: 'x' }, behind: 'gone' })).toBe('abcx')
+    expect(rows({ list, put: { id: 'b' } }), 'made twice it comes to the same').toBe('abc')
+    expect(rows({ row: `${list}/#b`, out: true })).toBe('ac')
+    expect(rows({ row: `${list}/#z`, out: true }), 'gone already').toBe('abc')
+    expect(rows({ row: `${list}/#c`, behind: null })).toBe('cab')
+    expect(rows({ row: `${list}/#a`, behind: 'b' })).toBe('bac')
+  })
+
+  it('are refused when what they speak of is gone', () => {
+    expect(() => apply(document, [{ pointer: '/options/#A/path/#gone/bore_mm', value: 1 }])).toThrow(Gone)
+    expect(() => apply(document, [{ row: '/options/#A/path/#gone', behind: null }])).toThrow(Gone)
+    expect(() => apply(document, [{ pointer: '/options/#Z/boost_kPa', value: 1 }])).toThrow(Gone)
+  })
+
+  it('give what they bring an identity once', () => {
+    const [edit] = prepared([{ list: '/options/#A/path', put: { kind: 'pipe', bends: [{ angle_deg: 90 }, { angle_deg: 45 }] } }])
+    const once = apply(document, [edit!])
+    expect(apply(document, [edit!])).toEqual(once)
+    const bends = (once.options[0]!.path[1] as unknown as { bends: { id: string }[] }).bends
+    expect(new Set(bends.map((b) => b.id)).size).toBe(2)
+    expect(identified(once)).toEqual(once.options.length ? expect.objectContaining({ name: 'Bench' }) : {})
   })
 })

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { allPieces, boreOf, freeName, NEW_KINDS, newPiece, ofKind, pieceAt } from './pieces'
+import { allPieces, boreOf, freeName, NEW_KINDS, newPiece, ofKind } from './pieces'
+import { counted } from '../testing/surface'
+import { at } from './edit'
 import type { BuildOption } from './types'
 
 const option: BuildOption = {
@@ -19,8 +21,8 @@ describe('pieces', () => {
   it('are listed in the order of the air with the legs after their pair', () => {
     expect(allPieces(option).map((p) => p.place)).toEqual(['/path/0', '/path/1', '/path/2', '/path/2/legs/0/path/0', '/path/2/legs/1/path/0', '/path/3', '/path/4'])
     expect(ofKind(option, 'pipe').map((p) => p.leg?.name)).toEqual(['left', 'right'])
-    expect(pieceAt(option, '/path/2/legs/1/path/0')?.name).toBe('right pipe')
-    expect(pieceAt(option, '/path/9')).toBeUndefined()
+    expect(allPieces(counted(option)).map((p) => p.at)[4]).toBe('/path/#r3/legs/#r2/path/#r1')
+    expect(at({ options: [counted(option)] }, `/options/#A${allPieces(counted(option))[4]!.at}/name`)).toBe('right pipe')
   })
 
   it('that are new fit the bore they are put behind', () => {

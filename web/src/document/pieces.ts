@@ -1,36 +1,38 @@
-import type { AirWay, BuildOption, CorePiece, Leg, PairPiece, Piece, PieceKind } from './types'
+import type { AirWay, BuildOption, CorePiece, Leg, PairPiece, Piece, PieceKind, Row } from './types'
 
-/** A piece with its place in the option: "/path/3" or "/path/3/legs/0/path/1". */
+/**
+ * A piece with where it stands in the option. Its place counts ("/path/3/legs/0/path/1") and tells which answer is its own; `at` names
+ * ("/path/#p4/legs/#r1/path/#r2") and is what edits and addresses go by.
+ */
 export interface Placed<P extends Piece = Piece> {
   place: string
+  at: string
   piece: P
   leg?: Leg
-  /** The row it stands in and where. */
-  row: string
+  /** The list it stands in, named, and where. */
+  list: string
   index: number
 }
 
 /** @returns every piece in the order of the air, a pair before what is in its legs */
 export function allPieces(option: BuildOption): Placed[] {
-  return rowOf(option.path, '/path')
+  return placed(option.path, '/path', '/path')
 }
 
-function rowOf(path: Piece[], row: string, leg?: Leg): Placed[] {
+const name = (row: Row, index: number): string => (row.id === undefined ? String(index) : `#${row.id}`)
+
+function placed(path: Piece[], counted: string, list: string, leg?: Leg): Placed[] {
   return path.flatMap((piece, index): Placed[] => {
-    const place = `${row}/${index}`
-    const here: Placed = { place, piece, row, index, leg }
-    return piece.kind === 'pair' ? [here, ...piece.legs.flatMap((l, k) => rowOf(l.path, `${place}/legs/${k}/path`, l))] : [here]
+    const place = `${counted}/${index}`
+    const at = `${list}/${name(piece, index)}`
+    const here: Placed = { place, at, piece, list, index, leg }
+    return piece.kind === 'pair' ? [here, ...piece.legs.flatMap((l, k) => placed(l.path, `${place}/legs/${k}/path`, `${at}/legs/${name(l, k)}/path`, l))] : [here]
   })
 }
 
 /** @returns the pieces of one kind with their places */
 export function ofKind<K extends PieceKind>(option: BuildOption, kind: K): Placed<Extract<Piece, { kind: K }>>[] {
   return allPieces(option).filter((p): p is Placed<Extract<Piece, { kind: K }>> => p.piece.kind === kind)
-}
-
-/** @returns the piece at a place, undefined when there is none */
-export function pieceAt(option: BuildOption, place: string): Piece | undefined {
-  return allPieces(option).find((p) => p.place === place)?.piece
 }
 
 /** @returns bore in mm that the air leaves a piece with */
@@ -134,7 +136,11 @@ export function freeName(option: BuildOption, words: string): string {
   for (let n = 2; ; n++) if (!taken.has(`${words} ${n}`)) return `${words} ${n}`
 }
 
-/** @returns the ways of the air without the core of that name or its radiator; a way left with no core's or radiator's air is gone too */
-export function waysWithout(ways: AirWay[], core: string): AirWay[] {
-  return ways.map((w) => ({ ...w, layers: w.layers.filter((l) => !((l.kind === 'core' || l.kind === 'radiator') && l.name === core)) })).filter((w) => w.layers.length > 0)
+/** @returns the layers of that core and of its radiator, named within the option; a way that is left with none is taken out whole */
+export function waysWithout(ways: AirWay[], core: string): string[] {
+  return ways.flatMap((way) => {
+    const gone = way.layers.filter((l) => (l.kind === 'core' || l.kind === 'radiator') && l.name === core)
+    const at = `/airWays/#${way.id}`
+    return gone.length === way.layers.length ? [at] : gone.map((l) => `${at}/layers/#${l.id}`)
+  })
 }

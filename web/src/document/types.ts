@@ -1,5 +1,11 @@
 /** The build file (docs/build-file.md). Numbers carry their unit in the key. */
-export interface Bend {
+
+/** What stands in a list: its identity stays with it while others come and go. */
+export interface Row {
+  id?: string
+}
+
+export interface Bend extends Row {
   angle_deg: number
   /** Absent for a mitre. */
   radius_mm?: number
@@ -31,12 +37,12 @@ export interface Radiator {
   air?: FaceAir
 }
 
-export interface CurvePoint {
+export interface CurvePoint extends Row {
   flow_L_min: number
   pressure_kPa: number
 }
 
-interface LoopPieceBase {
+interface LoopPieceBase extends Row {
   name: string
   height_mm: number
 }
@@ -66,7 +72,7 @@ export interface WaterLoop {
   raw?: { temperature_C: number; fouling_m2K_kW?: number }
 }
 
-export interface Wall {
+export interface Wall extends Row {
   name: string
   width_mm: number
   height_mm: number
@@ -77,7 +83,7 @@ export interface Wall {
 export type LayerKind = 'core' | 'radiator' | 'condenser' | 'engine radiator' | 'oil cooler'
 
 /** Front first; sizes and card only for what the build does not know otherwise. */
-export interface AirLayer {
+export interface AirLayer extends Row {
   kind: LayerKind
   name: string
   across_mm: number
@@ -94,7 +100,7 @@ export interface AirLayer {
   hot_C?: number
 }
 
-export interface AirWay {
+export interface AirWay extends Row {
   name: string
   spaceWidth_mm: number
   spaceHeight_mm: number
@@ -102,12 +108,12 @@ export interface AirWay {
   seal_pct: number
   ducted: boolean
   layers: AirLayer[]
-  fan?: { curve: { flow_m3_h: number; pressure_Pa: number }[]; backwards?: boolean; offAbove_km_h: number; whileOff?: boolean }
+  fan?: { curve: (Row & { flow_m3_h: number; pressure_Pa: number })[]; backwards?: boolean; offAbove_km_h: number; whileOff?: boolean }
   exit: { area_cm2: number; pressure_pct: number }
   recirculation_pct: number
 }
 
-export interface CardPoint {
+export interface CardPoint extends Row {
   chargeFlow_kg_s: number
   chargePressure_kPa: number
   chargeIn_C: number
@@ -149,7 +155,7 @@ export interface Block {
   coldFin: Fin
 }
 
-export interface FilterPiece {
+export interface FilterPiece extends Row {
   kind: 'filter'
   name: string
   bore_mm: number
@@ -161,7 +167,7 @@ export interface FilterPiece {
   bayShare_pct?: number
 }
 
-export interface MapPoint {
+export interface MapPoint extends Row {
   flow_kg_s: number
   pressureRatio: number
   efficiency_pct: number
@@ -171,10 +177,10 @@ export interface BlowerMap {
   name?: string
   referenceTemperature_C: number
   referencePressure_kPa: number
-  lines: { speed_rpm: number; points: MapPoint[] }[]
+  lines: (Row & { speed_rpm: number; points: MapPoint[] })[]
 }
 
-export interface BlowerPiece {
+export interface BlowerPiece extends Row {
   kind: 'blower'
   name: string
   type: string
@@ -192,7 +198,7 @@ export interface PipeWall {
   hot?: { temperature_C: number; width_mm: number; distance_mm: number; along_mm: number; shielded: boolean }
 }
 
-export interface PipePiece {
+export interface PipePiece extends Row {
   kind: 'pipe'
   name: string
   material: string
@@ -202,7 +208,7 @@ export interface PipePiece {
   wall?: PipeWall
 }
 
-export interface ReducerPiece {
+export interface ReducerPiece extends Row {
   kind: 'reducer'
   name: string
   inletBore_mm: number
@@ -210,7 +216,7 @@ export interface ReducerPiece {
   length_mm: number
 }
 
-export interface JointPiece {
+export interface JointPiece extends Row {
   kind: 'joint'
   name: string
   bore_mm: number
@@ -218,7 +224,7 @@ export interface JointPiece {
   gap_mm: number
 }
 
-export interface ThrottlePiece {
+export interface ThrottlePiece extends Row {
   kind: 'throttle'
   name: string
   bore_mm: number
@@ -227,7 +233,7 @@ export interface ThrottlePiece {
 
 export type PortSide = 'left' | 'right' | 'up' | 'down'
 
-export interface CorePiece {
+export interface CorePiece extends Row {
   kind: 'core'
   name: string
   construction: string
@@ -249,7 +255,7 @@ export interface CorePiece {
   water?: WaterLoop
 }
 
-export interface InjectionPiece {
+export interface InjectionPiece extends Row {
   kind: 'injection'
   name: string
   bore_mm: number
@@ -263,12 +269,12 @@ export interface InjectionPiece {
   evaporated_pct: number
 }
 
-export interface Leg {
+export interface Leg extends Row {
   name: string
   path: Piece[]
 }
 
-export interface PairPiece {
+export interface PairPiece extends Row {
   kind: 'pair'
   name: string
   splitAngle_deg?: number
@@ -278,7 +284,7 @@ export interface PairPiece {
   legs: Leg[]
 }
 
-export interface PlenumPiece {
+export interface PlenumPiece extends Row {
   kind: 'plenum'
   name: string
   bore_mm: number
@@ -307,7 +313,7 @@ export interface BuildOption {
   airWays?: AirWay[]
 }
 
-export interface DutyRow {
+export interface DutyRow extends Row {
   time_s: number
   engineSpeed_rpm: number
   boost_kPa: number
@@ -315,12 +321,14 @@ export interface DutyRow {
 }
 
 /** A piece of a duty; each begins where the one before it ended. */
-export type DutyPiece =
+export type DutyPiece = Row &
+  (
   | { kind: 'hold' | 'ramp' | 'pull'; time_s: number; roadSpeed_km_h: number; engineSpeed_rpm?: number; boost_kPa: number }
   | { kind: 'brake'; time_s: number; roadSpeed_km_h: number }
   | { kind: 'climb'; length_m: number; roadSpeed_km_h: number; engineSpeed_rpm?: number; boost_kPa: number }
   | { kind: 'wait'; time_s: number; idling: boolean }
   | { kind: 'repeat'; times: number; pieces: DutyPiece[] }
+  )
 export type DutyPieceKind = DutyPiece['kind']
 
 export interface DutyDocument {

@@ -2,8 +2,9 @@ import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, type DutyView, type LogHead, type LogView } from '../api/client'
 import { useBuild } from '../build/store'
+import { apply } from '../document/edit'
 import type { DutyPiece } from '../document/types'
-import { buildOnScreen, surface } from '../testing/surface'
+import { buildOnScreen, onScreen, surface } from '../testing/surface'
 import DutyEditor from './DutyEditor.vue'
 
 const pieces: DutyPiece[] = [
@@ -18,7 +19,7 @@ describe('the duty editor', () => {
     vi.restoreAllMocks()
     vi.stubGlobal('matchMedia', () => ({ matches: false, addEventListener: () => {}, removeEventListener: () => {} }))
     const build = buildOnScreen()
-    build.document = { ...build.document!, duty: { ...build.document!.duty, rows: undefined, pieces } }
+    onScreen(build, { ...build.document!, duty: { ...build.document!.duty, rows: undefined, pieces } })
     vi.spyOn(api, 'dutyRows').mockResolvedValue(view)
   })
 
@@ -26,7 +27,9 @@ describe('the duty editor', () => {
     const editor = await surface(DutyEditor)
     await vi.waitFor(() => expect(api.dutyRows).toHaveBeenCalled())
     await flushPromises()
-    return { editor, act: vi.spyOn(useBuild(), 'act').mockResolvedValue({ done: true }) }
+    const act = vi.spyOn(useBuild(), 'act').mockResolvedValue({ done: true })
+    const kinds = (call: number) => apply(useBuild().document!, act.mock.calls[call]![0]).duty.pieces!.map((p) => p.kind)
+    return { editor, act, kinds }
   }
 
   it('shows every piece, those of a repeat inside it', async () => {
@@ -38,30 +41,29 @@ describe('the duty editor', () => {
   })
 
   it('puts a piece in behind the chosen one, takes it out, repeats it', async () => {
-    const { editor, act } = await open()
+    const { editor, act, kinds } = await open()
     await editor.find('[aria-label^="Piece 2: pull"]').trigger('keydown', { key: 'Enter' })
     await editor.find('[aria-label^="Put in: climb"]').trigger('click')
     await flushPromises()
-    expect((act.mock.calls[0]![0][0]!.value as DutyPiece[]).map((p) => p.kind)).toEqual(['wait', 'pull', 'climb', 'repeat'])
+    expect(kinds(0)).toEqual(['wait', 'pull', 'climb', 'repeat'])
     await editor.find('[aria-label^="Piece 2: pull"]').trigger('keydown', { key: 'Enter' })
     await editor.findAll('button').find((b) => b.text() === 'take it out')!.trigger('click')
     await flushPromises()
-    expect((act.mock.calls[1]![0][0]!.value as DutyPiece[]).map((p) => p.kind)).toEqual(['wait', 'repeat'])
+    expect(kinds(1)).toEqual(['wait', 'repeat'])
     await editor.find('[aria-label^="Piece 2: pull"]').trigger('keydown', { key: 'Enter' })
     await editor.findAll('button').find((b) => b.text() === 'repeat it')!.trigger('click')
     await flushPromises()
-    expect((act.mock.calls[2]![0][0]!.value as DutyPiece[])[1]).toEqual({ kind: 'repeat', times: 2, pieces: [pieces[1]] })
+    expect(apply(useBuild().document!, act.mock.calls[2]![0]).duty.pieces![1]).toMatchObject({ kind: 'repeat', times: 2, pieces: [pieces[1]] })
   })
 
   it('moves a piece by the keyboard, also inside a repeat', async () => {
-    const { editor, act } = await open()
+    const { editor, act, kinds } = await open()
     await editor.find('[aria-label^="Piece 1: wait"]').trigger('keydown', { key: 'ArrowRight', altKey: true })
     await flushPromises()
-    expect((act.mock.calls[0]![0][0]!.value as DutyPiece[]).map((p) => p.kind)).toEqual(['pull', 'wait', 'repeat'])
+    expect(kinds(0)).toEqual(['pull', 'wait', 'repeat'])
     await editor.find('[aria-label^="Piece 2: hold"]').trigger('keydown', { key: 'ArrowLeft', altKey: true })
     await flushPromises()
-    expect(act.mock.calls[1]![0][0]!.pointer).toBe('/duty/pieces/2/pieces')
-    expect((act.mock.calls[1]![0][0]!.value as DutyPiece[]).map((p) => p.kind)).toEqual(['hold', 'brake'])
+    expect(apply(useBuild().document!, act.mock.calls[1]![0]).duty.pieces![2]).toMatchObject({ pieces: [{ kind: 'hold' }, { kind: 'brake' }] })
   })
 
   it('takes a duty of the library and says why it cannot be had', async () => {
@@ -125,6 +127,6 @@ describe('the duty editor', () => {
     await editor.find('[aria-label="Unit of boost"]').setValue('psi')
     await flushPromises()
     await editor.findAll('button').find((b) => b.text() === 'Take it as the duty')!.trigger('click')
-    expect(act.mock.calls[0]![0][0]!.value).toMatchObject({ name: 'run 4', boostFollowsBrief: false, rows })
+    expect(apply(useBuild().document!, act.mock.calls[0]![0]).duty).toMatchObject({ name: 'run 4', boostFollowsBrief: false, rows })
   })
 })

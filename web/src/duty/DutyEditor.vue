@@ -14,21 +14,23 @@ import DutyTable from './DutyTable.vue'
 import LapBuilder from './LapBuilder.vue'
 import LogImport from './LogImport.vue'
 import { at } from '../document/edit'
+import { pieceAt } from './pieces'
 
 /** The duty of a build, the same for every option: from the library, of pieces, of laps, from a log, or as a table. */
 const build = useBuild()
 const duty = computed(() => build.document!.duty)
-const chosen = ref('/duty/pieces/0')
+const first = () => pieceAt('/duty/pieces', duty.value.pieces?.[0])
+const chosen = ref(first())
 const source = ref<'library' | 'laps' | 'log'>()
 const { found } = useLookedUp<DutyView>(() => undefined, async (document) => [await api.dutyRows(document)], 0)
 const view = computed(() => found.value[0])
-const chosenTop = computed(() => Number(/^\/duty\/pieces\/(\d+)/.exec(chosen.value)?.[1] ?? -1))
+const chosenTop = computed(() => (duty.value.pieces ?? []).findIndex((p) => `${chosen.value}/`.startsWith(`${pieceAt('/duty/pieces', p)}/`)))
 const draggable = computed(() => (duty.value.pieces ?? []).map((p) => p.kind !== 'repeat'))
 
 watch(
-  () => duty.value.pieces?.length,
+  () => duty.value.pieces,
   () => {
-    if (duty.value.pieces && at(build.document, chosen.value) === undefined) chosen.value = '/duty/pieces/0'
+    if (duty.value.pieces && at(build.document, chosen.value) === undefined) chosen.value = first()
   },
 )
 
@@ -39,7 +41,8 @@ function follow(event: Event): void {
 
 function stretch(piece: number, seconds: number): void {
   const p = duty.value.pieces![piece]! as DutyPiece
-  const edit = p.kind === 'climb' ? { pointer: `/duty/pieces/${piece}/length_m`, value: Math.round((seconds * p.roadSpeed_km_h) / 3.6) } : { pointer: `/duty/pieces/${piece}/time_s`, value: seconds }
+  const place = pieceAt('/duty/pieces', p)
+  const edit = p.kind === 'climb' ? { pointer: `${place}/length_m`, value: Math.round((seconds * p.roadSpeed_km_h) / 3.6) } : { pointer: `${place}/time_s`, value: seconds }
   void build.act([edit], `duty: ${p.kind} lasts ${span(seconds)}`)
 }
 
@@ -47,7 +50,7 @@ async function take(entry: DutyEntry): Promise<void> {
   const outcome = await build.act([{ pointer: '/duty', value: entry.duty }], `duty: ${entry.name}`)
   if (outcome.done) {
     source.value = undefined
-    chosen.value = '/duty/pieces/0'
+    chosen.value = first()
   }
 }
 
@@ -79,7 +82,7 @@ function toggle(which: 'library' | 'laps' | 'log'): void {
         highest boost follows the boost asked for
       </label>
     </div>
-    <DutyCurves v-if="view" :view="view" :chosen="duty.pieces ? chosenTop : undefined" :draggable="draggable" @stretch="stretch" @choose="(i) => (chosen = `/duty/pieces/${i}`)" />
+    <DutyCurves v-if="view" :view="view" :chosen="duty.pieces ? chosenTop : undefined" :draggable="draggable" @stretch="stretch" @choose="(i) => (chosen = pieceAt('/duty/pieces', duty.pieces?.[i]))" />
     <DutyPieces v-if="duty.pieces" v-model:chosen="chosen" />
     <DutyTable v-else />
   </section>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { at } from '../document/edit'
+import { computed } from 'vue'
+import { at, newIdentity, type Edit } from '../document/edit'
 import { useBuild } from '../build/store'
 import type { DutyPiece, DutyPieceKind } from '../document/types'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 import PieceStrip from './PieceStrip.vue'
-import { ASKS, KINDS, newPiece, place, summary } from './pieces'
+import { ASKS, KINDS, newPiece, pieceAt, place, summary } from './pieces'
 import { useSettings } from '../settings/store'
 
 /** A duty built from pieces: the strip, what the chosen one is, and what can be put in. */
@@ -15,9 +15,9 @@ const build = useBuild()
 const settings = useSettings()
 const pieces = computed(() => build.document!.duty.pieces ?? [])
 const piece = computed(() => at(build.document, chosen.value) as DutyPiece | undefined)
-const number = computed(() => place(chosen.value).index + 1)
+const siblings = computed(() => (at(build.document, place(chosen.value).list) as DutyPiece[] | undefined) ?? pieces.value)
+const number = computed(() => siblings.value.indexOf(piece.value!) + 1)
 const geared = computed(() => build.document!.gearing !== undefined)
-const held = ref(false)
 
 const optional = (key: string) => key === 'engineSpeed_rpm'
 const LABELS: Partial<Record<DutyPieceKind, Record<string, string>>> = {
@@ -26,45 +26,46 @@ const LABELS: Partial<Record<DutyPieceKind, Record<string, string>>> = {
   brake: { roadSpeed_km_h: 'to road speed' },
 }
 
-async function put(list: string, next: DutyPiece[], what: string, to: string): Promise<void> {
-  if (held.value) return
-  held.value = true
-  const outcome = await build.act([{ pointer: list, value: next }], what)
-  held.value = false
-  if (outcome.done) chosen.value = to
+function change(edits: Edit[], what: string, to: string): void {
+  const was = chosen.value
+  chosen.value = to
+  void build.act(edits, what).then((outcome) => {
+    if (!outcome.done && chosen.value === to) chosen.value = was
+  })
 }
 
 function add(kind: DutyPieceKind): void {
-  const { list, index } = place(chosen.value)
-  const next = [...((at(build.document, list) as DutyPiece[] | undefined) ?? pieces.value)]
-  next.splice(index + 1, 0, newPiece(kind, build.option!.boost_kPa, build.document!.engine.maxSpeed_rpm ?? 6500, geared.value))
-  void put(list, next, `duty: ${kind} put in`, `${list}/${index + 1}`)
+  const { list, id } = place(chosen.value)
+  const fresh = { ...newPiece(kind, build.option!.boost_kPa, build.document!.engine.maxSpeed_rpm ?? 6500, geared.value), id: newIdentity() }
+  change([{ list, put: fresh, behind: id }], `duty: ${kind} put in`, pieceAt(list, fresh))
 }
 
 function remove(): void {
-  const { list, index } = place(chosen.value)
-  const now = at(build.document, list) as DutyPiece[]
-  const next = now.filter((_, i) => i !== index)
-  void put(list, next, `duty: ${piece.value!.kind} taken out`, `${list}/${Math.max(index - 1, 0)}`)
+  const { list } = place(chosen.value)
+  const before = siblings.value[Math.max(number.value - 2, 0)]
+  change([{ row: chosen.value, out: true }], `duty: ${piece.value!.kind} taken out`, pieceAt(list, before === piece.value ? siblings.value[1] : before))
 }
 
 function twice(): void {
-  const { list, index } = place(chosen.value)
-  const next = [...(at(build.document, list) as DutyPiece[])]
-  next[index] = { kind: 'repeat', times: 2, pieces: [piece.value!] }
-  void put(list, next, `duty: ${piece.value!.kind} repeated`, chosen.value)
+  const { list } = place(chosen.value)
+  const repeat: DutyPiece = { kind: 'repeat', id: newIdentity(), times: 2, pieces: [piece.value!] }
+  change([{ list, put: repeat, behind: piece.value!.id ?? null }, { row: chosen.value, out: true }], `duty: ${piece.value!.kind} repeated`, pieceAt(list, repeat))
+}
+
+function move(row: string, behind: string | null): void {
+  change([{ row, behind }], 'duty: pieces in another order', row)
 }
 
 function idling(value: string): void {
   void build.act([{ pointer: `${chosen.value}/idling`, value: value === 'idling' }], `duty: wait ${value}`)
 }
 
-const alone = computed(() => ((at(build.document, place(chosen.value).list) as DutyPiece[] | undefined)?.length ?? 0) < 2)
+const alone = computed(() => siblings.value.length < 2)
 </script>
 
 <template>
   <div class="pieces">
-    <PieceStrip :pieces="pieces" pointer="/duty/pieces" :chosen="chosen" @choose="(to) => (chosen = to)" @order="(list, next, to) => put(list, next, 'duty: pieces in another order', to)" />
+    <PieceStrip :pieces="pieces" pointer="/duty/pieces" :chosen="chosen" @choose="(to) => (chosen = to)" @move="move" />
     <p class="adds">
       put in behind it:
       <button v-for="k in KINDS" :key="k.kind" type="button" class="act" :title="k.says" :aria-label="`Put in: ${k.name}, ${k.says}`" @click="add(k.kind)">{{ k.name }}</button>

@@ -25,7 +25,7 @@ function runs(boost: number): string {
 }
 
 function insertAfter(i: number): void {
-  const rows = [...duty.value.rows]
+  const rows = duty.value.rows
   const here = rows[i]!
   const next = rows[i + 1]
   const row: DutyRow = next
@@ -35,14 +35,12 @@ function insertAfter(i: number): void {
         boost_kPa: (here.boost_kPa + next.boost_kPa) / 2,
         roadSpeed_km_h: (here.roadSpeed_km_h + next.roadSpeed_km_h) / 2,
       }
-    : { ...here, time_s: here.time_s + 30 }
-  rows.splice(i + 1, 0, row)
-  void build.act([{ pointer: '/duty/rows', value: rows }], `duty row added at ${clock(row.time_s)}`)
+    : { ...here, id: undefined, time_s: here.time_s + 30 }
+  void build.act([{ list: '/duty/rows', put: row, behind: here.id ?? null }], `duty row added at ${clock(row.time_s)}`)
 }
 
 function remove(i: number): void {
-  const rows = duty.value.rows.filter((_, k) => k !== i)
-  void build.act([{ pointer: '/duty/rows', value: rows }], `duty row ${i + 1} taken out`)
+  void build.act([{ row: `/duty/rows/#${duty.value.rows[i]!.id}`, out: true }], `duty row ${i + 1} taken out`)
 }
 </script>
 
@@ -58,10 +56,10 @@ function remove(i: number): void {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="(row, i) in duty.rows" :key="i">
+        <tr v-for="(row, i) in duty.rows" :key="row.id ?? i">
           <th scope="row">{{ i + 1 }}</th>
           <td v-for="c in columns" :key="c">
-            <NumberField part="duty/rows" :name="c" :pointer="`/duty/rows/${i}/${c}`" :of="`duty row ${i + 1}`" bare />
+            <NumberField part="duty/rows" :name="c" :pointer="`/duty/rows/#${row.id}/${c}`" :of="`duty row ${i + 1}`" bare />
           </td>
           <td class="num">{{ runs(row.boost_kPa) }}</td>
           <td class="ways">

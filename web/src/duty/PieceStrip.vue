@@ -2,11 +2,11 @@
 import { computed, ref } from 'vue'
 import type { DutyPiece } from '../document/types'
 import { useSettings } from '../settings/store'
-import { moved, summary } from './pieces'
+import { pieceAt, summary } from './pieces'
 
 /** Pieces in their order: chosen by a click, moved by dragging or by Alt and the arrow keys. A repeat holds a strip of its own. */
 const props = defineProps<{ pieces: DutyPiece[]; pointer: string; chosen: string }>()
-const emit = defineEmits<{ choose: [pointer: string]; order: [list: string, pieces: DutyPiece[], chosen: string] }>()
+const emit = defineEmits<{ choose: [pointer: string]; move: [row: string, behind: string | null] }>()
 const settings = useSettings()
 const strip = ref<HTMLElement>()
 const held = ref<number>()
@@ -14,7 +14,7 @@ const over = ref<number>()
 const list = computed(() => props.pieces)
 
 function down(event: PointerEvent, i: number): void {
-  emit('choose', `${props.pointer}/${i}`)
+  emit('choose', pieceAt(props.pointer, list.value[i]))
   held.value = i
   over.value = i
   ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
@@ -38,13 +38,14 @@ function up(): void {
 }
 
 function put(from: number, to: number): void {
-  emit('order', props.pointer, moved(list.value, from, to), `${props.pointer}/${to}`)
+  const rest = list.value.filter((_, i) => i !== from)
+  emit('move', pieceAt(props.pointer, list.value[from]), rest[to - 1]?.id ?? null)
 }
 
 function key(event: KeyboardEvent, i: number): void {
   if (event.key === 'Enter' || event.key === ' ') {
     event.preventDefault()
-    emit('choose', `${props.pointer}/${i}`)
+    emit('choose', pieceAt(props.pointer, list.value[i]))
   }
   const by = event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0
   if (event.altKey && by !== 0 && i + by >= 0 && i + by < list.value.length) {
@@ -56,12 +57,12 @@ function key(event: KeyboardEvent, i: number): void {
 
 <template>
   <ol ref="strip" class="strip">
-    <li v-for="(p, i) in list" :key="i" :class="[p.kind, { on: chosen === `${pointer}/${i}`, held: held === i, over: over === i && held !== i }]">
+    <li v-for="(p, i) in list" :key="p.id ?? i" :class="[p.kind, { on: chosen === pieceAt(pointer, p), held: held === i, over: over === i && held !== i }]">
       <div
         class="head"
         tabindex="0"
         role="button"
-        :aria-pressed="chosen === `${pointer}/${i}`"
+        :aria-pressed="chosen === pieceAt(pointer, p)"
         :aria-label="`Piece ${i + 1}: ${p.kind} ${summary(p, settings.units)}`"
         @pointerdown="down($event, i)"
         @pointermove="move"
@@ -75,10 +76,10 @@ function key(event: KeyboardEvent, i: number): void {
         v-if="p.kind === 'repeat'"
         class="inside"
         :pieces="p.pieces"
-        :pointer="`${pointer}/${i}/pieces`"
+        :pointer="`${pieceAt(pointer, p)}/pieces`"
         :chosen="chosen"
         @choose="(to) => emit('choose', to)"
-        @order="(l, ps, c) => emit('order', l, ps, c)"
+        @move="(row, behind) => emit('move', row, behind)"
       />
     </li>
   </ol>

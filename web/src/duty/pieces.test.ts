@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { ASKS, KINDS, moved, newPiece, place, seconds, summary } from './pieces'
+import { ASKS, KINDS, newPiece, pieceAt, place, seconds, summary } from './pieces'
 
 describe('pieces of a duty', () => {
   it('every kind begins with everything it asks, engine speed only where no gears give it', () => {
@@ -23,9 +23,8 @@ describe('pieces of a duty', () => {
     expect(summary({ kind: 'hold', time_s: 180, roadSpeed_km_h: 0, boost_kPa: 70, engineSpeed_rpm: 6500 }, 'metric')).toBe('standing, 3 min')
   })
 
-  it('moves within its list', () => {
-    expect(moved(['a', 'b', 'c', 'd'], 0, 2)).toEqual(['b', 'c', 'a', 'd'])
-    expect(moved(['a', 'b', 'c', 'd'], 3, 1)).toEqual(['a', 'd', 'b', 'c'])
-    expect(place('/duty/pieces/2/pieces/0')).toEqual({ list: '/duty/pieces/2/pieces', index: 0 })
+  it('is told by its list and its identity', () => {
+    expect(place('/duty/pieces/#r3/pieces/#r1')).toEqual({ list: '/duty/pieces/#r3/pieces', id: 'r1' })
+    expect(pieceAt('/duty/pieces', { kind: 'wait', id: 'r2', time_s: 1, idling: true })).toBe('/duty/pieces/#r2')
   })
 })

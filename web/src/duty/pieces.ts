@@ -68,16 +68,11 @@ export function summary(piece: DutyPiece, system: UnitSystem): string {
   }
 }
 
-/** @returns the list with one piece at another place */
-export function moved<T>(list: T[], from: number, to: number): T[] {
-  const next = [...list]
-  const [piece] = next.splice(from, 1)
-  next.splice(to, 0, piece!)
-  return next
+/** Where the list that a piece stands in is, and who it is there: "/duty/pieces/#r3/pieces/#r1" is r1 of "/duty/pieces/#r3/pieces". */
+export function place(pointer: string): { list: string; id: string } {
+  const cut = pointer.lastIndexOf('/')
+  return { list: pointer.slice(0, cut), id: pointer.slice(cut + 2) }
 }
 
-/** Where the list that a piece stands in, and its index there, are: "/duty/pieces/2/pieces/0" is index 0 of "/duty/pieces/2/pieces". */
-export function place(pointer: string): { list: string; index: number } {
-  const cut = pointer.lastIndexOf('/')
-  return { list: pointer.slice(0, cut), index: Number(pointer.slice(cut + 1)) }
-}
+/** @returns where a piece of a list stands */
+export const pieceAt = (list: string, piece: DutyPiece | undefined): string => `${list}/#${piece?.id}`

@@ -78,7 +78,7 @@ describe('the endurance surface', () => {
     const build = useBuild()
     const edit = vi.spyOn(build, 'act').mockResolvedValue({ done: true })
     await page.find('[aria-label="Take ice tank as an option"]').trigger('click')
-    expect(edit.mock.calls[0]![0]).toEqual([{ pointer: '/options/1', value: { letter: 'B', name: 'ice tank', boost_kPa: 90, path: [] } }])
+    expect(edit.mock.calls[0]![0]).toEqual([{ list: '/options', put: { letter: 'B', name: 'ice tank', boost_kPa: 90, path: [] } }])
   })
 
   it('cancels a comparison and begins it again', async () => {

@@ -83,9 +83,8 @@ const limit = (l: ComparedView) => (l.firstOverTarget_s == null ? 'never' : cloc
 async function take(l: ComparedView): Promise<void> {
   const letter = freeLetter(build.document!.options)
   if (!letter || !l.option) return
-  const i = build.document!.options.length
   const from = build.letter
-  const outcome = await build.act([{ pointer: `/options/${i}`, value: { ...l.option, letter, name: NAMES[l.method!] } }], `option ${letter}: ${NAMES[l.method!]}, sized by default from ${from}`)
+  const outcome = await build.act([{ list: '/options', put: { ...l.option, letter, name: NAMES[l.method!] } }], `option ${letter}: ${NAMES[l.method!]}, sized by default from ${from}`)
   if (outcome.done) build.choose(letter)
 }
 </script>

@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useId } from 'vue'
-import type { SteadyView } from '../api/client'
-import { ridge, type PieceShape } from '../chargeline/geometry'
+import { ridge, type Line, type PieceShape } from '../chargeline/geometry'
 import type { Piece } from '../document/types'
 
-const props = defineProps<{ steady: SteadyView; path: Piece[] }>()
+const props = defineProps<{ steady: Line; path: Piece[] }>()
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box)
 const id = useId()

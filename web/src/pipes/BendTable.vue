@@ -7,23 +7,28 @@ import type { Bend, PipePiece } from '../document/types'
 import NumberField from '../ui/NumberField.vue'
 
 /** The bends of a pipe, smooth or mitred. */
-const props = defineProps<{ pipe: PipePiece; place: string }>()
+const props = defineProps<{ pipe: PipePiece; at: string }>()
 const build = useBuild()
-const at = computed(() => `/options/${build.optionIndex}${props.place}`)
+const list = computed(() => `${props.at}/bends`)
+const where = (bend: Bend) => `${list.value}/#${bend.id}`
 
-function put(bends: Bend[], what: string): void {
-  void build.act([{ pointer: `${at.value}/bends`, value: bends }], `${props.pipe.name}: ${what}`)
+function put(bend: Bend, what: string): void {
+  void build.act([{ list: list.value, put: bend }], `${props.pipe.name}: ${what}`)
+}
+
+function takeOut(k: number): void {
+  void build.act([{ row: where(props.pipe.bends[k]!), out: true }], `${props.pipe.name}: bend ${k + 1} taken out`)
 }
 
 function turn(k: number): void {
   const bend = props.pipe.bends[k]!
   const turned: Bend = bend.mitre ? { angle_deg: bend.angle_deg, radius_mm: Math.round(1.5 * props.pipe.bore_mm) } : { angle_deg: Math.min(bend.angle_deg, 120), mitre: true }
-  put(props.pipe.bends.map((b, n) => (n === k ? turned : b)), `bend ${k + 1} ${turned.mitre ? 'mitred' : 'smooth'}`)
+  void build.act([{ pointer: where(bend), value: { ...turned, id: bend.id } }], `${props.pipe.name}: bend ${k + 1} ${turned.mitre ? 'mitred' : 'smooth'}`)
 }
 const picking = ref(false)
 
 function take(item: CatalogueItem): void {
-  put([...props.pipe.bends, { angle_deg: Number(item.figures.angle_deg), radius_mm: Number(item.figures.radius_mm) }], `${item.name} added`)
+  put({ angle_deg: Number(item.figures.angle_deg), radius_mm: Number(item.figures.radius_mm) }, `${item.name} added`)
 }
 </script>
 
@@ -36,19 +41,19 @@ function take(item: CatalogueItem): void {
         <th scope="col">radius</th>
         <th scope="col">of bore</th>
         <th scope="col">kind</th>
-        <th><button type="button" class="act" :aria-label="`Add a bend to ${pipe.name}`" @click="put([...pipe.bends, { angle_deg: 90, radius_mm: Math.round(1.5 * pipe.bore_mm) }], 'bend added')">add a bend</button></th>
+        <th><button type="button" class="act" :aria-label="`Add a bend to ${pipe.name}`" @click="put({ angle_deg: 90, radius_mm: Math.round(1.5 * pipe.bore_mm) }, 'bend added')">add a bend</button></th>
       </tr>
     </thead>
     <tbody>
-      <tr v-for="(b, k) in pipe.bends" :key="k">
+      <tr v-for="(b, k) in pipe.bends" :key="b.id ?? k">
         <th scope="row">{{ k + 1 }}</th>
-        <td><NumberField part="pipe/bends" name="angle_deg" :pointer="`${at}/bends/${k}/angle_deg`" :of="`${pipe.name} bend ${k + 1}`" bare /></td>
+        <td><NumberField part="pipe/bends" name="angle_deg" :pointer="`${where(b)}/angle_deg`" :of="`${pipe.name} bend ${k + 1}`" bare /></td>
         <td>
-          <NumberField v-if="!b.mitre" part="pipe/bends" name="radius_mm" :pointer="`${at}/bends/${k}/radius_mm`" :of="`${pipe.name} bend ${k + 1}`" bare />
+          <NumberField v-if="!b.mitre" part="pipe/bends" name="radius_mm" :pointer="`${where(b)}/radius_mm`" :of="`${pipe.name} bend ${k + 1}`" bare />
         </td>
         <td class="num">{{ b.radius_mm ? `${(b.radius_mm / pipe.bore_mm).toFixed(2)} D` : '' }}</td>
         <td class="num"><button type="button" class="act" :aria-label="`Bend ${k + 1} of ${pipe.name} is ${b.mitre ? 'a mitre' : 'smooth'}; change it`" @click="turn(k)">{{ b.mitre ? 'mitre' : 'smooth' }}</button></td>
-        <td class="num"><button type="button" class="act" :aria-label="`Take out bend ${k + 1} of ${pipe.name}`" @click="put(pipe.bends.filter((_, n) => n !== k), `bend ${k + 1} taken out`)">take out</button></td>
+        <td class="num"><button type="button" class="act" :aria-label="`Take out bend ${k + 1} of ${pipe.name}`" @click="takeOut(k)">take out</button></td>
       </tr>
       <tr v-if="!pipe.bends.length"><td colspan="6" class="none">no bends</td></tr>
     </tbody>

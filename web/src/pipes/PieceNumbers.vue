@@ -12,10 +12,9 @@ import NumberField from '../ui/NumberField.vue'
 import PieceWall from './PieceWall.vue'
 
 /** The numbers of one piece that is not a core. */
-const props = defineProps<{ piece: Piece; place: string }>()
+const props = defineProps<{ piece: Piece; place: string; at: string }>()
 const build = useBuild()
 const settings = useSettings()
-const at = computed(() => `/options/${build.optionIndex}${props.place}`)
 const materials = [
   { value: 'aluminium', label: 'drawn aluminium' },
   { value: 'steel', label: 'mild steel' },
@@ -40,7 +39,7 @@ const first = computed(() => props.place === '/path/0')
 /** Between the two plenums. */
 function balance(): void {
   const has = props.piece.kind === 'pair' && props.piece.balance
-  void build.act([{ pointer: `${at.value}/balance`, value: has ? undefined : { bore_mm: 38, length_mm: 300 } }], `${props.piece.name}: balance tube ${has ? 'out' : 'in'}`)
+  void build.act([{ pointer: `${props.at}/balance`, value: has ? undefined : { bore_mm: 38, length_mm: 300 } }], `${props.piece.name}: balance tube ${has ? 'out' : 'in'}`)
 }
 
 const picking = ref(false)
@@ -52,7 +51,7 @@ const spray = computed(() => {
 const inCatalogue = computed(() => ['pipe', 'joint', 'reducer', 'filter'].includes(props.piece.kind))
 
 function take(item: CatalogueItem): void {
-  const edits = Object.entries(item.figures).map(([key, value]) => ({ pointer: `${at.value}/${key}`, value }))
+  const edits = Object.entries(item.figures).map(([key, value]) => ({ pointer: `${props.at}/${key}`, value }))
   void build.act(edits, `${props.piece.name}: ${item.name} from the catalogue`)
 }
 </script>

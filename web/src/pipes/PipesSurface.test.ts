@@ -1,6 +1,7 @@
 import { beforeEach, describe, expect, it, type Mock } from 'vitest'
 import type { useBuild } from '../build/store'
-import { listenedBuild, surface, usualPath } from '../testing/surface'
+import type { PipePiece } from '../document/types'
+import { asEdited, listenedBuild, surface, usualPath } from '../testing/surface'
 import PipesSurface from './PipesSurface.vue'
 
 describe('the way of the air', () => {
@@ -13,10 +14,10 @@ describe('the way of the air', () => {
 
   it('shows every piece with its price and where the others are edited', async () => {
     const wrapper = await surface(PipesSurface)
-    expect(wrapper.findAll('section[data-place]').map((s) => s.attributes('data-place'))).toEqual(['/path/0', '/path/1', '/path/2', '/path/3', '/path/4', '/path/5'])
-    expect(wrapper.find('[data-place="/path/2"]').text()).toContain('1.00 kPa')
-    expect(wrapper.find('[data-place="/path/3"]').text()).toContain('on Core')
-    expect(wrapper.find('[data-place="/path/1"]').text()).not.toContain('costs')
+    expect(wrapper.findAll('section[data-place]').map((s) => s.attributes('data-place'))).toEqual(['/path/#r1', '/path/#r2', '/path/#r3', '/path/#r4', '/path/#r5', '/path/#r6'])
+    expect(wrapper.find('[data-place="/path/#r3"]').text()).toContain('1.00 kPa')
+    expect(wrapper.find('[data-place="/path/#r4"]').text()).toContain('on Core')
+    expect(wrapper.find('[data-place="/path/#r2"]').text()).not.toContain('costs')
   })
 
   it('takes a piece out and never the blower, the filter or the plenum', async () => {
@@ -24,20 +25,19 @@ describe('the way of the air', () => {
     expect(wrapper.find('[aria-label="Take out turbo"]').exists()).toBe(false)
     expect(wrapper.find('[aria-label="Take out plenum"]').exists()).toBe(false)
     await wrapper.find('[aria-label="Take out hot pipe"]').trigger('click')
-    const [edits, what] = edit.mock.lastCall!
-    expect(edits[0].pointer).toBe('/options/0/path')
-    expect(edits[0].value.map((p: { name: string }) => p.name)).toEqual(['filter', 'turbo', 'core', 'cold pipe', 'plenum'])
-    expect(what).toBe('hot pipe taken out')
+    expect(asEdited(build, edit).options[0]!.path.map((p) => p.name)).toEqual(['filter', 'turbo', 'core', 'cold pipe', 'plenum'])
+    expect(edit.mock.lastCall![1]).toBe('hot pipe taken out')
   })
 
   it('mitres a bend and adds one of standard radius', async () => {
     const wrapper = await surface(PipesSurface)
     await wrapper.find('[aria-label="Bend 1 of cold pipe is smooth; change it"]').trigger('click')
-    expect(edit.mock.lastCall![0]).toEqual([{ pointer: '/options/0/path/4/bends', value: [{ angle_deg: 90, mitre: true }] }])
+    const bends = () => (asEdited(build, edit).options[0]!.path[4] as PipePiece).bends
+    expect(bends()).toEqual([{ id: 'r1', angle_deg: 90, mitre: true }])
     await wrapper.find('[aria-label="Add a bend to cold pipe"]').trigger('click')
-    expect(edit.mock.lastCall![0][0].value[1]).toEqual({ angle_deg: 90, radius_mm: 86 })
+    expect(bends()[1]).toEqual({ angle_deg: 90, radius_mm: 86 })
     await wrapper.find('[aria-label="Take out bend 1 of cold pipe"]').trigger('click')
-    expect(edit.mock.lastCall![0][0].value).toEqual([])
+    expect(bends()).toEqual([])
   })
 
   it('compares a piece with the same piece of the other answer, wherever it stood', async () => {
@@ -47,12 +47,12 @@ describe('the way of the air', () => {
     build.before = { answers: { A: was }, change: 'x' }
     build.ghostMode = 'before'
     const wrapper = await surface(PipesSurface)
-    expect(wrapper.find('[data-place="/path/4"] .better').text()).toBe('−1.00')
+    expect(wrapper.find('[data-place="/path/#r5"] .better').text()).toBe('−1.00')
   })
 
   it('marks the piece that was picked on the charge line', async () => {
-    const wrapper = await surface(PipesSurface, { piece: '/path/4' })
-    expect(wrapper.find('[data-place="/path/4"]').classes()).toContain('chosen')
+    const wrapper = await surface(PipesSurface, { piece: '/path/#r5' })
+    expect(wrapper.find('[data-place="/path/#r5"]').classes()).toContain('chosen')
   })
 
   it('ends with a table of all stations', async () => {

@@ -5,8 +5,8 @@ import { useRoute } from 'vue-router'
 import { useBuild } from '../build/store'
 import type { PieceView } from '../api/client'
 import { allPieces, boreOf, freeName, NEW_KINDS, newPiece, waysWithout, type Placed } from '../document/pieces'
-import { at as valueAt, type Edit } from '../document/edit'
-import type { Piece, PieceKind } from '../document/types'
+import type { Edit } from '../document/edit'
+import type { PieceKind } from '../document/types'
 import { change, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import KnowButton from '../reasons/KnowButton.vue'
@@ -72,31 +72,26 @@ function ask(event: Event, p: Placed): void {
   menu.value?.toggle(event)
 }
 
-function pointer(row: string): string {
-  return `/options/${build.optionIndex}${row}`
-}
+const full = (at: string) => `${build.optionAt}${at}`
 
 async function putIn(kind: PieceKind, words: string): Promise<void> {
   const p = behind.value
   if (!p) return
-  const row = valueAt(build.document, pointer(p.row)) as Piece[]
   const name = freeName(build.option!, words)
-  const next = [...row.slice(0, p.index + 1), newPiece(kind, boreOf(p.piece), name), ...row.slice(p.index + 1)]
-  await build.act([{ pointer: pointer(p.row), value: next }], `${name} put in behind ${p.piece.name}`)
+  await build.act([{ list: full(p.list), put: newPiece(kind, boreOf(p.piece), name), behind: p.piece.id }], `${name} put in behind ${p.piece.name}`)
 }
 
 function takeOut(p: Placed): void {
-  const row = valueAt(build.document, pointer(p.row)) as Piece[]
-  const edits: Edit[] = [{ pointer: pointer(p.row), value: row.filter((_, i) => i !== p.index) }]
-  if (p.piece.kind === 'core' && build.option?.airWays) edits.push({ pointer: `/options/${build.optionIndex}/airWays`, value: waysWithout(build.option.airWays, p.piece.name) })
+  const edits: Edit[] = [{ row: full(p.at), out: true }]
+  if (p.piece.kind === 'core') edits.push(...waysWithout(build.option!.airWays ?? [], p.piece.name).map((row): Edit => ({ row: full(row), out: true })))
   void build.act(edits, `${p.piece.name} taken out`)
 }
 
 watch(
   () => route.query.piece,
-  async (place) => {
+  async (at) => {
     await nextTick()
-    if (typeof place === 'string') document.querySelector(`[data-place="${place}"]`)?.scrollIntoView({ block: 'nearest' })
+    if (typeof at === 'string') document.querySelector(`[data-place="${CSS.escape(at)}"]`)?.scrollIntoView({ block: 'nearest' })
   },
   { immediate: true },
 )
@@ -107,11 +102,11 @@ watch(
     <p class="lead">
       What each piece costs: pressure; how much warmer it makes the intake at the same boost; air given away at the same pressure ratio of the blower.
     </p>
-    <section v-for="p in pieces" :key="p.place" :data-place="p.place" :class="{ chosen: route.query.piece === p.place, thin: !edited(p.piece.kind), leg: p.leg }">
+    <section v-for="p in pieces" :key="p.at" :data-place="p.at" :class="{ chosen: route.query.piece === p.at, thin: !edited(p.piece.kind), leg: p.leg }">
       <header>
         <h2>
           <span v-if="p.leg && p.index === 0 && !p.piece.name.startsWith(p.leg.name)" class="side">{{ p.leg.name }}:&nbsp;</span>{{ p.piece.name }}
-          <RouterLink v-if="elsewhere[p.piece.kind]" class="act" :to="{ name: elsewhere[p.piece.kind], params: route.params, query: { ...route.query, piece: p.place } }">
+          <RouterLink v-if="elsewhere[p.piece.kind]" class="act" :to="{ name: elsewhere[p.piece.kind], params: route.params, query: { ...route.query, piece: p.at } }">
             on {{ elsewhere[p.piece.kind] === 'core' ? 'Core' : 'Brief' }}
           </RouterLink>
         </h2>
@@ -128,9 +123,9 @@ watch(
         </span>
       </header>
       <div v-if="edited(p.piece.kind)" class="body" :class="p.piece.kind">
-        <PieceNumbers :piece="p.piece" :place="p.place" />
+        <PieceNumbers :piece="p.piece" :place="p.place" :at="full(p.at)" />
         <template v-if="p.piece.kind === 'pipe'">
-          <BendTable :pipe="p.piece" :place="p.place" />
+          <BendTable :pipe="p.piece" :at="full(p.at)" />
           <PipeSketch :pipe="p.piece" :from="build.answer?.steady?.stations[Number(p.place.split('/')[2])]?.temperature_C ?? 50" />
         </template>
         <dl v-else-if="p.piece.kind === 'pair'" class="shares">

@@ -15,3 +15,8 @@ export function span(seconds: number): string {
   const rest = minutes % 60
   return rest === 0 ? `${minutes / 60} h` : `${Math.floor(minutes / 60)} h ${rest} min`
 }
+
+/** "28 Nov 2026" */
+export function day(when: string): string {
+  return new Date(when).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+}

@@ -1,6 +1,7 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, Offline } from '../api/client'
+import { Keeper } from '../build/keeper'
 import { useBuild } from '../build/store'
 import type { BuildDocument } from '../document/types'
 import { useReasons } from './store'
@@ -9,7 +10,7 @@ describe('how do you know', () => {
   beforeEach(() => {
     setActivePinia(createPinia())
     vi.restoreAllMocks()
-    useBuild().document = { options: [{ letter: 'A', path: [] }] } as unknown as BuildDocument
+    useBuild().keeper = new Keeper('test', { options: [{ letter: 'A', path: [] }] } as unknown as BuildDocument)
     vi.spyOn(api, 'methods').mockResolvedValue([
       { title: 'Path', methods: [{ id: 'bend', title: 'Smooth bend', says: 'x', formula: ['K'], ranges: [], sources: ['Rennels'], leavesOut: 'y' }] },
     ])

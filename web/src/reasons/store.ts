@@ -12,6 +12,7 @@ export const useReasons = defineStore('reasons', () => {
   const reasons = shallowRef<ReasonView[]>([])
   const chapters = shallowRef<ChapterView[]>([])
   const failure = ref('')
+  let ticket = 0
 
   /** @param about places whose numbers to open: "/path/3", "/engine" */
   async function open(about: string, words: string): Promise<void> {
@@ -20,12 +21,13 @@ export const useReasons = defineStore('reasons', () => {
     failure.value = ''
     reasons.value = []
     visible.value = true
+    const mine = ++ticket
     try {
       if (!chapters.value.length) chapters.value = await api.methods()
       const all = await api.reasons(build.document!, build.letter)
-      reasons.value = all.reasons.filter((r) => r.subject === about)
+      if (mine === ticket) reasons.value = all.reasons.filter((r) => r.subject === about)
     } catch (e) {
-      failure.value = (e as Error).message
+      if (mine === ticket) failure.value = (e as Error).message
     }
   }
 

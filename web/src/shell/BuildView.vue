@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { onKeyStroke } from '@vueuse/core'
-import { computed, onMounted, ref, shallowRef, watch } from 'vue'
+import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { Offline, type SteadyView } from '../api/client'
 import { useBuild } from '../build/store'
 import ChargeLine from '../chargeline/ChargeLine.vue'
+import { allPieces } from '../document/pieces'
 import type { BuildOption } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import { surfaces } from '../router'
@@ -14,6 +15,7 @@ import ConflictDialog from './ConflictDialog.vue'
 import GhostChoice from './GhostChoice.vue'
 import ReasonsDialog from '../reasons/ReasonsDialog.vue'
 import RuleNav from './RuleNav.vue'
+import StatusStrip from './StatusStrip.vue'
 import ShortcutsDialog from './ShortcutsDialog.vue'
 import TopBar from './TopBar.vue'
 
@@ -45,7 +47,9 @@ async function load(): Promise<void> {
   broken.value = ''
   last.value = undefined
   try {
-    await build.open(Number(route.params.id), text(route.query.option), text(route.query.vs))
+    if (route.params.id === 'new') await build.openNew()
+    else await build.open(Number(route.params.id), text(route.query.option), text(route.query.vs))
+    if (!build.document) return
     document.title = `${build.document!.name} - Enthalpa`
   } catch (e) {
     broken.value = e instanceof Offline ? 'The Enthalpa server does not answer. Start it again (./enthalpa demo or serve), then reload.' : (e as Error).message
@@ -53,7 +57,20 @@ async function load(): Promise<void> {
 }
 
 onMounted(load)
-watch(() => route.params.id, (id) => id && load())
+watch(
+  () => route.params.id,
+  (id) => {
+    if (id && !(id === String(build.keeper?.told.id))) void load()
+  },
+)
+onUnmounted(() => build.leave())
+/** A new build has an address once it is kept. */
+watch(
+  () => build.keeper?.told.id,
+  (id) => {
+    if (id !== undefined && route.params.id === 'new') void router.replace({ name: route.name!, params: { id }, query: route.query })
+  },
+)
 watch(
   () => [build.letter, build.against],
   ([option, vs]) => {
@@ -69,7 +86,8 @@ function pick(piece: number): void {
   chosen.value = piece
   const kind = build.option?.path[piece]?.kind
   const surface = kind === 'core' ? 'core' : kind === 'filter' || kind === 'blower' || kind === 'plenum' ? 'brief' : 'pipes'
-  void router.push({ name: surface, params: route.params, query: { ...route.query, piece: `/path/${piece}` } })
+  const at = allPieces(build.option!).find((p) => p.place === `/path/${piece}`)?.at
+  void router.push({ name: surface, params: route.params, query: { ...route.query, piece: at } })
 }
 
 function typing(event: KeyboardEvent): boolean {
@@ -121,13 +139,10 @@ onKeyStroke((event) => {
     </div>
     <RuleNav><GhostChoice /></RuleNav>
     <main class="work">
-      <RouterView />
+      <RouterView :key="build.keeper?.uid" />
       <VerdictColumn />
     </main>
-    <div v-if="build.offline || build.failure || build.notice" class="strip" :class="{ bad: build.offline || build.failure }" role="status">
-      <template v-if="build.offline">The server does not answer. Your edits are kept in this browser and will be saved when it is back.</template>
-      <template v-else>{{ build.failure || build.notice }}</template>
-    </div>
+    <StatusStrip />
     <ConflictDialog v-if="build.conflict" />
     <ReasonsDialog />
     <ShortcutsDialog v-model:visible="shortcuts" />
@@ -165,21 +180,6 @@ onKeyStroke((event) => {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 364px;
   min-height: 0;
-}
-.strip {
-  position: fixed;
-  left: 0;
-  bottom: 0;
-  max-width: calc(100% - 364px);
-  padding: 9px 22px;
-  background: var(--ink);
-  color: var(--sheet);
-  font-weight: 500;
-  z-index: 5;
-}
-.strip.bad {
-  background: #8f3413;
-  color: #fff;
 }
 .broken {
   padding: 80px;

@@ -1,18 +1,22 @@
 <script setup lang="ts">
 import Dialog from 'primevue/dialog'
+import { computed } from 'vue'
 import { useBuild } from '../build/store'
 
 /** Two windows changed the same build: both sides, and both ways on. */
 const build = useBuild()
+const theirs = computed(() => build.conflict!)
+const mine = computed(() => build.keeper!.unsent.undo)
+const more = computed(() => build.keeper!.told.waiting - 1)
 </script>
 
 <template>
   <Dialog :visible="true" modal :closable="false" header="This build was changed in another window" :style="{ width: '520px' }">
     <dl>
       <dt>There</dt>
-      <dd>{{ build.conflict!.theirs.change }} <span>revision {{ build.conflict!.theirs.revision }}, {{ new Date(build.conflict!.theirs.changedAt).toLocaleTimeString() }}</span></dd>
+      <dd>{{ theirs.change }} <span>revision {{ theirs.revision }}, {{ new Date(theirs.changedAt).toLocaleTimeString() }}</span></dd>
       <dt>Here</dt>
-      <dd>{{ build.conflict!.mine.change }} <span>not saved yet</span></dd>
+      <dd>{{ mine }} <span>{{ more > 0 ? `and ${more} more, not saved yet` : 'not saved yet' }}</span></dd>
     </dl>
     <p>Nothing is lost either way: the other version stays in the history and undo or redo brings it back.</p>
     <div class="ways">

@@ -4,13 +4,15 @@ import type { MenuItem } from 'primevue/menuitem'
 import { computed, ref } from 'vue'
 import { useBuild } from '../build/store'
 import { useSettings } from '../settings/store'
+import HistoryDialog from './HistoryDialog.vue'
 import Wordmark from './Wordmark.vue'
 
 const emit = defineEmits<{ shortcuts: [] }>()
 const build = useBuild()
 const settings = useSettings()
 const menu = ref<InstanceType<typeof Menu>>()
-const fileName = computed(() => `/api/builds/${build.state!.id}/file`)
+const kept = computed(() => build.keeper?.told.id)
+const history = ref(false)
 
 const items = computed<MenuItem[]>(() => [
   { label: `Copy option ${build.letter}`, command: (): void => void build.addOption(`copy of ${build.letter}`, [], `option ${build.letter} copied`) },
@@ -19,7 +21,8 @@ const items = computed<MenuItem[]>(() => [
     disabled: (build.document?.options.length ?? 0) < 2,
     command: (): void => void build.removeOption(build.letter),
   },
-  { label: 'Save the build as a file', url: fileName.value },
+  { label: 'History', disabled: kept.value === undefined, command: (): void => void (history.value = true) },
+  { label: 'Save the build as a file', disabled: kept.value === undefined, url: `/api/builds/${kept.value}/file` },
 ])
 </script>
 
@@ -47,11 +50,12 @@ const items = computed<MenuItem[]>(() => [
     </nav>
     <div class="tools">
       <button type="button" :aria-label="`Units: ${settings.unitsLine}. Switch`" @click="settings.switchUnits()">{{ settings.unitsLine }}</button>
-      <button type="button" aria-label="Undo" :disabled="!build.state?.undo" :title="build.state?.undo ? `Undo: ${build.state.undo}` : 'Nothing to undo'" @click="build.travel('undo')">Undo</button>
-      <button type="button" aria-label="Redo" :disabled="!build.state?.redo" :title="build.state?.redo ? `Redo: ${build.state.redo}` : 'Nothing to redo'" @click="build.travel('redo')">Redo</button>
+      <button type="button" aria-label="Undo" :disabled="!build.canUndo" :title="build.canUndo ? `Undo: ${build.canUndo}` : 'Nothing to undo'" @click="build.travel('undo')">Undo</button>
+      <button type="button" aria-label="Redo" :disabled="!build.canRedo" :title="build.canRedo ? `Redo: ${build.canRedo}` : 'Nothing to redo'" @click="build.travel('redo')">Redo</button>
       <button type="button" :aria-label="settings.theme === 'light' ? 'Dark theme' : 'Light theme'" @click="settings.switchTheme()">{{ settings.theme === 'light' ? 'Dark' : 'Light' }}</button>
       <button type="button" aria-label="Keyboard shortcuts" @click="emit('shortcuts')">?</button>
     </div>
+    <HistoryDialog v-model:visible="history" />
   </header>
 </template>
 

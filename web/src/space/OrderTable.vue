@@ -3,17 +3,18 @@ import { computed, ref } from 'vue'
 import { api, type OrderView } from '../api/client'
 import { useLookedUp } from '../build/lookedUp'
 import { useBuild } from '../build/store'
+import type { Edit } from '../document/edit'
 import type { AirWay } from '../document/types'
 import { change, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
-import { reordered } from './stack'
+import { reorder } from './stack'
 
 /** The same layers in every order, each solved: what charge, cabin and engine gain or lose against the order as it stands. */
 const props = defineProps<{ way: AirWay; index: number }>()
 const build = useBuild()
 const settings = useSettings()
 const open = ref(false)
-const { found: orders, looking } = useLookedUp<OrderView>(
+const { found: orders, asked, looking } = useLookedUp<OrderView>(
   () => `${props.index} ${open.value}`,
   (document, letter) => (open.value ? api.stackOrders(document, letter, props.index).then((a) => a.orders) : undefined),
   200,
@@ -31,8 +32,10 @@ function delta(o: OrderView, layer: number): string {
   return same(o) ? '' : change(heat(o, layer).heat_kW - heat(now.value!, layer).heat_kW, 'kW', settings.units)
 }
 
-function edits(o: OrderView) {
-  return [{ pointer: `/airWays/${props.index}/layers`, value: reordered(props.way.layers, o.order) }]
+/** The order was asked of the layers as they stood then. */
+function edits(o: OrderView, option = ''): Edit[] {
+  const then = asked.value?.document.options.find((x) => x.letter === asked.value?.letter)?.airWays?.find((w) => w.id === props.way.id)
+  return reorder(`${option}/airWays/#${props.way.id}/layers`, then?.layers ?? props.way.layers, o.order)
 }
 
 const title = (o: OrderView) => o.layers.map((l) => (l.kind === 'RADIATOR' ? `radiator of the ${l.name}` : l.name)).join(', ')
@@ -43,7 +46,7 @@ async function tryIt(o: OrderView): Promise<void> {
 }
 
 async function use(o: OrderView): Promise<void> {
-  await build.act(edits(o).map((e) => ({ ...e, pointer: `/options/${build.optionIndex}${e.pointer}` })), `stack ${title(o)}`)
+  await build.act(edits(o, build.optionAt), `stack ${title(o)}`)
 }
 </script>
 

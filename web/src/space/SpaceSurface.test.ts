@@ -3,7 +3,7 @@ import { flushPromises } from '@vue/test-utils'
 import { api, type OrderView } from '../api/client'
 import type { useBuild } from '../build/store'
 import { airWay, wayView } from '../testing/cold'
-import { listenedBuild, surface } from '../testing/surface'
+import { asEdited, listenedBuild, onScreen, surface } from '../testing/surface'
 import SpaceSurface from './SpaceSurface.vue'
 
 const placed = (layer: number, name: string, kind: string, heat_kW: number) => ({ layer, name, kind, airIn_C: 34, heat_kW })
@@ -14,8 +14,7 @@ describe('the cooling air', () => {
 
   beforeEach(() => {
     ;({ build, edit } = listenedBuild())
-    build.document!.options[0]!.airWays = [airWay()]
-    build.document = structuredClone(build.document)
+    onScreen(build, { ...build.document!, options: [{ ...build.document!.options[0]!, airWays: [airWay()] }] })
     build.answers.A!.steady!.airWays = [wayView()]
     vi.spyOn(api, 'stackOrders').mockResolvedValue({
       orders: [
@@ -38,10 +37,8 @@ describe('the cooling air', () => {
   it('moves a layer and keeps the gaps where they are', async () => {
     const wrapper = await surface(SpaceSurface)
     await wrapper.find('[aria-label="Move core to the front"]').trigger('click')
-    const [edits, what] = edit.mock.lastCall!
-    expect(edits[0].pointer).toBe('/options/0/airWays/0/layers')
-    expect(edits[0].value.map((l: { name: string; gap_mm: number }) => [l.name, l.gap_mm])).toEqual([['core', 60], ['condenser', 15]])
-    expect(what).toBe('core moved to the front')
+    expect(asEdited(build, edit).options[0]!.airWays![0]!.layers.map((l) => [l.name, l.gap_mm])).toEqual([['core', 60], ['condenser', 15]])
+    expect(edit.mock.lastCall![1]).toBe('core moved to the front')
   })
 
   it('compares all orders in one click and takes one over', async () => {
@@ -55,22 +52,21 @@ describe('the cooling air', () => {
     expect(wrapper.text()).toContain('−7.0')
     expect(wrapper.text(), 'what the cabin loses').toContain('−3.5')
     await wrapper.find('[aria-label="Use the order core, condenser"]').trigger('click')
-    expect(edit.mock.lastCall![0][0].value.map((l: { name: string }) => l.name)).toEqual(['core', 'condenser'])
+    expect(asEdited(build, edit).options[0]!.airWays![0]!.layers.map((l) => l.name)).toEqual(['core', 'condenser'])
   })
 
   it('puts a plate before the opening and a fan behind the stack', async () => {
     const wrapper = await surface(SpaceSurface)
     await wrapper.findAll('button').find((b) => b.text() === 'a plate or bar')!.trigger('click')
-    expect(edit.mock.lastCall![0][0]).toMatchObject({ pointer: '/options/0/airWays/0/opening/walls', value: [{ name: 'plate' }, { name: 'number plate' }] })
+    expect(asEdited(build, edit).options[0]!.airWays![0]!.opening.walls).toMatchObject([{ name: 'plate' }, { name: 'number plate' }])
     await wrapper.findAll('button').find((b) => b.text() === 'put a fan in')!.trigger('click')
-    expect(edit.mock.lastCall![0][0]).toMatchObject({ pointer: '/options/0/airWays/0/fan', value: { backwards: false } })
+    expect(edit.mock.lastCall![0][0]).toMatchObject({ pointer: '/options/#A/airWays/#r1/fan', value: { backwards: false } })
   })
 
   it('begins from a usual way round the core when none is described', async () => {
-    delete build.document!.options[0]!.airWays
-    build.document = structuredClone(build.document)
+    onScreen(build, { ...build.document!, options: [{ ...build.document!.options[0]!, airWays: undefined }] })
     const wrapper = await surface(SpaceSurface)
     await wrapper.findAll('button').find((b) => b.text().startsWith('describe the opening'))!.trigger('click')
-    expect(edit.mock.lastCall![0][0]).toMatchObject({ pointer: '/options/0/airWays', value: [{ name: 'front', layers: [{ kind: 'core', name: 'core' }] }] })
+    expect(asEdited(build, edit).options[0]!.airWays).toMatchObject([{ name: 'front', layers: [{ kind: 'core', name: 'core' }] }])
   })
 })

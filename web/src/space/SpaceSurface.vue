@@ -3,6 +3,7 @@ import Menu from 'primevue/menu'
 import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useBuild } from '../build/store'
+import { newIdentity } from '../document/edit'
 import type { AirLayer, AirWay, Wall } from '../document/types'
 import { change, spoken } from '../quantity/catalogue'
 import KnowButton from '../reasons/KnowButton.vue'
@@ -12,7 +13,7 @@ import NumberField from '../ui/NumberField.vue'
 import TextField from '../ui/TextField.vue'
 import OrderTable from './OrderTable.vue'
 import PressureBar from './PressureBar.vue'
-import { fitted, newWay, OTHERS, reordered, sizeOf, unplaced } from './stack'
+import { fitted, newWay, OTHERS, reorder, sizeOf, unplaced } from './stack'
 import SpeedPlot from './SpeedPlot.vue'
 import StackDrawing from './StackDrawing.vue'
 
@@ -21,14 +22,14 @@ const build = useBuild()
 const settings = useSettings()
 const route = useRoute()
 const menu = ref<InstanceType<typeof Menu>>()
-const index = ref(0)
-/** The layer picked; at first the core's own, not what stands before it. */
-const layerIndex = ref(-1)
+/** The way and the layer picked, by identity; at first the core's own layer, not what stands before it. */
+const wayId = ref<string>()
+const layerId = ref<string>()
 
 const ways = computed(() => build.option?.airWays ?? [])
-const way = computed(() => ways.value[Math.min(index.value, ways.value.length - 1)])
-const wayIndex = computed(() => Math.min(index.value, ways.value.length - 1))
-const at = computed(() => `/options/${build.optionIndex}/airWays/${wayIndex.value}`)
+const wayIndex = computed(() => Math.max(0, ways.value.findIndex((w) => w.id === wayId.value)))
+const way = computed(() => ways.value[wayIndex.value])
+const at = computed(() => `${build.optionAt}/airWays/#${way.value?.id}`)
 /** The answer of this very stack; while one of other layers is still on its way, none. */
 const view = computed(() => {
   const answer = build.answer?.steady?.airWays[wayIndex.value]
@@ -38,14 +39,15 @@ const was = computed(() => build.ghost?.answer.steady?.airWays.find((w) => w.nam
 const chosen = computed(() => {
   const list = way.value?.layers ?? []
   const ours = Math.max(0, list.findIndex((l) => l.kind === 'core' || l.kind === 'radiator'))
-  return layerIndex.value < 0 ? ours : Math.min(layerIndex.value, list.length - 1)
+  const picked = list.findIndex((l) => l.id !== undefined && l.id === layerId.value)
+  return picked < 0 ? ours : picked
 })
 const layer = computed(() => way.value?.layers[chosen.value])
-const layerAt = computed(() => `${at.value}/layers/${chosen.value}`)
+const layerAt = computed(() => `${at.value}/layers/#${layer.value?.id}`)
 const own = computed(() => layer.value?.kind === 'core' || layer.value?.kind === 'radiator')
 const free = computed(() => unplaced(build.option!))
 const walls = computed(() => way.value?.opening.walls ?? [])
-watch([() => build.letter, index], () => (layerIndex.value = -1))
+watch([() => build.letter, wayIndex], () => (layerId.value = undefined))
 
 const road = computed(() => build.document!.fullLoad.roadSpeed_km_h)
 const heads = computed(() => {
@@ -68,10 +70,6 @@ function write(pointer: string, value: unknown, words: string): void {
   void build.act([{ pointer, value }], words)
 }
 
-function put(list: AirLayer[], words: string): void {
-  write(`${at.value}/layers`, list, words)
-}
-
 const items = computed(() => [
   ...free.value.map((f) => ({
     label: f.kind === 'core' ? f.core.name : `radiator of the ${f.core.name}`,
@@ -87,8 +85,9 @@ function freeName(words: string): string {
 }
 
 function add(fresh: AirLayer): void {
-  layerIndex.value = way.value!.layers.length
-  put([...way.value!.layers, fresh], `${fresh.name} put in at the back of the stack`)
+  const put = { ...fresh, id: newIdentity() }
+  layerId.value = put.id
+  void build.act([{ list: `${at.value}/layers`, put }], `${fresh.name} put in at the back of the stack`)
 }
 
 /** Moves a layer to the front or back by one; the gaps stay where they are. */
@@ -97,34 +96,41 @@ function shift(from: number, by: number): void {
   const to = from + by
   if (to < 0 || to >= list.length) return
   const order = list.map((_, i) => (i === to ? from : i === from ? to : i))
-  const placed = reordered(list, order)
-  const moved = list[from]!.name
-  layerIndex.value = to
-  put(placed, `${moved} moved to the ${by < 0 ? 'front' : 'back'}`)
+  const moved = list[from]!
+  layerId.value = moved.id
+  void build.act(reorder(`${at.value}/layers`, list, order), `${moved.name} moved to the ${by < 0 ? 'front' : 'back'}`)
 }
 
 function takeOut(index: number): void {
   const gone = way.value!.layers[index]!
-  put(way.value!.layers.filter((_, i) => i !== index), `${gone.name} taken out of the stack`)
-  layerIndex.value = -1
+  layerId.value = undefined
+  void build.act([{ row: `${at.value}/layers/#${gone.id}`, out: true }], `${gone.name} taken out of the stack`)
 }
 
 function addWay(): void {
   const inside = free.value[0]
   if (!inside) return
   const name = ways.value.length ? `way ${ways.value.length + 1}` : 'front'
-  index.value = ways.value.length
-  write(`/options/${build.optionIndex}/airWays`, [...ways.value, newWay(name, inside)], `way of the air "${name}" put in`)
+  const put = { ...newWay(name, inside), id: newIdentity() }
+  wayId.value = put.id
+  void build.act([{ list: `${build.optionAt}/airWays`, put }], `way of the air "${name}" put in`)
 }
 
 function removeWay(): void {
   const gone = way.value!
-  write(`/options/${build.optionIndex}/airWays`, ways.value.filter((w) => w !== gone), `way of the air "${gone.name}" taken out`)
-  index.value = 0
+  wayId.value = undefined
+  void build.act([{ row: `${build.optionAt}/airWays/#${gone.id}`, out: true }], `way of the air "${gone.name}" taken out`)
 }
 
-function setWalls(list: Wall[], words: string): void {
-  write(`${at.value}/opening/walls`, list, words)
+const wallAt = (w: Wall) => `${at.value}/opening/walls/#${w.id}`
+
+function addWall(): void {
+  const put: Wall = { name: 'number plate', width_mm: 520, height_mm: 110, across_mm: 0, up_mm: 0 }
+  void build.act([{ list: `${at.value}/opening/walls`, put }], 'number plate put in')
+}
+
+function takeOutWall(w: Wall): void {
+  void build.act([{ row: wallAt(w), out: true }], `${w.name} taken out`)
 }
 
 function fan(on: boolean): void {
@@ -167,7 +173,7 @@ const size = (l: AirLayer) => {
     </template>
     <template v-else>
       <nav class="which" aria-label="Ways of the air">
-        <button v-for="(w, i) in ways" :key="i" type="button" class="act" :class="{ on: i === wayIndex }" :aria-pressed="i === wayIndex" @click="index = i">{{ w.name }}</button>
+        <button v-for="(w, i) in ways" :key="w.id ?? i" type="button" class="act" :class="{ on: i === wayIndex }" :aria-pressed="i === wayIndex" @click="wayId = w.id">{{ w.name }}</button>
         <span class="gap" />
         <button v-if="free.length" type="button" class="act quiet" @click="addWay">another way of the air</button>
         <button type="button" class="act quiet" @click="removeWay">take this way out</button>
@@ -181,7 +187,7 @@ const size = (l: AirLayer) => {
           </div>
         </dl>
       </header>
-      <StackDrawing :way="way" :view="view" :option="build.option!" :chosen="chosen" @pick="layerIndex = $event" />
+      <StackDrawing :way="way" :view="view" :option="build.option!" :chosen="chosen" @pick="layerId = way.layers[$event]?.id" />
       <section class="block">
         <h2>Layers, front first <button type="button" class="act add" aria-haspopup="menu" @click="menu?.toggle($event)">put one in</button></h2>
         <table class="figures layers">
@@ -200,10 +206,10 @@ const size = (l: AirLayer) => {
             </tr>
           </thead>
           <tbody>
-            <tr v-for="(l, i) in way.layers" :key="i" :class="{ picked: i === chosen }">
-              <th scope="row"><button type="button" class="act" :aria-pressed="i === chosen" @click="layerIndex = i">{{ what(l) }}</button></th>
+            <tr v-for="(l, i) in way.layers" :key="l.id ?? i" :class="{ picked: i === chosen }">
+              <th scope="row"><button type="button" class="act" :aria-pressed="i === chosen" @click="layerId = l.id">{{ what(l) }}</button></th>
               <td>{{ size(l) }}</td>
-              <td v-for="key in ['gap_mm', 'across_mm', 'up_mm']" :key="key"><NumberField part="airWay/layer" :name="key" :pointer="`${at}/layers/${i}/${key}`" :of="what(l)" bare /></td>
+              <td v-for="key in ['gap_mm', 'across_mm', 'up_mm']" :key="key"><NumberField part="airWay/layer" :name="key" :pointer="`${at}/layers/#${l.id}/${key}`" :of="what(l)" bare /></td>
               <template v-if="view?.layers[i]">
                 <td>{{ spoken(view.layers[i]!.faceSpeed_m_s, 'm_s', settings.units) }}</td>
                 <td>{{ spoken(view.layers[i]!.airIn_C, 'C', settings.units) }}</td>
@@ -252,12 +258,12 @@ const size = (l: AirLayer) => {
           <NumberField part="airWay" name="seal_pct" :pointer="`${at}/seal_pct`" />
         </section>
         <section>
-          <h2>Before the opening <button type="button" class="act add" @click="setWalls([...walls, { name: 'number plate', width_mm: 520, height_mm: 110, across_mm: 0, up_mm: 0 }], 'number plate put in')">a plate or bar</button></h2>
+          <h2>Before the opening <button type="button" class="act add" @click="addWall">a plate or bar</button></h2>
           <p v-if="!walls.length" class="fine">Nothing stands before it.</p>
-          <div v-for="(w, k) in walls" :key="k" class="wall">
-            <TextField label="name" :pointer="`${at}/opening/walls/${k}/name`" required :longest="60" />
-            <NumberField v-for="key in ['width_mm', 'height_mm', 'across_mm', 'up_mm']" :key="key" part="airWay/opening/wall" :name="key" :pointer="`${at}/opening/walls/${k}/${key}`" :of="w.name" />
-            <button type="button" class="act" :aria-label="`Take out ${w.name}`" @click="setWalls(walls.filter((_, n) => n !== k), `${w.name} taken out`)">take out</button>
+          <div v-for="w in walls" :key="w.id" class="wall">
+            <TextField label="name" :pointer="`${wallAt(w)}/name`" required :longest="60" />
+            <NumberField v-for="key in ['width_mm', 'height_mm', 'across_mm', 'up_mm']" :key="key" part="airWay/opening/wall" :name="key" :pointer="`${wallAt(w)}/${key}`" :of="w.name" />
+            <button type="button" class="act" :aria-label="`Take out ${w.name}`" @click="takeOutWall(w)">take out</button>
           </div>
         </section>
         <section>
@@ -265,9 +271,9 @@ const size = (l: AirLayer) => {
           <NumberField v-for="key in ['area_cm2', 'pressure_pct']" :key="key" part="airWay/exit" :name="key" :pointer="`${at}/exit/${key}`" of="exit" />
           <NumberField v-for="key in ['spaceWidth_mm', 'spaceHeight_mm', 'recirculation_pct']" :key="key" part="airWay" :name="key" :pointer="`${at}/${key}`" />
           <template v-if="way.fan">
-            <template v-for="(_, k) in way.fan.curve" :key="k">
-              <NumberField part="airWay/fan/curve" name="flow_m3_h" :pointer="`${at}/fan/curve/${k}/flow_m3_h`" :of="`fan point ${k + 1}`" :label="`fan flow, point ${k + 1}`" />
-              <NumberField part="airWay/fan/curve" name="pressure_Pa" :pointer="`${at}/fan/curve/${k}/pressure_Pa`" :of="`fan point ${k + 1}`" :label="`fan pressure, point ${k + 1}`" />
+            <template v-for="(c, k) in way.fan.curve" :key="c.id ?? k">
+              <NumberField part="airWay/fan/curve" name="flow_m3_h" :pointer="`${at}/fan/curve/#${c.id}/flow_m3_h`" :of="`fan point ${k + 1}`" :label="`fan flow, point ${k + 1}`" />
+              <NumberField part="airWay/fan/curve" name="pressure_Pa" :pointer="`${at}/fan/curve/#${c.id}/pressure_Pa`" :of="`fan point ${k + 1}`" :label="`fan pressure, point ${k + 1}`" />
             </template>
             <NumberField part="airWay/fan" name="offAbove_km_h" :pointer="`${at}/fan/offAbove_km_h`" of="fan" />
             <ChoiceField label="blows" :pointer="`${at}/fan/backwards`" :choices="winds" :shown="way.fan.backwards ? 'yes' : 'no'" :pick="(v) => write(`${at}/fan/backwards`, v === 'yes', `fan blows ${v === 'yes' ? 'against the wind' : 'with the wind'}`)" of="fan" />

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import type { BuildOption } from '../document/types'
+import { apply } from '../document/edit'
+import type { BuildDocument, BuildOption } from '../document/types'
 import { waysWithout } from '../document/pieces'
 import { airWay, waterCore, wayView } from '../testing/cold'
-import { usualPath } from '../testing/surface'
-import { fitted, gaps, newWay, OTHERS, reordered, sideView, sizeOf, spread, unplaced } from './stack'
+import { counted, usualPath } from '../testing/surface'
+import { fitted, gaps, newWay, OTHERS, reorder, sideView, sizeOf, spread, unplaced } from './stack'
 
 const option = (ways = [airWay()]): BuildOption => ({ letter: 'A', name: 'first', boost_kPa: 90, path: usualPath(), airWays: ways })
 
@@ -35,8 +36,9 @@ describe('the stack', () => {
   })
 
   it('keeps gaps where they are when layers change places', () => {
-    const swapped = reordered(airWay().layers, [1, 0])
-    expect(swapped.map((l) => [l.name, l.gap_mm])).toEqual([['core', 60], ['condenser', 15]])
+    const document = counted({ options: [option()] }) as unknown as BuildDocument
+    const swapped = apply(document, reorder('/options/#A/airWays/#r1/layers', document.options[0]!.airWays![0]!.layers, [1, 0]))
+    expect(swapped.options[0]!.airWays![0]!.layers.map((l) => [l.name, l.gap_mm])).toEqual([['core', 60], ['condenser', 15]])
   })
 
   it('spreads captions without overlap, inside their room', () => {
@@ -59,8 +61,8 @@ describe('the stack', () => {
   })
 
   it('loses a core that is taken out, and the way that was only for it', () => {
-    expect(waysWithout([airWay()], 'core')[0]!.layers.map((l) => l.name)).toEqual(['condenser'])
+    expect(waysWithout(counted([airWay()]), 'core')).toEqual(['/airWays/#r1/layers/#r2'])
     const only = { ...airWay(), layers: [airWay().layers[1]!] }
-    expect(waysWithout([only], 'core')).toEqual([])
+    expect(waysWithout(counted([only]), 'core')).toEqual(['/airWays/#r1'])
   })
 })

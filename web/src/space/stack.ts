@@ -1,4 +1,5 @@
 import type { AirWayView } from '../api/client'
+import type { Edit } from '../document/edit'
 import type { AirLayer, AirWay, BuildOption, CorePiece } from '../document/types'
 import { ofKind } from '../document/pieces'
 
@@ -106,7 +107,11 @@ export function fitted(layer: AirLayer, way: AirWay): AirLayer {
   return { ...layer, width_mm: Math.min(layer.width_mm!, way.spaceWidth_mm), height_mm: Math.min(layer.height_mm!, way.spaceHeight_mm) }
 }
 
-/** @returns the layers in another order, the gaps where they were */
-export function reordered(layers: AirLayer[], order: number[]): AirLayer[] {
-  return order.map((from, to) => ({ ...layers[from]!, gap_mm: layers[to]!.gap_mm }))
+/** @returns edits that put the layers of a list into an order, front first; the gaps stay where they are */
+export function reorder(list: string, layers: AirLayer[], order: number[]): Edit[] {
+  return order.flatMap((from, to): Edit[] => {
+    const row = `${list}/#${layers[from]!.id}`
+    const before = to === 0 ? null : (layers[order[to - 1]!]!.id ?? null)
+    return [{ row, behind: before }, { pointer: `${row}/gap_mm`, value: layers[to]!.gap_mm }]
+  })
 }

@@ -4,7 +4,9 @@ import { vi, type Mock } from 'vitest'
 import PrimeVue from 'primevue/config'
 import type { Component } from 'vue'
 import { createMemoryHistory, createRouter } from 'vue-router'
+import { Keeper } from '../build/keeper'
 import { useBuild } from '../build/store'
+import { apply, identity, type Edit } from '../document/edit'
 import { newPiece } from '../document/pieces'
 import type { BuildDocument, Piece } from '../document/types'
 import { Catalogue, type FieldView } from '../quantity/catalogue'
@@ -24,28 +26,53 @@ export function usualPath(): Piece[] {
   return [newPiece('filter', 70, 'filter'), newPiece('blower', 51, 'turbo'), newPiece('pipe', 51, 'hot pipe'), core, newPiece('pipe', 57, 'cold pipe'), newPiece('plenum', 60, 'plenum')]
 }
 
+/** @returns a copy whose rows are r1, r2 and so on in their lists */
+export function counted<T>(value: T): T {
+  const copy = structuredClone(value)
+  const walk = (node: unknown): void => {
+    if (node === null || typeof node !== 'object') return
+    if (Array.isArray(node)) node.forEach((row, i) => row !== null && typeof row === 'object' && identity(row) === undefined && (row.id = `r${i + 1}`))
+    Object.values(node).forEach(walk)
+  }
+  walk(copy)
+  return copy
+}
+
+/** Puts another document on screen, with its rows counted. */
+export function onScreen(build: ReturnType<typeof useBuild>, document: unknown): void {
+  build.keeper = new Keeper('test', counted(document) as BuildDocument)
+}
+
+/** @returns the document as the last edits heard would make it */
+export function asEdited(build: ReturnType<typeof useBuild>, edit: Mock): BuildDocument {
+  return apply(build.document!, edit.mock.lastCall![0] as Edit[])
+}
+
 /** A build on screen with one option, answered, without a server. */
-export function buildOnScreen(path: Piece[] = usualPath()): ReturnType<typeof useBuild> {
+export function buildOnScreen(path: Piece[] = usualPath(), more: object = {}): ReturnType<typeof useBuild> {
   localStorage.clear()
   setActivePinia(createPinia())
   const build = useBuild()
   build.catalogue = new AnyField(catalogueView)
-  build.document = {
+  const document = counted({
     name: 'Bench', summary: '', engine: { displacement_L: 2 }, climate: {}, targets: { intake_C: 50, timingPull_C: 65 },
     fullLoad: { engineSpeed_rpm: 5000, roadSpeed_km_h: 100 },
     duty: { name: 'hold', boostFollowsBrief: true, startAbove_K: 5, repeats: 1, wait_s: 0, rows: [] },
     options: [{ letter: 'A', name: 'first', boost_kPa: 90, path }],
-  } as unknown as BuildDocument
+    ...more,
+  }) as unknown as BuildDocument
+  onScreen(build, document)
   build.answers = { A: { option: 'A', steady: steadyView([34, 38, 187, 187, 49, 49, 49]) } }
   return build
 }
 
 /** {@link buildOnScreen} whose edits are listened to instead of made. */
-export function listenedBuild(path?: Piece[]): { build: ReturnType<typeof useBuild>; edit: Mock } {
+export function listenedBuild(path?: Piece[], more?: object): { build: ReturnType<typeof useBuild>; edit: Mock } {
   window.matchMedia = vi.fn().mockReturnValue({ matches: false, addEventListener: vi.fn(), removeEventListener: vi.fn(), addListener: vi.fn() })
-  const build = buildOnScreen(path)
+  const build = buildOnScreen(path, more)
   const edit = vi.fn().mockResolvedValue({ done: true })
   build.edit = edit as unknown as typeof build.edit
+  build.here = (() => ({ edit, act: edit })) as unknown as typeof build.here
   return { build, edit }
 }
 

@@ -2,6 +2,7 @@ import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import PrimeVue from 'primevue/config'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { Keeper } from '../build/keeper'
 import { useBuild } from '../build/store'
 import type { BuildDocument } from '../document/types'
 import { Catalogue } from '../quantity/catalogue'
@@ -15,7 +16,7 @@ describe('a number field', () => {
     setActivePinia(createPinia())
     const build = useBuild()
     build.catalogue = new Catalogue(catalogueView)
-    build.document = { options: [{ path: [{ bore_mm: 57 }] }] } as unknown as BuildDocument
+    build.keeper = new Keeper('test', { options: [{ path: [{ bore_mm: 57 }] }] } as unknown as BuildDocument)
   })
 
   function field() {

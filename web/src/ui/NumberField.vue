@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Popover from 'primevue/popover'
-import { computed, ref, useId, watch } from 'vue'
+import { computed, nextTick, ref, useId, watch } from 'vue'
 import { useBuild } from '../build/store'
 import { at, type Edit } from '../document/edit'
 import { read } from '../quantity/read'
@@ -83,6 +83,8 @@ async function write(number: number | undefined, shown: string): Promise<void> {
   const label = `${props.of ? `${props.of} ` : ''}${words.value} ${written.value || 'empty'} → ${shown}`
   const typed = draft.value
   const outcome = await build.edit(edits, label)
+  // What a refusal takes back has reached the field by then.
+  await nextTick()
   if (outcome.done) reset()
   else {
     draft.value = typed

@@ -1,19 +1,35 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { useBuild } from '../build/store'
 import { at } from '../document/edit'
 
 /** A name or a line of words. */
 const props = defineProps<{ label: string; pointer: string; required?: boolean; longest?: number }>()
 const build = useBuild()
-const value = computed(() => at(build.document, props.pointer) as string)
+const value = computed(() => (at(build.document, props.pointer) as string | undefined) ?? '')
+const draft = ref<string>()
 const refusal = ref('')
+watch(
+  () => [value.value, props.pointer],
+  () => {
+    draft.value = undefined
+    refusal.value = ''
+  },
+)
 
-async function commit(event: Event): Promise<void> {
-  const text = (event.target as HTMLInputElement).value.trim()
+async function commit(): Promise<void> {
+  if (draft.value === undefined) return
+  const typed = draft.value
+  const text = typed.trim()
   refusal.value = props.required && text === '' ? `${props.label} is empty. Give it a name.` : ''
-  if (refusal.value || text === value.value) return
+  if (refusal.value) return
+  if (text === value.value) {
+    draft.value = undefined
+    return
+  }
   const outcome = await build.edit([{ pointer: props.pointer, value: text }], `${props.label.toLowerCase()} "${text}"`)
+  await nextTick()
+  draft.value = outcome.done ? undefined : typed
   if (!outcome.done) refusal.value = outcome.fault.sentence
 }
 </script>
@@ -21,7 +37,7 @@ async function commit(event: Event): Promise<void> {
 <template>
   <label class="text">
     <span>{{ label }}</span>
-    <input :value="value" :maxlength="longest ?? 200" autocomplete="off" @change="commit" />
+    <input :value="draft ?? value" :maxlength="longest ?? 200" autocomplete="off" @input="draft = ($event.target as HTMLInputElement).value" @change="commit" />
     <em v-if="refusal" role="alert">{{ refusal }}</em>
   </label>
 </template>

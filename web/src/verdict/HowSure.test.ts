@@ -1,6 +1,7 @@
 import { flushPromises, mount } from '@vue/test-utils'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, type JobView, type SpreadView } from '../api/client'
+import { Keeper } from '../build/keeper'
 import { useBuild } from '../build/store'
 import { buildOnScreen } from '../testing/surface'
 import HowSure from './HowSure.vue'
@@ -53,7 +54,7 @@ describe('how sure', () => {
     const column = await asked()
     told!({ data: JSON.stringify({ id: 's', state: 'DONE', done: 200, of: 200, spread }) })
     const build = useBuild()
-    build.document = { ...build.document! }
+    build.keeper = new Keeper('test', { ...build.document! })
     await flushPromises()
     expect(column.find('.measure').exists()).toBe(false)
     expect(column.find('button').text()).toContain('Run 200')

@@ -3,6 +3,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { createMemoryHistory, createRouter } from 'vue-router'
 import { api, type ChangeView, type SoakView } from '../api/client'
+import { Keeper } from '../build/keeper'
 import { useBuild } from '../build/store'
 import type { BuildDocument } from '../document/types'
 import { Catalogue } from '../quantity/catalogue'
@@ -21,7 +22,7 @@ describe('the verdict column', () => {
     setActivePinia(createPinia())
     const build = useBuild()
     build.catalogue = new Catalogue(catalogueView)
-    build.document = { targets: { intake_C: 55, timingPull_C: 70 }, duty: { repeats: 1 }, options: [{ letter: 'A' }] } as BuildDocument
+    build.keeper = new Keeper('test', { targets: { intake_C: 55, timingPull_C: 70 }, duty: { repeats: 1 }, options: [{ letter: 'A' }] } as BuildDocument)
     const soak = {
       verdict: {
         outcome: 'OVER_TARGET', worst_C: 58.2, worstTime_s: 727, mean_C: 50, firstOverTarget_s: 192, overTarget_s: 90, overTiming_s: 0, stillClimbing: false,
@@ -62,7 +63,7 @@ describe('the verdict column', () => {
     const add = vi.spyOn(useBuild(), 'addOption').mockResolvedValue({ done: true })
     const wrapper = await column()
     await wrapper.find('tbody button').trigger('click')
-    expect(add).toHaveBeenCalledWith('cold pipe bore 57 → 63\u00a0mm', change.edits, 'option from A: Cold pipe bore 57 → 63\u00a0mm')
+    expect(add).toHaveBeenCalledWith('cold pipe bore 57 → 63\u00a0mm', change.edits, 'option from A: Cold pipe bore 57 → 63\u00a0mm', expect.objectContaining({ letter: 'A' }))
   })
 
   it('says plainly why there is no answer', async () => {

@@ -26,7 +26,7 @@ const small = computed(() => parts.value.filter((p) => p.percent < NAMED).map((p
 const notes = computed(() => build.answer?.steady?.notes ?? [])
 
 /** Each is computed through the whole duty. */
-const { found: changes, looking } = useLookedUp<ChangeView>(() => undefined, async (document, letter) => (await api.changes(document, letter)).changes, 400)
+const { found: changes, asked, looking } = useLookedUp<ChangeView>(() => undefined, async (document, letter) => (await api.changes(document, letter)).changes, 400)
 
 function words(c: ChangeView): string {
   const field = build.catalogue!.field(c.part, c.key)
@@ -39,7 +39,7 @@ function words(c: ChangeView): string {
 
 async function tryIt(c: ChangeView): Promise<void> {
   const line = words(c)
-  await build.addOption(line.charAt(0).toLowerCase() + line.slice(1), c.edits, `option from ${build.letter}: ${line}`)
+  await build.addOption(line.charAt(0).toLowerCase() + line.slice(1), c.edits, `option from ${build.letter}: ${line}`, asked.value)
   await router.push({ name: 'endurance' })
 }
 </script>

@@ -4,12 +4,12 @@ import { spoken, type UnitSystem } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
 
 /** What a run says, as a fabricator would. */
-export function headline(v: VerdictView, document: BuildDocument, system: UnitSystem): string {
+export function headline(v: VerdictView, document: { duty: { repeats: number } }, system: UnitSystem): string {
   const says = ending(v, document, system)
   return v.limitedFrom_s == null ? says : `${says.slice(0, -1)}, but the blower falls short of the boost.`
 }
 
-function ending(v: VerdictView, document: BuildDocument, system: UnitSystem): string {
+function ending(v: VerdictView, document: { duty: { repeats: number } }, system: UnitSystem): string {
   if (v.outcome === 'NEVER_RUNS') return 'The engine never runs in this duty.'
   const worst = spoken(v.worst_C!, 'C', system, 0)
   const climbing = v.stillClimbing ? ', still climbing' : ''

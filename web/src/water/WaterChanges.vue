@@ -9,7 +9,7 @@ import { useSettings } from '../settings/store'
 const props = defineProps<{ place: string }>()
 const build = useBuild()
 const settings = useSettings()
-const { found: changes, looking } = useLookedUp<WaterChange>(() => props.place, async (document, letter) => (await api.waterChanges(document, letter, props.place)).changes)
+const { found: changes, asked, looking } = useLookedUp<WaterChange>(() => props.place, async (document, letter) => (await api.waterChanges(document, letter, props.place)).changes)
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
@@ -20,7 +20,7 @@ function why(c: WaterChange): string {
 }
 
 async function tryIt(c: WaterChange): Promise<void> {
-  await build.addOption(c.what.slice(0, 60), c.edits, `option from ${build.letter}: ${c.what}`)
+  await build.addOption(c.what.slice(0, 60), c.edits, `option from ${build.letter}: ${c.what}`, asked.value)
 }
 </script>
 

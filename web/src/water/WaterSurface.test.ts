@@ -2,8 +2,9 @@ import { beforeEach, describe, expect, it, vi, type Mock } from 'vitest'
 import { flushPromises } from '@vue/test-utils'
 import { api } from '../api/client'
 import type { useBuild } from '../build/store'
+import type { CorePiece } from '../document/types'
 import { loopView, waterCore } from '../testing/cold'
-import { listenedBuild, surface, usualPath } from '../testing/surface'
+import { asEdited, listenedBuild, onScreen, surface, usualPath } from '../testing/surface'
 import WaterSurface from './WaterSurface.vue'
 
 describe('the water side', () => {
@@ -19,6 +20,8 @@ describe('the water side', () => {
     })
   })
 
+  const loopAfter = () => (asEdited(build, edit).options[0]!.path[3] as CorePiece).water!.pieces!
+
   it('opens on the narrowest piece and says what the loop does', async () => {
     const wrapper = await surface(WaterSurface)
     expect(wrapper.text()).toContain('14.0 L/min')
@@ -29,14 +32,13 @@ describe('the water side', () => {
   it('takes a piece out', async () => {
     const wrapper = await surface(WaterSurface)
     await wrapper.find('[aria-label="Take out thin spigot"]').trigger('click')
-    expect(edit.mock.lastCall![0][0].value.map((p: { name: string }) => p.name)).not.toContain('thin spigot')
+    expect(loopAfter().map((p) => p.name)).not.toContain('thin spigot')
   })
 
   it('moves a piece along the loop', async () => {
     const wrapper = await surface(WaterSurface)
     await wrapper.find('[aria-label="Move this piece forward"]').trigger('click')
-    const moved = edit.mock.lastCall![0][0].value.map((p: { name: string }) => p.name)
-    expect(moved.indexOf('thin spigot')).toBe(5)
+    expect(loopAfter().findIndex((p) => p.name === 'thin spigot')).toBe(5)
     expect(edit.mock.lastCall![1]).toBe('thin spigot moved forward')
   })
 
@@ -58,18 +60,18 @@ describe('the water side', () => {
     const core = waterCore()
     core.water = { volume_L: 5, flow_L_min: 15, radiator: core.water!.radiator }
     build.document!.options[0]!.path[3] = core
-    build.document = structuredClone(build.document)
+    onScreen(build, build.document)
     const wrapper = await surface(WaterSurface)
     expect(wrapper.text()).toContain('Only the flow of this loop is known')
     await wrapper.findAll('button').find((b) => b.text().startsWith('draw the loop'))!.trigger('click')
     const [edits] = edit.mock.lastCall!
-    expect(edits[0].pointer).toBe('/options/0/path/3/water/pieces')
-    expect(edits[1]).toMatchObject({ pointer: '/options/0/path/3/water/tank', value: { holds_L: 5 } })
+    expect(edits[0].pointer).toBe('/options/#A/path/#r4/water/pieces')
+    expect(edits[1]).toMatchObject({ pointer: '/options/#A/path/#r4/water/tank', value: { holds_L: 5 } })
   })
 
   it('says where to look when nothing is cooled by water', async () => {
     build.document!.options[0]!.path = usualPath()
-    build.document = structuredClone(build.document)
+    onScreen(build, build.document)
     const wrapper = await surface(WaterSurface)
     expect(wrapper.text()).toContain('No core of this option is cooled by water')
     expect(wrapper.text()).toContain('on Space')

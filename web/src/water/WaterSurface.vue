@@ -3,6 +3,7 @@ import Menu from 'primevue/menu'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useBuild } from '../build/store'
+import { newIdentity, type Edit } from '../document/edit'
 import { ofKind } from '../document/pieces'
 import { FITTINGS, type LoopPiece, type LoopPieceKind, type PipePiece } from '../document/types'
 import BendTable from '../pipes/BendTable.vue'
@@ -28,19 +29,24 @@ const menu = ref<InstanceType<typeof Menu>>()
 
 const cores = computed(() => ofKind(build.option!, 'core').filter((c) => c.piece.cooledBy === 'water'))
 const airCores = computed(() => ofKind(build.option!, 'core').filter((c) => c.piece.cooledBy === 'air'))
-const chosen = computed(() => cores.value.find((c) => c.place === route.query.piece) ?? cores.value.at(-1))
+const chosen = computed(() => cores.value.find((c) => c.at === route.query.piece) ?? cores.value.at(-1))
 const core = computed(() => chosen.value?.piece)
 const place = computed(() => chosen.value?.place ?? '')
-const at = computed(() => `/options/${build.optionIndex}${place.value}/water`)
+const named = computed(() => chosen.value?.at ?? '')
+const at = computed(() => `${build.optionAt}${named.value}/water`)
 const loop = computed(() => core.value?.water)
 const view = computed(() => build.answer?.steady?.loops.find((l) => l.place === place.value))
 const was = computed(() => build.ghost?.answer.steady?.loops.find((l) => l.core === core.value?.name))
 const pieces = computed(() => loop.value?.pieces ?? [])
-const picked = ref(-1)
-const index = computed(() => (picked.value >= 0 && picked.value < pieces.value.length ? picked.value : Math.max(view.value?.narrowest ?? 0, 0)))
+/** The piece picked, by its identity: it stays picked wherever it moves. */
+const picked = ref<string>()
+const index = computed(() => {
+  const found = pieces.value.findIndex((p) => p.id !== undefined && p.id === picked.value)
+  return found >= 0 ? found : Math.min(Math.max(view.value?.narrowest ?? 0, 0), pieces.value.length - 1)
+})
 const piece = computed(() => pieces.value[index.value])
-const here = computed(() => `${at.value}/pieces/${index.value}`)
-watch(place, () => (picked.value = -1))
+const here = computed(() => `${at.value}/pieces/#${piece.value?.id}`)
+watch(named, () => (picked.value = undefined))
 
 interface Head {
   name: string
@@ -98,34 +104,33 @@ function freeName(words: string): string {
 async function putIn(kind: LoopPieceKind, words: string): Promise<void> {
   const bore = [...pieces.value.slice(0, index.value + 1)].reverse().find((p): p is LoopPiece & { bore_mm: number } => 'bore_mm' in p)?.bore_mm ?? 19
   const name = freeName(words)
-  const next = [...pieces.value.slice(0, index.value + 1), newLoopPiece(kind, name, bore, piece.value?.height_mm ?? 400), ...pieces.value.slice(index.value + 1)]
-  const edits: { pointer: string; value: unknown }[] = [{ pointer: `${at.value}/pieces`, value: next }]
+  const fresh = { ...newLoopPiece(kind, name, bore, piece.value?.height_mm ?? 400), id: newIdentity() }
+  const edits: Edit[] = [{ list: `${at.value}/pieces`, put: fresh, behind: piece.value?.id ?? null }]
   if (kind === 'radiator' || kind === 'tank' || kind === 'chiller') edits.push({ pointer: `${at.value}/${kind}`, value: loop.value?.[kind] ?? PARTS[kind] })
-  picked.value = index.value + 1
+  picked.value = fresh.id
   await build.act(edits, `${name} put in behind ${piece.value?.name}`)
 }
 
 async function takeOut(): Promise<void> {
   const gone = piece.value!
-  const edits: { pointer: string; value: unknown }[] = [{ pointer: `${at.value}/pieces`, value: pieces.value.filter((_, i) => i !== index.value) }]
+  const edits: Edit[] = [{ row: here.value, out: true }]
   if (gone.kind === 'radiator' || gone.kind === 'tank' || gone.kind === 'chiller') edits.push({ pointer: `${at.value}/${gone.kind}`, value: undefined })
-  picked.value = Math.max(0, index.value - 1)
+  picked.value = pieces.value[Math.max(0, index.value - 1)]?.id
   await build.act(edits, `${gone.name} taken out`)
 }
 
 async function shift(by: number): Promise<void> {
   const to = index.value + by
   if (to < 0 || to >= pieces.value.length) return
-  const next = [...pieces.value]
-  const moved = next.splice(index.value, 1)[0]!
-  next.splice(to, 0, moved)
-  picked.value = to
-  await build.act([{ pointer: `${at.value}/pieces`, value: next }], `${moved.name} moved ${by < 0 ? 'forward' : 'back'}`)
+  const moved = piece.value!
+  picked.value = moved.id
+  const rest = pieces.value.filter((p) => p !== moved)
+  await build.act([{ row: here.value, behind: rest[to - 1]?.id ?? null }], `${moved.name} moved ${by < 0 ? 'forward' : 'back'}`)
 }
 
 function drawOut(): void {
   const l = loop.value!
-  const edits: { pointer: string; value: unknown }[] = [{ pointer: `${at.value}/pieces`, value: usualPieces(l) }]
+  const edits: Edit[] = [{ pointer: `${at.value}/pieces`, value: usualPieces(l) }]
   if (!l.tank) edits.push({ pointer: `${at.value}/tank`, value: { ...PARTS.tank, holds_L: Math.max(2, l.volume_L) } })
   void build.act(edits, `${core.value!.name}: its water loop drawn out`)
 }
@@ -149,8 +154,9 @@ function flag(pointer: string, name: string, value: string): void {
   void build.act([{ pointer, value: value === 'yes' }], `${piece.value!.name} ${name} ${value}`)
 }
 
-function curve(points: { flow_L_min: number; pressure_kPa: number }[], what: string): void {
-  void build.act([{ pointer: `${here.value}/curve`, value: points }], `${piece.value!.name}: ${what}`)
+function takeOutPoint(k: number): void {
+  if (piece.value?.kind !== 'pump') return
+  void build.act([{ row: `${here.value}/curve/#${piece.value.curve[k]!.id}`, out: true }], `${piece.value.name}: curve point ${k + 1} taken out`)
 }
 
 function addPoint(): void {
@@ -158,7 +164,7 @@ function addPoint(): void {
   const last = piece.value.curve.at(-1)!
   const before = piece.value.curve.at(-2)!
   const mid = { flow_L_min: Math.round((last.flow_L_min + before.flow_L_min) * 5) / 10, pressure_kPa: Math.round((last.pressure_kPa + before.pressure_kPa) * 5) / 10 }
-  curve([...piece.value.curve.slice(0, -1), mid, last], 'curve point added')
+  void build.act([{ list: `${here.value}/curve`, put: mid, behind: before.id ?? null }], `${piece.value.name}: curve point added`)
 }
 
 function choose(p: string): void {
@@ -177,7 +183,7 @@ function choose(p: string): void {
     </template>
     <template v-else>
       <nav v-if="cores.length > 1" class="which" aria-label="Water-cooled cores">
-        <button v-for="c in cores" :key="c.place" type="button" class="act" :class="{ on: c.place === place }" :aria-pressed="c.place === place" @click="choose(c.place)">{{ c.piece.name }}</button>
+        <button v-for="c in cores" :key="c.at" type="button" class="act" :class="{ on: c.at === named }" :aria-pressed="c.at === named" @click="choose(c.at)">{{ c.piece.name }}</button>
       </nav>
       <header class="heads">
         <h2>Water of the {{ core.name }}, option {{ build.letter }}, held at full load <KnowButton :subject="`${place}/water`" :of="`water of the ${core.name}`" /></h2>
@@ -193,7 +199,7 @@ function choose(p: string): void {
         <button type="button" class="act" @click="drawOut">draw the loop with usual pieces</button>
       </section>
       <template v-else>
-        <LoopDrawing :loop="loop" :view="view" :chosen="index" :place="place" @pick="picked = $event" />
+        <LoopDrawing :loop="loop" :view="view" :chosen="index" :place="place" @pick="picked = pieces[$event]?.id" />
         <div class="pair">
           <section v-if="piece" class="chosen-piece">
             <header>
@@ -229,17 +235,17 @@ function choose(p: string): void {
                 <NumberField part="water/pump" name="efficiency_pct" :pointer="`${here}/efficiency_pct`" :of="piece.name" optional />
               </template>
             </div>
-            <BendTable v-if="piece.kind === 'hose'" :pipe="{ ...(piece as unknown as PipePiece), bends: piece.bends ?? [] }" :place="`${place}/water/pieces/${index}`" />
+            <BendTable v-if="piece.kind === 'hose'" :pipe="{ ...(piece as unknown as PipePiece), bends: piece.bends ?? [] }" :at="here" />
             <table v-if="piece.kind === 'pump'" class="figures curve">
               <thead>
                 <tr><th scope="col">point</th><th scope="col">flow</th><th scope="col">pressure</th><th><button type="button" class="act" @click="addPoint">add a point</button></th></tr>
               </thead>
               <tbody>
-                <tr v-for="(_, k) in piece.curve" :key="k">
+                <tr v-for="(c, k) in piece.curve" :key="c.id ?? k">
                   <th scope="row">{{ k + 1 }}</th>
-                  <td><NumberField part="water/pump/curve" name="flow_L_min" :pointer="`${here}/curve/${k}/flow_L_min`" :of="`${piece.name} point ${k + 1}`" bare /></td>
-                  <td><NumberField part="water/pump/curve" name="pressure_kPa" :pointer="`${here}/curve/${k}/pressure_kPa`" :of="`${piece.name} point ${k + 1}`" bare /></td>
-                  <td><button v-if="piece.curve.length > 2" type="button" class="act" :aria-label="`Take out point ${k + 1}`" @click="curve(piece.curve.filter((_, n) => n !== k), `curve point ${k + 1} taken out`)">take out</button></td>
+                  <td><NumberField part="water/pump/curve" name="flow_L_min" :pointer="`${here}/curve/#${c.id}/flow_L_min`" :of="`${piece.name} point ${k + 1}`" bare /></td>
+                  <td><NumberField part="water/pump/curve" name="pressure_kPa" :pointer="`${here}/curve/#${c.id}/pressure_kPa`" :of="`${piece.name} point ${k + 1}`" bare /></td>
+                  <td><button v-if="piece.curve.length > 2" type="button" class="act" :aria-label="`Take out point ${k + 1}`" @click="takeOutPoint(k)">take out</button></td>
                 </tr>
               </tbody>
             </table>

@@ -13,6 +13,7 @@ import io.enthalpa.core.source.Method;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 
@@ -156,6 +157,9 @@ public final class EnduranceRun {
         Duty.Cursor cursor = duty.cursor();
         int frames = 0;
         for (int i = 0; i < duration.length; i++) {
+            if ((i & 63) == 0 && Thread.currentThread().isInterrupted()) {
+                throw new CancellationException("nobody waits for this run any more");
+            }
             running = cursor.moveTo(now + duration[i] / 2) && cursor.speed() > STANDING;
             if (i >= frames * (double) duration.length / FRAMES) {
                 frames++;

@@ -5,19 +5,24 @@ import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.CompressorMapCsv;
 import io.enthalpa.formats.TraceFile;
+import io.enthalpa.server.problem.Asked;
 import io.enthalpa.server.problem.FaultView;
 import io.enthalpa.server.problem.NotThereException;
+import io.enthalpa.server.work.Work;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
@@ -26,6 +31,13 @@ import tools.jackson.databind.JsonNode;
 @RestController
 @RequestMapping("/api/preview")
 class AnswersController {
+    /** Header in which a page says its name. */
+    private static final String PAGE = "X-Page";
+    private final Work work;
+
+    AnswersController(Work work) {
+        this.work = work;
+    }
 
     /**
      * @param document a whole build file
@@ -54,10 +66,16 @@ class AnswersController {
 
     /** 422 when the document itself cannot be read; a single option that has no answer says so in its place. */
     @PostMapping
-    PreviewAnswer preview(@RequestBody PreviewRequest request) {
-        Build build = BuildFile.read(request.document());
-        List<String> letters = request.options() != null ? request.options() : build.options().stream().map(BuildOption::letter).toList();
-        return new PreviewAnswer(letters.parallelStream().map(letter -> answer(build, letter, request.part())).toList());
+    PreviewAnswer preview(@RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody PreviewRequest request) {
+        Build build = BuildFile.read(Asked.document(request.document()));
+        List<String> letters = request.options() == null ? build.options().stream().map(BuildOption::letter).toList() : request.options();
+        if (letters.stream().anyMatch(Objects::isNull)) {
+            throw EnthalpaFault.of(FaultKind.MALFORMED, "/options", "options", "an empty letter", "letters of options of the document", "");
+        }
+        if (request.part() == Part.LINE) {
+            return new PreviewAnswer(letters.stream().map(letter -> answer(build, letter, Part.LINE)).toList());
+        }
+        return work.now(page, "preview", () -> new PreviewAnswer(letters.stream().map(letter -> answer(build, letter, request.part())).toList()));
     }
 
     private static OptionAnswer answer(Build build, String letter, @Nullable Part part) {
@@ -77,13 +95,13 @@ class AnswersController {
     }
 
     @PostMapping("/core-steps")
-    CoreStepsAnswer coreSteps(@RequestBody CoreStepsRequest request) {
-        return new CoreStepsAnswer(CoreSteps.of(request.document(), request.option(), request.place()));
+    CoreStepsAnswer coreSteps(@RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody CoreStepsRequest request) {
+        return work.now(page, "coreSteps", () -> new CoreStepsAnswer(CoreSteps.of(Asked.document(request.document()), Asked.text(request.option(), "option"), Asked.text(request.place(), "place"))));
     }
 
     @PostMapping("/water-changes")
-    WaterChangesAnswer waterChanges(@RequestBody CoreStepsRequest request) {
-        return new WaterChangesAnswer(WaterChanges.of(request.document(), request.option(), request.place()));
+    WaterChangesAnswer waterChanges(@RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody CoreStepsRequest request) {
+        return work.now(page, "waterChanges", () -> new WaterChangesAnswer(WaterChanges.of(Asked.document(request.document()), Asked.text(request.option(), "option"), Asked.text(request.place(), "place"))));
     }
 
     record WaterChangesAnswer(List<WaterChanges.WaterChangeView> changes) {
@@ -97,14 +115,14 @@ class AnswersController {
     }
 
     @PostMapping("/stack-orders")
-    StackOrdersAnswer stackOrders(@RequestBody StackOrdersRequest request) {
-        return new StackOrdersAnswer(StackOrders.of(BuildFile.read(request.document()), request.option(), request.way()));
+    StackOrdersAnswer stackOrders(@RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody StackOrdersRequest request) {
+        return work.now(page, "stackOrders", () -> new StackOrdersAnswer(StackOrders.of(BuildFile.read(Asked.document(request.document())), Asked.text(request.option(), "option"), request.way())));
     }
 
     /** Every step and column of a run, to save; how is csv or json. */
     @PostMapping("/trace/{how}")
     ResponseEntity<byte[]> trace(@PathVariable String how, @RequestBody ChangesRequest request) {
-        Answer answer = new Answer(BuildFile.read(request.document()), request.option());
+        Answer answer = new Answer(BuildFile.read(Asked.document(request.document())), Asked.text(request.option(), "option"));
         boolean json = how.equals("json");
         if (!json && !how.equals("csv")) {
             throw new NotThereException("a trace as " + how + "; csv and json are there");
@@ -123,11 +141,11 @@ class AnswersController {
 
     @PostMapping("/map")
     MapAnswer map(@RequestBody MapRequest request) {
-        return new MapAnswer(CompressorMapCsv.tree(request.csv()));
+        return new MapAnswer(CompressorMapCsv.tree(Asked.text(request.csv(), "csv")));
     }
 
     @PostMapping("/changes")
-    ChangesAnswer changes(@RequestBody ChangesRequest request) {
-        return new ChangesAnswer(ChangesWorthTrying.of(request.document(), request.option()));
+    ChangesAnswer changes(@RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody ChangesRequest request) {
+        return work.now(page, "changes", () -> new ChangesAnswer(ChangesWorthTrying.of(Asked.document(request.document()), Asked.text(request.option(), "option"))));
     }
 }

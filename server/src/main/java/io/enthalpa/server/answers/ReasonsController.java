@@ -10,6 +10,7 @@ import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.server.problem.Asked;
 import java.util.List;
 import java.util.stream.Stream;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -60,8 +61,8 @@ class ReasonsController {
 
     @PostMapping("/api/preview/reasons")
     ReasonsAnswer reasons(@RequestBody ReasonsRequest request) {
-        Build build = BuildFile.read(request.document());
-        Answer answer = new Answer(build, request.option());
+        Build build = BuildFile.read(Asked.document(request.document()));
+        Answer answer = new Answer(build, Asked.text(request.option(), "option"));
         return new ReasonsAnswer(Stream.concat(Reasons.of(build, answer.system().path(), answer.steady()).stream(), RunReasons.of(answer).stream()).map(ReasonView::of).toList());
     }
 }

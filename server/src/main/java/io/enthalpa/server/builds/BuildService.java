@@ -21,7 +21,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Keeps builds: every change a revision, undo and redo, history, refusal of stale changes. */
 @Service
-class BuildService {
+public class BuildService {
     private static final int LONGEST_LABEL = 400;
     private static final int LONGEST_NAME = 120;
     private static final int LONGEST_EDIT = 64;
@@ -47,7 +47,8 @@ class BuildService {
         }
     }
 
-    BuildState get(long id) {
+    /** @return the newest version of a build */
+    public BuildState get(long id) {
         return state(head(id));
     }
 

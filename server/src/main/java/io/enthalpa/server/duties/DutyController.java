@@ -12,6 +12,7 @@ import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.DutyCsv;
 import io.enthalpa.formats.DutyWriter;
 import io.enthalpa.formats.LogColumn;
+import io.enthalpa.server.problem.Asked;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -46,7 +47,7 @@ class DutyController {
 
     @PostMapping("/library")
     LibraryView library(@RequestBody DutyRequest request) {
-        return new LibraryView(library(BuildFile.read(request.document())).entries().stream().map(e -> new EntryView(e.name(), e.says(), DutyWriter.tree(e))).toList());
+        return new LibraryView(library(BuildFile.read(Asked.document(request.document()))).entries().stream().map(e -> new EntryView(e.name(), e.says(), DutyWriter.tree(e))).toList());
     }
 
     private static DutyLibrary library(Build build) {
@@ -60,7 +61,7 @@ class DutyController {
 
     @PostMapping("/laps")
     EntryView laps(@RequestBody LapsRequest request) {
-        Build build = BuildFile.read(request.document());
+        Build build = BuildFile.read(Asked.document(request.document()));
         within("lap time", request.lap_s(), 10, 1800, "s");
         within("corners", request.corners(), 1, 40, "");
         within("fastest", request.fast_km_h(), 20, 500, "km/h");
@@ -82,7 +83,7 @@ class DutyController {
 
     @PostMapping("/rows")
     DutyView rows(@RequestBody DutyRequest request) {
-        Build build = BuildFile.read(request.document());
+        Build build = BuildFile.read(Asked.document(request.document()));
         Duty duty = build.duty();
         List<DutyPoint> rows = duty.rows();
         List<Double> ends = new ArrayList<>();
@@ -108,7 +109,7 @@ class DutyController {
 
     @PostMapping("/log-columns")
     LogHeadView head(@RequestBody LogHeadRequest request) {
-        List<String> headings = DutyCsv.headings(request.start());
+        List<String> headings = DutyCsv.headings(Asked.text(request.start(), "start"));
         Map<LogColumn, DutyCsv.Column> guessed = DutyCsv.guess(headings);
         List<LogRoleView> roles = new ArrayList<>();
         for (LogColumn role : LogColumn.values()) {

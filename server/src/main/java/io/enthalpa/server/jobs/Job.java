@@ -2,6 +2,7 @@ package io.enthalpa.server.jobs;
 
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.server.problem.FaultView;
+import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
@@ -20,6 +21,8 @@ final class Job {
     }
 
     private final String id;
+    private final @Nullable String page;
+    private final String kind;
     private final int parts;
     private final Part work;
     private final Supplier<Object> harvest;
@@ -27,9 +30,15 @@ final class Job {
     private volatile boolean cancelled;
     private volatile @Nullable FaultView fault;
 
-    /** @param harvest what the parts done so far come to */
-    Job(String id, int parts, Part work, Supplier<Object> harvest) {
+    /**
+     * @param page    which page asked
+     * @param kind    what of
+     * @param harvest what the parts done so far come to
+     */
+    Job(String id, @Nullable String page, String kind, int parts, Part work, Supplier<Object> harvest) {
         this.id = id;
+        this.page = page;
+        this.kind = kind;
         this.parts = parts;
         this.work = work;
         this.harvest = harvest;
@@ -37,6 +46,11 @@ final class Job {
 
     String id() {
         return id;
+    }
+
+    /** @param what null for any kind */
+    boolean isOf(String asker, @Nullable String what) {
+        return asker.equals(page) && (what == null || what.equals(kind));
     }
 
     int parts() {
@@ -55,6 +69,8 @@ final class Job {
             work.run(part);
         } catch (EnthalpaFault refused) {
             fault = FaultView.of(refused);
+        } catch (CancellationException dropped) {
+            cancelled = true;
         }
         done.incrementAndGet();
     }

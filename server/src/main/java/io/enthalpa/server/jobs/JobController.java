@@ -8,17 +8,22 @@ import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.sizing.CoolingMethod;
 import io.enthalpa.core.sizing.MethodSizing;
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.server.problem.Asked;
 import io.enthalpa.server.problem.FaultView;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReferenceArray;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.event.ContextClosedEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -26,6 +31,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
@@ -39,10 +45,14 @@ import tools.jackson.databind.JsonNode;
 @RestController
 @RequestMapping("/api/jobs")
 class JobController {
+    /** Header in which a page says its name. */
+    private static final String PAGE = "X-Page";
     private static final long SEED = 20_260_101;
     private static final long EVERY_MS = 200;
     private static final long LONGEST_WATCH_MS = 10 * 60_000;
     private final Jobs jobs;
+    /** Watched ones, to be ended when the program ends: an open stream would hold it up. */
+    private final Set<SseEmitter> open = ConcurrentHashMap.newKeySet();
     private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor(work -> {
         Thread thread = new Thread(work, "job-events");
         thread.setDaemon(true);
@@ -64,21 +74,21 @@ class JobController {
     /** How far the option's answer can be off: {@link OptionSpread}. */
     @PostMapping("/spread")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    JobView spread(@RequestBody JobRequest request) {
-        OptionSpread spread = new OptionSpread(BuildFile.read(request.document()), request.option(), OptionSpread.USUAL_SAMPLES, SEED);
-        return view(jobs.start(spread.samples(), spread::run, () -> SpreadView.of(spread.result())), false);
+    JobView spread(@RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody JobRequest request) {
+        OptionSpread spread = new OptionSpread(BuildFile.read(Asked.document(request.document())), Asked.text(request.option(), "option"), OptionSpread.USUAL_SAMPLES, SEED);
+        return view(jobs.start(page, "spread", spread.samples(), spread::run, () -> SpreadView.of(spread.result())), false);
     }
 
     /** All options and every method of cooling on the same duty: {@link MethodSizing} from the option given. */
     @PostMapping("/methods")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    JobView methods(@RequestBody JobRequest request) {
-        Build build = BuildFile.read(request.document());
-        MethodSizing sizing = new MethodSizing(build, request.option());
+    JobView methods(@RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody JobRequest request) {
+        Build build = BuildFile.read(Asked.document(request.document()));
+        MethodSizing sizing = new MethodSizing(build, Asked.text(request.option(), "option"));
         List<BuildOption> options = build.options();
         List<CoolingMethod> methods = Arrays.stream(CoolingMethod.values()).filter(sizing::applies).toList();
         AtomicReferenceArray<ComparedView> lines = new AtomicReferenceArray<>(options.size() + methods.size());
-        return view(jobs.start(lines.length(), part -> {
+        return view(jobs.start(page, "methods", lines.length(), part -> {
             try {
                 lines.set(part, part < options.size() ? ComparedView.of(new Answer(build, options.get(part).letter()))
                         : ComparedView.of(sizing.propose(methods.get(part - options.size()))));
@@ -105,6 +115,7 @@ class JobController {
     SseEmitter events(@PathVariable String id) {
         Job job = jobs.job(id);
         SseEmitter events = new SseEmitter(LONGEST_WATCH_MS);
+        open.add(events);
         ScheduledFuture<?>[] ticking = new ScheduledFuture<?>[1];
         synchronized (ticking) {
             ticking[0] = watch.scheduleWithFixedDelay(() -> {
@@ -113,9 +124,19 @@ class JobController {
                 }
             }, 0, EVERY_MS, TimeUnit.MILLISECONDS);
         }
-        events.onCompletion(() -> ticking[0].cancel(false));
+        events.onCompletion(() -> {
+            open.remove(events);
+            ticking[0].cancel(false);
+        });
+        events.onError(gone -> ticking[0].cancel(false));
         events.onTimeout(events::complete);
         return events;
+    }
+
+    @EventListener(ContextClosedEvent.class)
+    void end() {
+        watch.shutdownNow();
+        open.forEach(SseEmitter::complete);
     }
 
     private static void tell(Job job, SseEmitter events, ScheduledFuture<?> ticking) {

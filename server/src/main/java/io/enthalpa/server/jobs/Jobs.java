@@ -1,19 +1,25 @@
 package io.enthalpa.server.jobs;
 
+import io.enthalpa.server.problem.BusyException;
 import io.enthalpa.server.problem.NotThereException;
+import io.enthalpa.server.work.Work;
 import jakarta.annotation.PreDestroy;
+import java.util.Iterator;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /** Runs long computations beside the quick ones, on as many threads as the machine has, at low priority so that the screen stays live. Keeps the newest. */
 @Component
 class Jobs {
     private static final int KEPT = 20;
+    /** More would only make each of them slow. */
+    static final int AT_A_TIME = 6;
     private final ExecutorService threads = Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors(), work -> {
         Thread thread = new Thread(work, "job");
         thread.setDaemon(true);
@@ -22,15 +28,33 @@ class Jobs {
     });
     private final Map<String, Job> jobs = new LinkedHashMap<>();
 
-    /** Begins at once. */
-    Job start(int parts, Job.Part work, Supplier<Object> harvest) {
-        Job job = new Job(UUID.randomUUID().toString(), parts, work, harvest);
+    Jobs(Work work) {
+        work.whenLeft(this::leave);
+    }
+
+    /**
+     * Begins at once. What the same page began of the same kind before is cancelled.
+     *
+     * @param page null for one that does not say
+     * @throws BusyException when too many run already; then nothing is begun, and none of those is dropped
+     */
+    Job start(@Nullable String page, String kind, int parts, Job.Part work, Supplier<Object> harvest) {
+        Job job = new Job(UUID.randomUUID().toString(), page, kind, parts, work, harvest);
         synchronized (jobs) {
-            jobs.put(job.id(), job);
-            while (jobs.size() > KEPT) {
-                String oldest = jobs.keySet().iterator().next();
-                jobs.remove(oldest).cancel();
+            if (page != null) {
+                jobs.values().stream().filter(j -> j.isOf(page, kind)).forEach(Job::cancel);
             }
+            long running = jobs.values().stream().filter(Jobs::isRunning).count();
+            if (running >= AT_A_TIME) {
+                throw new BusyException(running + " long computations are running already. Wait for one to end, or cancel one, and ask again.");
+            }
+            Iterator<Job> oldest = jobs.values().iterator();
+            while (jobs.size() >= KEPT && oldest.hasNext()) {
+                if (!isRunning(oldest.next())) {
+                    oldest.remove();
+                }
+            }
+            jobs.put(job.id(), job);
         }
         for (int part = 0; part < parts; part++) {
             int mine = part;
@@ -39,12 +63,22 @@ class Jobs {
         return job;
     }
 
+    private static boolean isRunning(Job job) {
+        return job.state() == Job.State.RUNNING;
+    }
+
+    private void leave(String page) {
+        synchronized (jobs) {
+            jobs.values().stream().filter(j -> j.isOf(page, null)).forEach(Job::cancel);
+        }
+    }
+
     /** @throws NotThereException when there is none, or it is too old */
     Job job(String id) {
         synchronized (jobs) {
             Job job = jobs.get(id);
             if (job == null) {
-                throw new NotThereException("this computation; it may be too old. Ask again.");
+                throw new NotThereException("This computation is not known any more; it may be too old. Ask again.");
             }
             return job;
         }
