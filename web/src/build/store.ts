@@ -382,6 +382,7 @@ export const useBuild = defineStore('build', () => {
     if (!options.some((o) => o.letter === letter.value)) letter.value = options.at(-1)!.letter
     against.value = options.find((o) => o.letter !== letter.value)?.letter
     changed(undefined, '')
+    before.value = undefined
     ghostMode.value = 'option'
   }
 

@@ -21,7 +21,6 @@ const items = computed<MenuItem[]>(() => [
     disabled: (build.document?.options.length ?? 0) < 2,
     command: (): void => void build.removeOption(build.letter),
   },
-  { label: 'History', disabled: kept.value === undefined, command: (): void => void (history.value = true) },
   { label: 'Save the build as a file', disabled: kept.value === undefined, url: `/api/builds/${kept.value}/file` },
 ])
 </script>
@@ -52,6 +51,7 @@ const items = computed<MenuItem[]>(() => [
       <button type="button" :aria-label="`Units: ${settings.unitsLine}. Switch`" @click="settings.switchUnits()">{{ settings.unitsLine }}</button>
       <button type="button" aria-label="Undo" :disabled="!build.canUndo" :title="build.canUndo ? `Undo: ${build.canUndo}` : 'Nothing to undo'" @click="build.travel('undo')">Undo</button>
       <button type="button" aria-label="Redo" :disabled="!build.canRedo" :title="build.canRedo ? `Redo: ${build.canRedo}` : 'Nothing to redo'" @click="build.travel('redo')">Redo</button>
+      <button type="button" :disabled="kept === undefined" @click="history = true">History</button>
       <button type="button" :aria-label="settings.theme === 'light' ? 'Dark theme' : 'Light theme'" @click="settings.switchTheme()">{{ settings.theme === 'light' ? 'Dark' : 'Light' }}</button>
       <button type="button" aria-label="Keyboard shortcuts" @click="emit('shortcuts')">?</button>
     </div>

@@ -57,7 +57,7 @@ public final class CatalogueCsv {
             String cell = row.cell(i);
             int known = FIRST.indexOf(column);
             if (known >= 0) {
-                first[known] = cell.isEmpty() ? first[known] : cell;
+                first[known] = cell.isEmpty() ? first[known] : CsvTable.asMeant(cell);
             } else if (!cell.isEmpty()) {
                 put(figures, column, cell);
             }
@@ -84,7 +84,7 @@ public final class CatalogueCsv {
         } else if (column.contains("_") || column.equals("outlets")) {
             node.put(column, number(column, cell));
         } else {
-            node.put(column, cell);
+            node.put(column, CsvTable.asMeant(cell));
         }
     }
 
@@ -98,7 +98,7 @@ public final class CatalogueCsv {
             heading.addAll(columns);
             csv.writeRecord(heading);
             for (CatalogueItem item : items) {
-                List<String> cells = new ArrayList<>(List.of(item.kind(), item.name(), item.note(), plain(item.price()), plain(item.mass())));
+                List<String> cells = new ArrayList<>(List.of(item.kind(), CsvTable.harmless(item.name()), CsvTable.harmless(item.note()), plain(item.price()), plain(item.mass())));
                 columns.forEach(column -> cells.add(cell(item.figures(), column)));
                 csv.writeRecord(cells);
             }
@@ -123,7 +123,7 @@ public final class CatalogueCsv {
         for (String step : column.split("\\.")) {
             node = node.path(step);
         }
-        return node.isMissingNode() ? "" : node.isNumber() ? plain(node.doubleValue()) : node.asString("");
+        return node.isMissingNode() ? "" : node.isNumber() ? plain(node.doubleValue()) : CsvTable.harmless(node.asString(""));
     }
 
     private static String plain(double value) {

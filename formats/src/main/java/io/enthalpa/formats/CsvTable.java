@@ -10,6 +10,7 @@ import io.enthalpa.core.fault.FaultKind;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.regex.Pattern;
 
 /**
  * A CSV file as its heading and its rows: comma, semicolon or tab, whichever the heading uses; lines that start with # are comments.
@@ -19,6 +20,8 @@ import java.util.List;
  * @param comments without the #
  */
 record CsvTable(List<String> heading, List<Row> rows, List<String> comments) {
+    /** Apostrophes that stand there already are kept by one more. */
+    private static final Pattern FORMULA = Pattern.compile("'*[=+\\-@\\t\\r]");
     private static final int LARGEST = 4_000_000;
     private static final int MOST_ROWS = 20_000;
 
@@ -63,6 +66,19 @@ record CsvTable(List<String> heading, List<Row> rows, List<String> comments) {
             throw malformed(what, "empty", "a heading and rows");
         }
         return new CsvTable(heading, rows, comments);
+    }
+
+    /**
+     * Words that a table program would take for a formula are written with an apostrophe before them, as such programs write them
+     * themselves; {@link #asMeant} takes it off again.
+     */
+    static String harmless(String words) {
+        return FORMULA.matcher(words).lookingAt() ? "'" + words : words;
+    }
+
+    /** @return the words that {@link #harmless} was given */
+    static String asMeant(String cell) {
+        return cell.startsWith("'") && FORMULA.matcher(cell.substring(1)).lookingAt() ? cell.substring(1) : cell;
     }
 
     static char separator(String text) {

@@ -89,7 +89,7 @@ final class JsonPlace {
         if (!value.isNumber()) {
             throw malformed(at, label, kindOf(value), "a number in " + unitName(field) + " between " + range(field));
         }
-        double number = value.doubleValue();
+        double number = finite(value);
         if (!(number >= field.min() && number <= field.max())) {
             throw EnthalpaFault.of(FaultKind.OUT_OF_RANGE, at, label, withUnit(plain(number), field), range(field), field.source() + ".");
         }
@@ -108,13 +108,18 @@ final class JsonPlace {
             if (!list.get(i).isNumber()) {
                 throw malformed(at, childWords + " " + (i + 1), kindOf(list.get(i)), "a number between " + plain(min) + " and " + plain(max));
             }
-            double number = list.get(i).doubleValue();
+            double number = finite(list.get(i));
             if (!(number >= min && number <= max)) {
                 throw EnthalpaFault.of(FaultKind.OUT_OF_RANGE, at, childWords + " " + (i + 1), plain(number), plain(min) + " and " + plain(max), "");
             }
             numbers.add(number);
         }
         return numbers;
+    }
+
+    /** @return the number; one with hundreds of figures is as good as infinite, and is refused by its range */
+    private static double finite(JsonNode value) {
+        return value.isDouble() ? value.doubleValue() : value.decimalValue().doubleValue();
     }
 
     OptionalDouble optionalNumber(Field field) {

@@ -27,10 +27,27 @@ public final class TraceFile {
     private TraceFile() {
     }
 
+    private static final double[] POWERS = {1, 10, 100, 1e3, 1e4, 1e5, 1e6};
+
     /** One column: its name with its unit, its value in that unit, whether it has one at a step, and digits after the point. */
     private record Column(String name, IntToDoubleFunction value, int digits, IntUnaryOperator there) {
         String text(int i) {
-            return there.applyAsInt(i) == 0 ? "" : new BigDecimal(value.applyAsDouble(i)).setScale(digits, RoundingMode.HALF_EVEN).toPlainString();
+            return there.applyAsInt(i) == 0 ? "" : fixed(value.applyAsDouble(i), digits);
+        }
+
+        /** A run of eight hours has millions of cells: figures are put together from a whole number. */
+        private static String fixed(double value, int digits) {
+            double scaled = value * POWERS[digits];
+            if (!(Math.abs(scaled) < 1e15)) {
+                return new BigDecimal(value).setScale(digits, RoundingMode.HALF_EVEN).toPlainString();
+            }
+            long whole = Math.round(Math.abs(scaled));
+            String text = Long.toString(whole);
+            if (digits > 0) {
+                text = "0".repeat(Math.max(0, digits + 1 - text.length())) + text;
+                text = text.substring(0, text.length() - digits) + "." + text.substring(text.length() - digits);
+            }
+            return value < 0 && whole != 0 ? "-" + text : text;
         }
     }
 
@@ -108,7 +125,7 @@ public final class TraceFile {
         List<Column> columns = columns(trace);
         StringWriter out = new StringWriter();
         try (CsvWriter writer = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
-            writer.writeRecord(columns.stream().map(Column::name).toList());
+            writer.writeRecord(columns.stream().map(Column::name).map(CsvTable::harmless).toList());
             for (int i = 0; i < trace.length(); i++) {
                 int step = i;
                 writer.writeRecord(columns.stream().map(column -> column.text(step)).toList());

@@ -121,14 +121,16 @@ class AnswersController {
 
     /** Every step and column of a run, to save; how is csv or json. */
     @PostMapping("/trace/{how}")
-    ResponseEntity<byte[]> trace(@PathVariable String how, @RequestBody ChangesRequest request) {
+    ResponseEntity<byte[]> trace(@RequestHeader(name = PAGE, required = false) @Nullable String page, @PathVariable String how, @RequestBody ChangesRequest request) {
         Answer answer = new Answer(BuildFile.read(Asked.document(request.document())), Asked.text(request.option(), "option"));
         boolean json = how.equals("json");
         if (!json && !how.equals("csv")) {
             throw new NotThereException("a trace as " + how + "; csv and json are there");
         }
-        Trace trace = answer.soak();
-        String text = json ? BuildFile.write(TraceFile.json(trace)) : TraceFile.csv(trace);
+        String text = work.now(page, "trace", () -> {
+            Trace trace = answer.soak();
+            return json ? BuildFile.write(TraceFile.json(trace)) : TraceFile.csv(trace);
+        });
         return ResponseEntity.ok().contentType(json ? MediaType.APPLICATION_JSON : new MediaType("text", "csv", StandardCharsets.UTF_8)).body(text.getBytes(StandardCharsets.UTF_8));
     }
 

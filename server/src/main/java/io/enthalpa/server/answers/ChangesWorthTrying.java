@@ -2,6 +2,7 @@ package io.enthalpa.server.answers;
 
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Field;
+import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.Verdict;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.formats.BuildFile;
@@ -20,6 +21,8 @@ final class ChangesWorthTrying {
     /** Usual tube sizes, mm (TF-17: common practice, no source). */
     private static final double[] TUBES = {51, 57, 63, 70, 76, 89, 102, 127};
     private static final int MOST_SHOWN = 5;
+    private static final double STEPS_WANTED = 10_000;
+    private static final double MOST_COARSE = 6;
     /** Below this a change is not worth a weld. */
     private static final double LEAST_GAIN_K = 0.15;
     private static final double LEAST_GAIN_KPA = 0.1;
@@ -38,6 +41,15 @@ final class ChangesWorthTrying {
 
     /** Worst intake temperature in K, loss in Pa and s until the target is passed of a document's option; the whole duty when it never is. */
     private record Numbers(double worst, double loss, double keeps) {
+    }
+
+    /**
+     * Runs of many hours in longer steps, before the change and after it: the steps relax exactly, so that the difference hardly moves, and
+     * the answer is there while it is wanted.
+     */
+    private static double coarser(Answer answer) {
+        double steps = answer.duty().repeats() * answer.duty().runLength() / EnduranceRun.stepFor(answer.duty());
+        return Math.max(1, Math.min(MOST_COARSE, steps / STEPS_WANTED));
     }
 
     static List<ChangeView> of(JsonNode document, String letter) {
@@ -234,7 +246,7 @@ final class ChangesWorthTrying {
     private Optional<Numbers> numbers(JsonNode tree) {
         try {
             Answer answer = new Answer(BuildFile.read(tree), letter);
-            Verdict verdict = answer.verdict(answer.soak());
+            Verdict verdict = answer.verdict(answer.soak(coarser(answer)));
             double keeps = Double.isNaN(verdict.firstOverTarget()) ? answer.duty().length() : verdict.firstOverTarget();
             double loss = answer.steady().path().totalLoss();
             return Double.isFinite(verdict.worst()) ? Optional.of(new Numbers(verdict.worst(), loss, keeps)) : Optional.empty();

@@ -51,7 +51,11 @@ final class CoreSteps {
 
     /** @param place pointer of the core within the option @return the steps that have an answer, in a fixed order */
     static List<StepView> of(JsonNode document, String letter, String place) {
+        BuildFile.read(document).option(letter);
         CoreSteps steps = new CoreSteps(document, letter, place);
+        if (!document.at(steps.at).path("kind").asString("").equals("core")) {
+            throw OptionIndex.noSuch("core", place);
+        }
         steps.now = steps.numbers(document);
         if (steps.now == null) {
             return List.of();
@@ -71,7 +75,7 @@ final class CoreSteps {
     }
 
     private static CoreResult core(SteadyResult result, String place) {
-        return result.cores().stream().filter(c -> c.slot().pointer().equals(place)).findFirst().orElseThrow();
+        return result.cores().stream().filter(c -> c.slot().pointer().equals(place)).findFirst().orElseThrow(() -> OptionIndex.noSuch("core", place));
     }
 
     private void add(String what, String key, double more) {

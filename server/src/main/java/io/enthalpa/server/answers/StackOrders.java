@@ -8,6 +8,7 @@ import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.endurance.AirWayResult;
 import io.enthalpa.core.endurance.SteadyResult;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -38,7 +39,7 @@ final class StackOrders {
     static List<OrderView> of(Build build, String letter, int way) {
         BuildOption option = build.option(letter);
         if (way < 0 || way >= option.airWays().size()) {
-            return List.of();
+            throw EnthalpaFault.of(FaultKind.OUT_OF_RANGE, "/way", "way of the air", String.valueOf(way), option.airWays().isEmpty() ? "none, for this option has none" : "0 and " + (option.airWays().size() - 1), "");
         }
         AirWaySpec spec = option.airWays().get(way);
         List<OrderView> found = new ArrayList<>();

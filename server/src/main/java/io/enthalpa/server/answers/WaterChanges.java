@@ -65,10 +65,7 @@ final class WaterChanges {
     static List<WaterChangeView> of(JsonNode document, String letter, String place) {
         WaterChanges search = new WaterChanges(document, letter, place);
         SteadyResult result = new Answer(BuildFile.read(document), letter).steady();
-        search.now = result.loops().stream().filter(l -> l.slot().pointer().equals(place)).findFirst().orElse(null);
-        if (search.now == null) {
-            return List.of();
-        }
+        search.now = result.loops().stream().filter(l -> l.slot().pointer().equals(place)).findFirst().orElseThrow(() -> OptionIndex.noSuch("water-cooled core", place));
         search.start = numbers(result, place);
         search.bores();
         search.ports();
@@ -77,7 +74,7 @@ final class WaterChanges {
     }
 
     private static Numbers numbers(SteadyResult result, String place) {
-        LoopResult loop = result.loops().stream().filter(l -> l.slot().pointer().equals(place)).findFirst().orElseThrow();
+        LoopResult loop = result.loops().stream().filter(l -> l.slot().pointer().equals(place)).findFirst().orElseThrow(() -> OptionIndex.noSuch("water-cooled core", place));
         return new Numbers(result.path().intakeTemperature(), loop.waterIn(), loop.flow().flow());
     }
 

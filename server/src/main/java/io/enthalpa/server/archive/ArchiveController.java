@@ -8,6 +8,7 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.BufferedInputStream;
 import java.io.BufferedReader;
+import java.io.EOFException;
 import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -103,7 +104,7 @@ class ArchiveController {
                     items = catalogue.take(new String(zip.readNBytes(LARGEST_CATALOGUE), StandardCharsets.UTF_8));
                 }
             }
-        } catch (ZipException | JacksonException e) {
+        } catch (ZipException | EOFException | JacksonException | IllegalArgumentException e) {
             throw none();
         }
         return new ArchiveAnswer(made, revisions, items);

@@ -15,6 +15,7 @@ import java.nio.file.Path;
 import java.util.Comparator;
 import java.util.Set;
 import java.util.stream.Stream;
+import org.springframework.boot.SpringApplication;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.boot.web.server.PortInUseException;
 import org.springframework.context.ConfigurableApplicationContext;
@@ -89,7 +90,8 @@ public final class ServeCommand {
     private static Path throwAway() {
         try {
             Path data = Files.createTempDirectory("enthalpa-demo");
-            Runtime.getRuntime().addShutdownHook(new Thread(() -> delete(data)));
+            // After the store is closed, not beside it.
+            SpringApplication.getShutdownHandlers().add(() -> delete(data));
             return data;
         } catch (IOException e) {
             throw new StartFault("cannot make a temporary folder (" + e.getMessage() + "). Name one: enthalpa demo --data DIR");

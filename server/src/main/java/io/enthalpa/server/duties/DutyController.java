@@ -138,6 +138,9 @@ class DutyController {
                 @RequestParam double limiter_rpm, @RequestParam(required = false) @Nullable List<Double> ratios, @RequestParam(defaultValue = "0") double tyre_mm,
                 @RequestParam(defaultValue = "0") double finalDrive, @RequestParam(defaultValue = "0") double changeUp_rpm, @RequestParam(defaultValue = "0") double idle_rpm)
             throws IOException {
+        if (ratios != null && ratios.contains(null)) {
+            throw EnthalpaFault.of(FaultKind.MALFORMED, "/ratios", "gear ratios", "one of them empty", "numbers with commas between, as in 3.4,2,1.35,1", "");
+        }
         Optional<Gearing> gearing = ratios == null || ratios.isEmpty() ? Optional.empty()
                 : Optional.of(new Gearing(tyre_mm / 1000, finalDrive, ratios, changeUp_rpm * Math.PI / 30, idle_rpm * Math.PI / 30));
         DutyCsv.Imported log = DutyCsv.read(new InputStreamReader(body.getInputStream(), StandardCharsets.UTF_8), chosen(columns),

@@ -15,8 +15,6 @@ import io.enthalpa.server.work.Work;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
-import org.springframework.beans.factory.ObjectProvider;
-import org.springframework.boot.info.BuildProperties;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -38,13 +36,12 @@ class HomeController {
     private final JsonMapper json;
     private final String madeBy;
 
-    HomeController(BuildService builds, VerdictStore store, Work work, JsonMapper json, ObjectProvider<BuildProperties> program) {
+    HomeController(BuildService builds, VerdictStore store, Work work, JsonMapper json) {
         this.builds = builds;
         this.store = store;
         this.work = work;
         this.json = json;
-        BuildProperties made = program.getIfAvailable();
-        this.madeBy = made == null ? "unpacked" : made.getVersion() + " " + made.getTime();
+        this.madeBy = ProgramStamp.now();
     }
 
     /** What an option says, or why it says nothing. */

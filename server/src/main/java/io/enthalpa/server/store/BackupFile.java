@@ -3,6 +3,7 @@ package io.enthalpa.server.store;
 import io.enthalpa.server.problem.StartFault;
 import io.enthalpa.server.problem.StoreFault;
 import java.io.BufferedInputStream;
+import java.io.EOFException;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -146,7 +147,7 @@ public final class BackupFile {
             }
             StoreOpening.upToDate(aside);
             return file;
-        } catch (ZipException | JacksonException e) {
+        } catch (ZipException | EOFException | JacksonException | IllegalArgumentException e) {
             throw none(name);
         } catch (IOException | SQLException | DataAccessException | StartFault e) {
             throw new StoreFault(StoreFault.Kind.DAMAGED, name + " is damaged (" + e.getMessage() + "); nothing was changed. Take an earlier backup.", e);

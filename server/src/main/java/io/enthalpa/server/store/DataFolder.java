@@ -67,6 +67,9 @@ public final class DataFolder implements AutoCloseable {
             }
             DataFolder folder = new DataFolder(path, lock, openForOwner(path.resolve(DATABASE + ".edits")));
             folder.clearUnfinished();
+            if (Files.exists(folder.log())) {
+                Files.setPosixFilePermissions(folder.log(), FOR_OWNER);
+            }
             return folder;
         } catch (IOException | UncheckedIOException e) {
             throw new StartFault("cannot use the data folder " + path + " (" + e.getMessage() + "). Choose one that you may write to: --data DIR");
@@ -84,16 +87,16 @@ public final class DataFolder implements AutoCloseable {
 
     /** A folder that was there keeps its rights when it holds other things too: it may be somebody's home. */
     private static void makeForOwner(Path path) throws IOException {
-        boolean ours = !Files.exists(path) || Files.exists(path.resolve(FILE)) || isEmpty(path);
+        boolean ours = !Files.exists(path) || Files.exists(path.resolve(FILE)) || holdsOnlyOurs(path);
         Files.createDirectories(path);
         if (ours) {
             Files.setPosixFilePermissions(path, FOLDER_FOR_OWNER);
         }
     }
 
-    private static boolean isEmpty(Path path) throws IOException {
-        try (DirectoryStream<Path> entries = Files.newDirectoryStream(path)) {
-            return !entries.iterator().hasNext();
+    private static boolean holdsOnlyOurs(Path path) throws IOException {
+        try (DirectoryStream<Path> others = Files.newDirectoryStream(path, entry -> !entry.getFileName().toString().startsWith(DATABASE))) {
+            return !others.iterator().hasNext();
         }
     }
 
