@@ -43,7 +43,7 @@ class EnduranceIT extends OnDemo {
     }
 
     private void starter() {
-        page.open("/").button("New build").click();
+        page.open("/").link("New build").click();
         page.saved();
     }
 

@@ -23,7 +23,8 @@ final class Page {
         this.page = page;
         this.address = address;
         page.onConsoleMessage(message -> {
-            boolean expected = message.text().contains("409") || message.text().contains("422") || serverMayBeAway && message.text().contains("ERR_");
+            boolean expected = message.text().contains("409") || message.text().contains("422")
+                    || serverMayBeAway && (message.text().contains("ERR_") || message.text().contains("50"));
             if (message.type().equals("error") && !expected) {
                 wrong.add("console: " + message.text());
             }
@@ -61,7 +62,8 @@ final class Page {
                 async name => {
                   const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]
                   const all = await (await fetch('/api/builds')).json()
-                  const original = all.filter(b => b.document.name === name).sort((a, b) => a.id - b.id)[0]
+                  const card = all.filter(b => b.name === name).sort((a, b) => a.id - b.id)[0]
+                  const original = await (await fetch('/api/builds/' + card.id)).json()
                   const made = await fetch('/api/builds', { method: 'POST', body: JSON.stringify(original.document),
                     headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token } })
                   return (await made.json()).id
@@ -149,8 +151,13 @@ final class Page {
         return this;
     }
 
-    /** The build number in the address. */
+    Locator link(String name) {
+        return page.getByRole(AriaRole.LINK, new com.microsoft.playwright.Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    /** The build number in the address; a new build has one once it is kept. */
     long build() {
+        page.waitForURL(Pattern.compile("/build/\\d+/"));
         return Long.parseLong(page.url().replaceAll(".*/build/(\\d+)/.*", "$1"));
     }
 

@@ -12,7 +12,7 @@ import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** The packaged program as a process of its own. */
-final class RunningProgram implements AutoCloseable {
+public final class RunningProgram implements AutoCloseable {
     private static final Pattern READY = Pattern.compile("Enthalpa is ready: (http://127\\.0\\.0\\.1:(\\d+)/)");
     private final Process process;
     private final String address;
@@ -24,34 +24,61 @@ final class RunningProgram implements AutoCloseable {
         this.port = port;
     }
 
-    static RunningProgram demo(Path data, int port) throws IOException {
-        Process process = start("demo", "--data", data.toString(), "--port", String.valueOf(port));
+    /** With the demo builds. */
+    public static RunningProgram demo(Path data, int port) throws IOException {
+        return up("demo", data, port);
+    }
+
+    /** With what the folder holds. */
+    public static RunningProgram serve(Path data) throws IOException {
+        return up("serve", data, 0);
+    }
+
+    private static RunningProgram up(String command, Path data, int port) throws IOException {
+        Process process = start(command, "--data", data.toString(), "--port", String.valueOf(port));
         BufferedReader lines = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
         StringBuilder seen = new StringBuilder();
         for (String line = lines.readLine(); line != null; line = lines.readLine()) {
             seen.append(line).append('\n');
             Matcher ready = READY.matcher(line);
             if (ready.find()) {
+                drain(lines);
                 return new RunningProgram(process, ready.group(1).replaceAll("/$", ""), Integer.parseInt(ready.group(2)));
             }
         }
         throw new IllegalStateException("the program did not start:\n" + seen);
     }
 
-    private static Process start(String... args) throws IOException {
+    /** Nobody reads on; a program that cannot print would stand still. */
+    private static void drain(BufferedReader lines) {
+        Thread reader = new Thread(() -> {
+            try {
+                while (lines.readLine() != null) {
+                    // Thrown away.
+                }
+            } catch (IOException over) {
+                // The program has ended.
+            }
+        }, "output");
+        reader.setDaemon(true);
+        reader.start();
+    }
+
+    /** Begins a command without waiting for anything. */
+    public static Process start(String... args) throws IOException {
         List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
                 // Compiled quickly rather than well: these processes live for seconds.
-                "-XX:TieredStopAtLevel=1", "-jar", System.getProperty("enthalpa.jar")));
+                "-XX:TieredStopAtLevel=1", "-Xmx1g", "-jar", System.getProperty("enthalpa.jar")));
         command.addAll(List.of(args));
         return new ProcessBuilder(command).redirectErrorStream(true).start();
     }
 
     /** What a command printed and how it ended. */
-    record Outcome(int status, String printed) {
+    public record Outcome(int status, String printed) {
     }
 
     /** Runs a command to its end. */
-    static Outcome run(String... args) throws IOException, InterruptedException {
+    public static Outcome run(String... args) throws IOException, InterruptedException {
         Process process = start(args);
         String printed = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
         if (!process.waitFor(60, TimeUnit.SECONDS)) {
@@ -61,12 +88,23 @@ final class RunningProgram implements AutoCloseable {
         return new Outcome(process.exitValue(), printed);
     }
 
-    String address() {
+    public String address() {
         return address;
     }
 
-    int port() {
+    public int port() {
         return port;
+    }
+
+    /** As kill -9: nothing is closed, nothing is said. */
+    public void kill() throws InterruptedException {
+        process.destroyForcibly().waitFor();
+    }
+
+    /** @return whether it ended by itself within that time after it was asked to */
+    public boolean ends(long seconds) throws InterruptedException {
+        process.destroy();
+        return process.waitFor(seconds, TimeUnit.SECONDS);
     }
 
     @Override

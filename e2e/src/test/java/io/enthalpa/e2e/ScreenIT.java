@@ -228,7 +228,7 @@ class ScreenIT extends OnDemo {
         page.open("/");
         page.raw().setInputFiles("input[type=file]", Files.writeString(folder.resolve("cut.json"), Files.readString(file).substring(0, 400)));
         assertThat(page.raw().getByRole(AriaRole.ALERT)).containsText("it ends in the middle");
-        page.button("New build").click();
+        page.link("New build").click();
         assertThat(page.field("displacement")).hasValue("2 L");
         page.assertNothingWrong();
     }

@@ -73,7 +73,7 @@ public final class Screenshots {
             page.raw().getByLabel("Another station or wall on the trace").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("with water behind the core"));
         });
         take("duty", 1280, 800, "dark", page -> {
-            page.open("/").button("New build").click();
+            page.open("/").link("New build").click();
             page.saved().raw().locator("#duty").evaluate("duty => duty.scrollIntoView({ block: 'start' })");
         });
         take("pipes", 1280, 800, "light", page -> page.openBuild(van).surface("Pipes").type("hot pipe bore", "2 1/2 in").saved());

@@ -117,6 +117,7 @@ public final class BackupFile {
             Path made = take(zip, aside, name);
             Path kept = folder.hasFile() ? folder.setAside("before-restore", StoreOpening.stamp(clock)) : null;
             folder.install(made);
+            folder.unseal();
             folder.acknowledge(0);
             return kept;
         } catch (IOException e) {

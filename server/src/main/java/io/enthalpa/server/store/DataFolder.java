@@ -25,6 +25,7 @@ import java.util.OptionalInt;
 import java.util.OptionalLong;
 import java.util.Set;
 import java.util.stream.Stream;
+import java.util.zip.CRC32C;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -37,6 +38,7 @@ public final class DataFolder implements AutoCloseable {
     private static final Set<PosixFilePermission> FOR_OWNER = PosixFilePermissions.fromString("rw-------");
     private static final Set<PosixFilePermission> FOLDER_FOR_OWNER = PosixFilePermissions.fromString("rwx------");
     private static final String LOCK = DATABASE + ".lock";
+    private static final String SEAL = DATABASE + ".seal";
     private static final String RUNNING = DATABASE + ".running";
     private static final String ASIDE = "new-";
     /** Bytes left free, so that the database can always tidy up. */
@@ -214,6 +216,43 @@ public final class DataFolder implements AutoCloseable {
         }
     }
 
+    /** Notes what the closed file is, to the last bit: what changes it while nobody has it open is noticed. */
+    void seal() {
+        try {
+            Files.writeString(path.resolve(SEAL), sum());
+            Files.setPosixFilePermissions(path.resolve(SEAL), FOR_OWNER);
+        } catch (IOException noSeal) {
+            unseal();
+        }
+    }
+
+    /** @return whether the file is what it was when it was last closed; true where that is not known, as after a power cut */
+    boolean isAsSealed() throws IOException {
+        Path seal = path.resolve(SEAL);
+        return !Files.exists(seal) || Files.readString(seal).equals(sum());
+    }
+
+    /** The file is open: it may be written to. */
+    void unseal() {
+        try {
+            Files.deleteIfExists(path.resolve(SEAL));
+        } catch (IOException e) {
+            throw new StoreFault(StoreFault.Kind.FAILING, "Nothing can be written into " + path + " (" + e.getMessage() + ").", e);
+        }
+    }
+
+    private String sum() throws IOException {
+        CRC32C sum = new CRC32C();
+        try (FileChannel channel = FileChannel.open(file(), StandardOpenOption.READ)) {
+            ByteBuffer buffer = ByteBuffer.allocate(1 << 20);
+            while (channel.read(buffer) >= 0) {
+                sum.update(buffer.flip());
+                buffer.clear();
+            }
+            return channel.size() + " " + Long.toHexString(sum.getValue());
+        }
+    }
+
     /** @return what tells this file from another put in its place; null when there is none */
     @Nullable Object identity() {
         try {
@@ -292,8 +331,9 @@ public final class DataFolder implements AutoCloseable {
     /** @return the sentence that names the way out of a damaged file */
     String wayBack() {
         List<Path> kept = backupFiles();
-        return kept.isEmpty() ? "There is no backup in " + backups() + "; put a copy of your own in its place, or choose another folder with --data DIR."
-                : "The last backup is " + kept.get(0) + ": bring it back with ./enthalpa restore " + kept.get(0) + " --data " + path + " (the damaged file is kept beside it).";
+        return kept.isEmpty() ? "There is no backup in " + backups() + "; put a copy of your own in its place and delete enthalpa.edits and enthalpa.seal beside it, or choose another folder with --data DIR."
+                : "The last backup is " + kept.get(0) + ": bring it back with ./enthalpa restore " + kept.get(0) + " --data " + path + " (the damaged file is kept beside it). "
+                + "If you put a copy of your own there yourself, delete enthalpa.edits and enthalpa.seal beside it.";
     }
 
     @Override

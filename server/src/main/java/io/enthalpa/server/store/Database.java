@@ -56,6 +56,7 @@ public final class Database implements AutoCloseable {
         this.committed = pool.sql().sql("select edits from enthalpa_meta").query(Long.class).single();
         this.flushed = committed;
         folder.acknowledge(committed);
+        folder.unseal();
     }
 
     /** Opens a file that was looked at by {@link StoreOpening}. */
@@ -314,6 +315,9 @@ public final class Database implements AutoCloseable {
         inUse.writeLock().lock();
         try {
             pool.close();
+            if (!broken && !readOnly) {
+                folder.seal();
+            }
             folder.close();
         } finally {
             inUse.writeLock().unlock();

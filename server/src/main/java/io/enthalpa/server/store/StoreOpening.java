@@ -52,6 +52,8 @@ public final class StoreOpening {
         try {
             if (!folder.hasFile()) {
                 begin();
+            } else if (!folder.isAsSealed()) {
+                throw damaged("it was changed since it was last closed", null);
             } else if (isUnfinished()) {
                 folder.setAside("unfinished", stamp(clock));
                 begin();
