@@ -125,7 +125,6 @@ final class Page {
 
     /** Picks from the menu of a button. A menu closes when what is under it scrolls, as it does when an answer comes in: then it is opened again, as a person would. */
     Page choose(String button, String item) {
-        button(button).scrollIntoViewIfNeeded();
         Locator entry = page.getByRole(AriaRole.MENUITEM, new com.microsoft.playwright.Page.GetByRoleOptions().setName(item).setExact(true));
         for (int opened = 1; ; opened++) {
             button(button).click();
