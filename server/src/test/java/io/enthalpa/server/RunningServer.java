@@ -52,6 +52,22 @@ public final class RunningServer implements AutoCloseable {
         return send(write(path, headers).POST(HttpRequest.BodyPublishers.ofString(body)));
     }
 
+    public Reply post(String path, HttpRequest.BodyPublisher body, String type) {
+        return send(write(path, "Content-Type", type).POST(body));
+    }
+
+    /** @return an answer as it comes */
+    public HttpResponse<byte[]> bytes(String path) {
+        try {
+            return client.send(request(path).build(), HttpResponse.BodyHandlers.ofByteArray());
+        } catch (IOException e) {
+            throw new IllegalStateException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     public Reply put(String path, String body, String... headers) {
         return send(write(path, headers).PUT(HttpRequest.BodyPublishers.ofString(body)));
     }

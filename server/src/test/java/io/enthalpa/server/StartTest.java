@@ -153,8 +153,8 @@ class StartTest {
         Path file = data.resolve("bad.json");
         Files.writeString(file, text.substring(0, 700));
         assertThat(refused("solve", file.toString())).contains("bad.json: build file: line").contains("ends in the middle");
-        Files.writeString(file, text.replaceFirst("\"version\": \\d", "\"version\": 4"));
-        assertThat(refused("soak", file.toString())).contains("version 4").contains("later Enthalpa");
+        Files.writeString(file, text.replaceFirst("\"version\": \\d", "\"version\": 9"));
+        assertThat(refused("soak", file.toString())).contains("version 9").contains("later Enthalpa");
         Files.writeString(file, text.replace("\"boost_kPa\": 90,\n", "\"boost_kPa\": 9000,\n"));
         assertThat(refused("solve", file.toString())).contains("boost is 9000 kPa; it must lie between 0 and 500 kPa");
         Files.write(file, new byte[] {(byte) 0xff, 0, 1, 2});

@@ -1,6 +1,7 @@
 package io.enthalpa.core.endurance;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
@@ -11,6 +12,7 @@ import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.exchanger.DampCharge;
 import java.util.List;
+import java.util.concurrent.CancellationException;
 import java.util.stream.LongStream;
 import java.util.stream.Stream;
 import org.hipparchus.ode.ODEState;
@@ -252,5 +254,17 @@ class EnduranceTest {
         assertThat(trace.cores()).isEmpty();
         assertThat(trace.audit().taken()).isZero();
         assertThat(Verdict.of(s.system(), trace, new Targets(320, 340)).outcome()).isEqualTo(Verdict.Outcome.PULLS_TIMING);
+    }
+
+    /** A page that asked something newer interrupts the thread that still works on what it asked before. */
+    @Test
+    void aRunThatNobodyWaitsForStopsInTheMiddle() {
+        ChargeSystem system = Systems.water().system();
+        Thread.currentThread().interrupt();
+        try {
+            assertThatThrownBy(() -> EnduranceRun.run(system, climb())).isInstanceOf(CancellationException.class);
+        } finally {
+            assertThat(Thread.interrupted()).as("who asked decides what becomes of the thread").isTrue();
+        }
     }
 }

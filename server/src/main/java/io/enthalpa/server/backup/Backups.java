@@ -9,11 +9,13 @@ import java.io.InputStream;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.DateTimeException;
 import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneOffset;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Optional;
 import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
@@ -77,10 +79,20 @@ public class Backups implements ApplicationRunner {
     }
 
     private static Kept kept(Path file) {
+        String name = file.getFileName().toString();
         try {
-            return new Kept(file.getFileName().toString(), Files.size(file), Files.getLastModifiedTime(file).toInstant());
+            return new Kept(name, Files.size(file), madeAt(name).orElse(Files.getLastModifiedTime(file).toInstant()));
         } catch (IOException gone) {
-            return new Kept(file.getFileName().toString(), 0, Instant.EPOCH);
+            return new Kept(name, 0, Instant.EPOCH);
+        }
+    }
+
+    /** By the name, which a copy does not change. */
+    private static Optional<Instant> madeAt(String name) {
+        try {
+            return Optional.of(STAMP.parse(name.replaceFirst("^enthalpa-", "").substring(0, 15), Instant::from));
+        } catch (DateTimeException | IndexOutOfBoundsException otherName) {
+            return Optional.empty();
         }
     }
 

@@ -87,6 +87,11 @@ public class Work {
         whenLeft.forEach(listener -> listener.accept(page));
     }
 
+    /** @return questions that wait for a thread */
+    int waiting() {
+        return threads.getQueue().size();
+    }
+
     /** @param listener told of every page that is left */
     public void whenLeft(Consumer<String> listener) {
         whenLeft.add(listener);
