@@ -1,6 +1,7 @@
 package io.enthalpa.server.catalogue;
 
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.formats.CatalogueCsv;
 import io.enthalpa.formats.CatalogueItem;
 import io.enthalpa.server.store.Database;
 import java.sql.ResultSet;
@@ -64,17 +65,22 @@ class CatalogueStore {
      */
     int addAll(List<CatalogueItem> items, Instant now) {
         return database.write(sql -> {
-            Set<CatalogueItem> there = new HashSet<>();
-            all(sql).forEach(stored -> there.add(stored.item()));
+            Set<String> there = new HashSet<>();
+            all(sql).forEach(stored -> there.add(asRead(stored.item())));
             int added = 0;
             for (CatalogueItem item : items) {
-                if (there.add(item)) {
+                if (there.add(asRead(item))) {
                     insert(sql, item, null, now);
                     added++;
                 }
             }
             return added;
         });
+    }
+
+    /** As it stands in a file: 63 and 63.0 are one figure. */
+    private static String asRead(CatalogueItem item) {
+        return CatalogueCsv.write(List.of(item));
     }
 
     /** @return the count of its changes now; empty when it is no longer {@code expected}, in which case nothing was written */

@@ -99,6 +99,7 @@ class CatalogueTest {
 
     @Test
     void goesOutAsCsvAndComesInAgain() {
+        server.post("/api/catalogue", joint("=own coupler").toString());
         String file = server.get("/api/catalogue/file").raw().body();
         assertThat(file).startsWith("kind,name,note,price,mass_kg,");
         int before = find("").size();
