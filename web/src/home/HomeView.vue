@@ -148,6 +148,7 @@ function remove(b: BuildCard): void {
               <span v-else class="ridge"></span>
               <span class="says">
                 <i v-if="b.unreadable" class="PULLS_TIMING">{{ b.unreadable }}</i>
+                <em v-else-if="!verdicts[b.id]">being worked out</em>
                 <span v-for="o in verdicts[b.id]?.options ?? []" :key="o.letter" class="one">
                   <b>{{ o.letter }}</b>
                   <span>

@@ -18,7 +18,7 @@ const more = computed(() => build.keeper!.told.waiting - 1)
       <dt>Here</dt>
       <dd>{{ mine }} <span>{{ more > 0 ? `and ${more} more, not saved yet` : 'not saved yet' }}</span></dd>
     </dl>
-    <p>Nothing is lost either way: the other version stays in the history and undo or redo brings it back.</p>
+    <p>Going on with mine lays my changes over theirs. Going on with theirs puts mine into the history, where redo brings them back. Nothing is lost either way.</p>
     <div class="ways">
       <button type="button" class="act" @click="build.keepMine()">Go on with mine</button>
       <button type="button" class="act" @click="build.takeTheirs()">Go on with theirs</button>

@@ -35,7 +35,7 @@ public final class Screenshots {
         long van = 2;
         long juniper = 1;
         long saltline = 3;
-        take("home", 1280, 800, "light", page -> page.open("/"));
+        take("home", 1280, 800, "light", page -> page.open("/").raw().locator(".says .one").nth(9).waitFor(new Locator.WaitForOptions().setTimeout(LONG)));
         take("endurance", 1280, 800, "light", page -> {
             page.openBuild(van).button("Run 200 of what they may be").click();
             page.raw().locator("aside .measure").waitFor(new Locator.WaitForOptions().setTimeout(LONG));
@@ -45,7 +45,6 @@ public final class Screenshots {
             page.raw().getByRole(AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Methods")).click();
             page.raw().locator(".methods progress").waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED).setTimeout(LONG));
         });
-        take("endurance-water", 1280, 800, "light", page -> page.openBuild(juniper));
         take("core", 1280, 800, "light", page -> page.openBuild(van).surface("Core"));
         take("water", 1280, 800, "light", page -> page.openBuild(juniper).option("A").surface("Water"));
         take("water-ice", 1280, 800, "dark", page -> page.openBuild(saltline).option("B").surface("Water"));
@@ -77,6 +76,12 @@ public final class Screenshots {
             page.saved().raw().locator("#duty").evaluate("duty => duty.scrollIntoView({ block: 'start' })");
         });
         take("pipes", 1280, 800, "light", page -> page.openBuild(van).surface("Pipes").type("hot pipe bore", "2 1/2 in").saved());
+        take("history", 1280, 800, "light", page -> {
+            page.openBuild(van).surface("Pipes").type("cold pipe bore", "63 mm").saved().button("Add a bend to cold pipe").click();
+            page.saved().button("History").click();
+            page.raw().getByLabel("Name of version 3").fill("as welded");
+            page.raw().keyboard().press("Enter");
+        });
         take("two-banks", 1280, 800, "light", page -> {
             page.openBuild(van).surface("Brief");
             for (String what : new String[] {"blowers", "banks"}) {

@@ -28,7 +28,7 @@ class CapacityIT {
     @Test
     void manyPagesAreAnsweredBesideSlowAndIdleOnes() throws Exception {
         Path data = folder.resolve("store");
-        int pages = Integer.getInteger("faults.pages", 20);
+        int pages = Integer.getInteger("faults.pages", 12);
         try (RunningProgram program = RunningProgram.demo(data, 0)) {
             List<Socket> others = new ArrayList<>();
             for (int i = 0; i < 150; i++) {

@@ -75,7 +75,7 @@ class KillIT {
             }
         }
         int all = 0;
-        for (int round = 0; round < Integer.getInteger("faults.kills", 3); round++) {
+        for (int round = 0; round < Integer.getInteger("faults.kills", 2); round++) {
             List<Acknowledged> acknowledged = new ArrayList<>();
             RunningProgram program = RunningProgram.serve(data);
             ExecutorService clients = Executors.newFixedThreadPool(CLIENTS);
@@ -117,7 +117,7 @@ class KillIT {
 
     @Test
     void aFirstStartThatWasKilledIsBegunAnew() throws Exception {
-        int times = Integer.getInteger("faults.starts", 3);
+        int times = Integer.getInteger("faults.starts", 2);
         for (int i = 0; i < times; i++) {
             Path data = folder.resolve("first-" + i);
             killedWhileStarting(data, i, times, "demo");
@@ -131,7 +131,7 @@ class KillIT {
 
     @Test
     void anUpdateThatWasKilledIsBegunAnew() throws Exception {
-        int times = Integer.getInteger("faults.starts", 3);
+        int times = Integer.getInteger("faults.starts", 2);
         for (int i = 0; i < times; i++) {
             Path data = Files.createDirectories(folder.resolve("earlier-" + i));
             try (var file = KillIT.class.getResourceAsStream("/earlier/schema-2.mv.db")) {

@@ -245,7 +245,12 @@ public final class Database implements AutoCloseable {
 
     /** Writes the file anew without what overwritten pages left in it, when that pays. A pause of some tenths of a second. */
     public void tidy() {
-        if (readOnly || broken || size() < 2 * tidySize + GROWN) {
+        tidy(GROWN);
+    }
+
+    /** @param grown bytes above twice the tidy size from which it pays */
+    void tidy(long grown) {
+        if (readOnly || broken || size() < 2 * tidySize + grown) {
             return;
         }
         inUse.writeLock().lock();
