@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
+import { useElementSize, useIntersectionObserver } from '@vueuse/core'
 import { computed, ref, useId } from 'vue'
 import { ridge, type Line, type PieceShape } from '../chargeline/geometry'
 import type { Piece } from '../document/types'
@@ -7,6 +7,17 @@ import type { Piece } from '../document/types'
 const props = defineProps<{ steady: Line; path: Piece[] }>()
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box)
+/** Drawn when it comes near the screen: a list of many builds stands at once. */
+const near = ref(false)
+const { stop } = useIntersectionObserver(
+  box,
+  ([entry]) => {
+    if (!entry?.isIntersecting) return
+    near.value = true
+    stop()
+  },
+  { rootMargin: '300px' },
+)
 const id = useId()
 const HEIGHT = 96
 const shape = computed(() => ridge(props.steady, props.path, { width: width.value, left: 2, right: Math.max(width.value - 2, 120), top: 4, bottom: HEIGHT - 6, thickest: 18 }))
@@ -21,7 +32,7 @@ const bands = computed(() =>
 
 <template>
   <span ref="box" class="box">
-    <svg :width="width" :height="HEIGHT" aria-hidden="true">
+    <svg v-if="near" :width="width" :height="HEIGHT" aria-hidden="true">
       <defs>
         <linearGradient v-for="b in bands" :id="`${id}-${b.key}`" :key="b.key">
           <stop v-for="s in b.stops" :key="s.offset" :offset="s.offset" :stop-color="s.colour" />
@@ -40,6 +51,7 @@ const bands = computed(() =>
 <style scoped>
 .box {
   display: block;
+  height: 96px;
   min-width: 0;
   overflow: hidden;
 }

@@ -28,17 +28,8 @@ class NothingLostIT extends OnDemo {
         return JsonMapper.shared().readTree(text).findValuesAsString("change");
     }
 
-    /** Every answer to an address with these words comes late, while the page goes on. */
     private void late(String words) {
-        page.raw().evaluate("""
-                ([words, ms]) => {
-                  const real = window.fetch
-                  window.fetch = async (...asked) => {
-                    const answer = await real(...asked)
-                    if (String(asked[0]).includes(words)) await new Promise(done => setTimeout(done, ms))
-                    return answer
-                  }
-                }""", List.of(words, LATE_MS));
+        page.late(words, LATE_MS);
     }
 
     private void slowly() {

@@ -139,6 +139,20 @@ final class Page {
         }
     }
 
+    /** Every answer to an address with these words comes late from now on, while the page goes on. */
+    Page late(String words, int milliseconds) {
+        page.evaluate("""
+                ([words, ms]) => {
+                  const real = window.fetch
+                  window.fetch = async (...asked) => {
+                    const answer = await real(...asked)
+                    if (String(asked[0]).includes(words)) await new Promise(done => setTimeout(done, ms))
+                    return answer
+                  }
+                }""", List.of(words, milliseconds));
+        return this;
+    }
+
     /** Waits until everything is computed and kept by the server. */
     Page saved() {
         PlaywrightAssertions.assertThat(page.locator("[data-settled='true']")).isVisible();
