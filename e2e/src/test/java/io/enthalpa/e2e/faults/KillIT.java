@@ -75,27 +75,31 @@ class KillIT {
             }
         }
         int all = 0;
-        for (int round = 0; round < Integer.getInteger("faults.kills", 2); round++) {
-            List<Acknowledged> acknowledged = new ArrayList<>();
-            RunningProgram program = RunningProgram.serve(data);
-            ExecutorService clients = Executors.newFixedThreadPool(CLIENTS);
-            List<Writer> writers = new ArrayList<>();
-            for (long build : builds) {
-                writers.add(new Writer(program.address(), build, round));
+        List<Acknowledged> acknowledged = List.of();
+        int kills = Integer.getInteger("faults.kills", 3);
+        for (int round = 0; round < kills; round++) {
+            try (RunningProgram program = RunningProgram.serve(data)) {
+                check(new Client(program.address()), builds, acknowledged);
+                acknowledged = writeUntilKilled(program, builds, round, 700 + random.nextInt(1500));
             }
-            writers.forEach(clients::submit);
-            Thread.sleep(700 + random.nextInt(1500));
-            program.kill();
-            clients.shutdown();
-            assertThat(clients.awaitTermination(60, TimeUnit.SECONDS)).isTrue();
-            writers.forEach(w -> acknowledged.addAll(w.acknowledged));
             all += acknowledged.size();
-            try (RunningProgram again = RunningProgram.serve(data)) {
-                check(new Client(again.address()), builds, acknowledged);
-            }
         }
-        System.out.println("acknowledged edits over all kills: " + all);
+        try (RunningProgram last = RunningProgram.serve(data)) {
+            check(new Client(last.address()), builds, acknowledged);
+        }
+        System.out.printf("%d kills, %d acknowledged edits, all there%n", kills, all);
         assertThat(all).isPositive();
+    }
+
+    private static List<Acknowledged> writeUntilKilled(RunningProgram program, List<Long> builds, int round, int after_ms) throws Exception {
+        ExecutorService clients = Executors.newFixedThreadPool(CLIENTS);
+        List<Writer> writers = builds.stream().map(build -> new Writer(program.address(), build, round)).toList();
+        writers.forEach(clients::submit);
+        Thread.sleep(after_ms);
+        program.kill();
+        clients.shutdown();
+        assertThat(clients.awaitTermination(60, TimeUnit.SECONDS)).isTrue();
+        return writers.stream().flatMap(w -> w.acknowledged.stream()).toList();
     }
 
     private static void check(Client client, List<Long> builds, List<Acknowledged> acknowledged) throws Exception {
