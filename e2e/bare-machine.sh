@@ -44,8 +44,8 @@ cp /etc/apt/apt.conf.d/99* "$bare/etc/apt/apt.conf.d/" 2>/dev/null || true
 mkdir -p "$bare/usr/local/share/ca-certificates" "$bare/etc/ssl/certs"
 cp /usr/local/share/ca-certificates/* "$bare/usr/local/share/ca-certificates/" 2>/dev/null || true
 cp -L /etc/ssl/certs/ca-certificates.crt "$bare/etc/ssl/certs/"
-[ ! -f "$HOME/.npmrc" ] || cp "$HOME/.npmrc" "$bare/root/.npmrc"
-[ ! -f "$HOME/.m2/settings.xml" ] || { mkdir -p "$bare/root/.m2" && cp "$HOME/.m2/settings.xml" "$bare/root/.m2/"; }
+[ ! -f "$HOME/.npmrc" ] || cp "$HOME/.npmrc" "$bare/$admin/.npmrc"
+[ ! -f "$HOME/.m2/settings.xml" ] || { mkdir -p "$bare/$admin/.m2" && cp "$HOME/.m2/settings.xml" "$bare/$admin/.m2/"; }
 
 # in_there USER COMMAND: as that user, in a fresh environment, in that user's clone
 in_there() {
@@ -71,7 +71,7 @@ demo() {
   say "demo as $1: up in $took s, $builds builds"
 }
 
-git clone -q "$home" "$bare/root/enthalpa"
+git clone -q "$home" "$bare/$admin/enthalpa"
 demo root
 demo root # a second time, already built
 if [ "$with_test" = yes ]; then
