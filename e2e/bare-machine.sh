@@ -10,6 +10,7 @@ with_test=no
 [ "${1:-}" = --test ] && with_test=yes && shift
 bare=${1:-$(mktemp -d /var/tmp/bare-machine.XXXXXX)}
 port=8439
+admin=root # also the name of the folder of its own
 
 say() { echo "bare machine: $*"; }
 fail() {
