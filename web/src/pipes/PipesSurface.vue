@@ -91,7 +91,8 @@ watch(
   () => route.query.piece,
   async (at) => {
     await nextTick()
-    if (typeof at === 'string') document.querySelector(`[data-place="${CSS.escape(at)}"]`)?.scrollIntoView({ block: 'nearest' })
+    const card = [...document.querySelectorAll('[data-place]')].find((e) => e.getAttribute('data-place') === at)
+    card?.scrollIntoView({ block: 'nearest' })
   },
   { immediate: true },
 )
