@@ -37,6 +37,15 @@ class Server {
     return this.told(this.revision, change)
   }
 
+  /** One step back, to a bore 10 less than it is. */
+  async undo(on: number): Promise<BuildState> {
+    await settle()
+    if (on !== this.revision) throw new Problem(409, 'stale', undefined, state(this.revision, this.document, 'theirs'))
+    this.document = structuredClone(this.document)
+    cold(this.document).bore_mm -= 10
+    return state(++this.revision, this.document)
+  }
+
   private told(revision: number, change: string): BuildKept {
     return { revision, change, changedAt: '', undo: change }
   }
@@ -200,6 +209,29 @@ describe('the keeper of a build', () => {
     vi.mocked(api.save).mockImplementation((...sent) => server.save(...sent))
     await vi.advanceTimersByTimeAsync(20000)
     expect(server.changes).toEqual(['bore 63', 'bend added'])
+  })
+
+  it('sends what is changed while an undo is on its way after it, and takes a second undo in its turn', async () => {
+    vi.spyOn(api, 'undo').mockImplementation((_, on) => server.undo(on))
+    const twice = [keeper.travel('undo'), keeper.travel('undo')]
+    expect([keeper.settled, keeper.travelling]).toEqual([false, true])
+    await keeper.add('bend added', [bend])
+    expect(await Promise.all(twice)).toEqual(['x', 'x'])
+    expect([server.revision, keeper.told.revision, keeper.told.undo]).toEqual([4, 4, 'bend added'])
+    expect(keeper.told.conflict).toBeUndefined()
+    expect([cold(server.document).bore_mm, cold(server.document).bends.length]).toEqual([37, 2])
+    expect(keeper.told.newest).toEqual(server.document)
+  })
+
+  it('shows the newest where another window was quicker than an undo, and makes what came meanwhile on it', async () => {
+    vi.spyOn(api, 'undo').mockImplementation((_, on) => server.undo(on))
+    server.revision = 5
+    const undo = keeper.travel('undo')
+    const added = keeper.add('bend added', [bend])
+    await expect(undo).rejects.toMatchObject({ status: 409 })
+    expect(await added).toEqual({ done: true })
+    expect(server.revision).toBe(6)
+    expect(keeper.told.conflict).toBeUndefined()
   })
 
   it('keeps a new build only when something was entered, and as it began', async () => {

@@ -53,6 +53,9 @@ export class Keeper {
   private retry: ReturnType<typeof setTimeout> | undefined
   private wait = SOON_MS
   private running = false
+  /** How many undos and redos are on their way, and when the last of them is done. */
+  private travels = 0
+  private travelled: Promise<unknown> = Promise.resolve()
 
   constructor(
     readonly uid: string,
@@ -72,7 +75,7 @@ export class Keeper {
 
   /** Nothing is on its way. */
   get settled(): boolean {
-    return this.steps.length === 0 && !this.running
+    return this.steps.length === 0 && !this.running && this.travels === 0
   }
 
   /** Shelves a change and makes it; the outcome comes when the server has judged it, or cannot be asked. */
@@ -139,7 +142,7 @@ export class Keeper {
 
   /** Sends what is unsaved, one after the other. */
   async run(): Promise<void> {
-    if (this.running || this.told.conflict || this.told.hold?.kind === 'gone') return
+    if (this.running || this.travels || this.told.conflict || this.told.hold?.kind === 'gone') return
     clearTimeout(this.retry)
     this.running = true
     this.told.sending = true
@@ -211,6 +214,41 @@ export class Keeper {
       await new Promise((done) => setTimeout(done, 20))
     }
     return this.settled
+  }
+
+  /** Undo or redo is on its way, and nothing was changed since: another one is to follow it at once. */
+  get travelling(): boolean {
+    return this.travels > 0 && this.steps.length === 0
+  }
+
+  /**
+   * Undo or redo on the server; to be asked for when all is drained, or while another one is on its way. What is changed meanwhile is sent
+   * after it.
+   *
+   * @returns what was taken back or done again, nothing when there was nothing
+   */
+  travel(way: 'undo' | 'redo'): Promise<string | undefined> {
+    this.travels++
+    this.told.sending = true
+    const mine = this.travelled.then(() => this.go(way))
+    this.travelled = mine.catch(() => undefined)
+    return mine
+  }
+
+  private async go(way: 'undo' | 'redo'): Promise<string | undefined> {
+    const what = this.told[way]
+    try {
+      if (what && this.told.id !== undefined) this.show(await api[way](this.told.id, this.told.revision))
+      return what
+    } catch (e) {
+      if (e instanceof Problem && e.theirs) this.show(e.theirs)
+      throw e
+    } finally {
+      if (--this.travels === 0) {
+        this.told.sending = false
+        void this.run()
+      }
+    }
   }
 
   /** What the server made of an undo or redo, or another window of the build. */

@@ -98,6 +98,7 @@ describe('the build on screen', () => {
     const fault = { kind: 'OUT_OF_RANGE', field: '/options/1/boost_kPa', label: 'boost', value: '-5 kPa', allowed: '0 to 500', sentence: 'No.' } as const
     vi.mocked(api.save).mockRejectedValueOnce(new Problem(422, 'No.', fault))
     expect(await build.edit([{ pointer: '/options/#B/boost_kPa', value: -5 }], 'boost')).toEqual({ done: false, fault })
+    expect([build.ghostMode, build.before]).toEqual(['option', undefined])
     expect(build.document).toEqual(document)
     await settle()
     expect(build.answer?.steady?.stations[2]!.temperature_C).toBe(80)

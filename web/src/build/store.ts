@@ -243,9 +243,18 @@ export const useBuild = defineStore('build', () => {
     const real = edits.filter((e) => !('pointer' in e) || at(now, e.pointer) !== e.value)
     if (real.length === 0) return { done: true }
     const letters = touched(now, real)
+    const compared = { with: before.value, how: ghostMode.value }
     const outcome = k.add(change, real)
-    if (k === keeper.value && k.told.newest !== now) changed(letters, change)
-    return outcome
+    if (k !== keeper.value || k.told.newest === now) return outcome
+    changed(letters, change)
+    const mine = before.value
+    const judged = await outcome
+    // What was refused has changed nothing, nor what the reader compares with.
+    if (!judged.done && before.value === mine) {
+      before.value = compared.with
+      ghostMode.value = compared.how
+    }
+    return judged
   }
 
   /** The document on screen has changed: its answers follow. */
@@ -262,7 +271,7 @@ export const useBuild = defineStore('build', () => {
   async function travel(way: 'undo' | 'redo'): Promise<void> {
     const k = keeper.value
     if (!k || looking.value || !(way === 'undo' ? canUndo.value : canRedo.value)) return
-    if (!(await k.drained())) {
+    if (!k.travelling && !(await k.drained())) {
       const done = way === 'undo' ? k.undoUnsent() : k.redoUnsent()
       if (k !== keeper.value) return
       if ('not' in done) trouble.value = done.not
@@ -272,16 +281,12 @@ export const useBuild = defineStore('build', () => {
       }
       return
     }
-    const what = k.told[way]
-    if (!what || k.told.id === undefined) return
     try {
-      k.show(await api[way](k.told.id, k.told.revision))
-      arrived(k, way === 'undo' ? `Undone: ${what}.` : `Done again: ${what}.`)
+      const what = await k.travel(way)
+      if (what) arrived(k, way === 'undo' ? `Undone: ${what}.` : `Done again: ${what}.`)
     } catch (e) {
-      if (e instanceof Problem && e.theirs) {
-        k.show(e.theirs)
-        arrived(k, 'This build was changed in another window; here is its newest version.')
-      } else if (k === keeper.value) trouble.value = e instanceof Offline ? 'The server does not answer; nothing was undone. Try again when it is back.' : (e as Error).message
+      if (e instanceof Problem && e.theirs) arrived(k, 'This build was changed in another window; here is its newest version.')
+      else if (k === keeper.value) trouble.value = e instanceof Offline ? 'The server does not answer; nothing was undone. Try again when it is back.' : (e as Error).message
     }
   }
 

@@ -102,7 +102,7 @@ class ScreenIT extends OnDemo {
         "wide | \"wide\" is not a number.",
         "130 | at least 0.7 times the bore"})
     void badNumberIsRefusedWhereItStandsAndNothingIsHarmed(String text, String words) {
-        page.openBuild("Pass Van").surface("Pipes");
+        page.openBuild("Pass Van").surface("Pipes").saved();
         String before = page.file();
         String line = page.station(2).textContent();
         page.type("cold pipe bore", text);
