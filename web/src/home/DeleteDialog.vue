@@ -16,7 +16,7 @@ function sure(): void {
 <template>
   <Dialog v-model:visible="visible" modal dismissable-mask :header="`Delete ${build.name} for good?`" :draggable="false" :style="{ width: '460px' }">
     <p>It goes with its whole history, {{ build.revision === 1 ? 'one version' : `${build.revision} versions` }}. It cannot be undone here; only a backup made before still holds it. To keep it out of the way, put it away instead.</p>
-    <div class="ways">
+    <div class="decide">
       <button type="button" class="act" autofocus @click="visible = false">Keep it</button>
       <button type="button" class="act gone" @click="sure">Delete for good</button>
     </div>
@@ -24,15 +24,6 @@ function sure(): void {
 </template>
 
 <style scoped>
-.ways {
-  display: flex;
-  gap: 28px;
-  margin-top: 18px;
-}
-.act {
-  padding: 8px 0;
-  font-size: var(--s3);
-}
 .gone {
   color: var(--heat-text);
 }

@@ -19,7 +19,7 @@ const more = computed(() => build.keeper!.told.waiting - 1)
       <dd>{{ mine }} <span>{{ more > 0 ? `and ${more} more, not saved yet` : 'not saved yet' }}</span></dd>
     </dl>
     <p>Going on with mine lays my changes over theirs. Going on with theirs puts mine into the history, where redo brings them back. Nothing is lost either way.</p>
-    <div class="ways">
+    <div class="decide">
       <button type="button" class="act" @click="build.keepMine()">Go on with mine</button>
       <button type="button" class="act" @click="build.takeTheirs()">Go on with theirs</button>
     </div>
@@ -47,14 +47,5 @@ dd {
 dd span {
   font-weight: 400;
   color: var(--ink-2);
-}
-.ways {
-  display: flex;
-  gap: 28px;
-  margin-top: 18px;
-}
-.act {
-  padding: 8px 0;
-  font-size: var(--s3);
 }
 </style>

@@ -104,7 +104,7 @@ public class Backups implements ApplicationRunner {
             return;
         }
         BackupFile.keep(database, named("daily"), clock);
-        for (String kind : List.of("-daily.zip", "-before-update.zip", "-before-restore.zip")) {
+        for (String kind : List.of("-daily.zip", "-before-update.zip")) {
             daily(kind).stream().skip(KEPT).forEach(Backups::remove);
         }
     }
@@ -131,7 +131,7 @@ public class Backups implements ApplicationRunner {
     }
 
     /**
-     * Puts a backup in place of what is there, which is backed up first if it can be read, and set aside in any case.
+     * Puts a backup in place of what is there, which is set aside.
      *
      * @return where the old database file is now
      */

@@ -18,7 +18,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
-import java.util.OptionalInt;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
@@ -107,7 +106,7 @@ public class BuildArchive {
             } else {
                 Integer there = same(build, parent, draft);
                 if (there == null) {
-                    there = append(build, parent == null ? 1 : parent, draft);
+                    there = store.branch(build, parent == null ? 1 : parent, draft);
                     added++;
                 }
                 numbers.put(revision, there);
@@ -138,9 +137,15 @@ public class BuildArchive {
         }
     }
 
-    /** @return the revision here that this one is; null when there is none */
+    /**
+     * @param parent null of the first version, and of one whose parent was left out as damaged: that one hangs on the first
+     * @return the revision here that this one is; null when there is none
+     */
     private @Nullable Integer same(long build, @Nullable Integer parent, Draft draft) {
-        List<Revision> candidates = parent == null ? store.revision(build, 1).stream().toList() : store.children(build, parent);
+        List<Revision> candidates = new ArrayList<>(store.children(build, parent == null ? 1 : parent));
+        if (parent == null) {
+            store.revision(build, 1).ifPresent(candidates::add);
+        }
         for (Revision r : candidates) {
             if (r.change().equals(draft.change()) && r.createdAt().equals(draft.at()) && sameDocument(build, r.number(), draft)) {
                 return r.number();
@@ -155,17 +160,6 @@ public class BuildArchive {
         } catch (StoreFault damaged) {
             return false;
         }
-    }
-
-    /** Appended beside the head, which stays where it is. */
-    private int append(long build, int parent, Draft draft) {
-        Head head = store.head(build).orElseThrow();
-        int now = head.revision().number();
-        JsonNode from = BuildFile.parse(store.document(build, parent));
-        store.moveHead(build, now, parent, from.path("name").asString(""), from.path("summary").asString(""));
-        OptionalInt made = store.append(build, parent, draft);
-        store.moveHead(build, made.orElseThrow(), now, head.name(), head.summary());
-        return made.getAsInt();
     }
 
     private static Draft draft(JsonNode line, String what, int number) {

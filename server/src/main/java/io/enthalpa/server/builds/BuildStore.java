@@ -79,6 +79,13 @@ interface BuildStore {
      */
     OptionalInt append(long build, int expected, Draft draft);
 
+    /**
+     * Puts a revision in that was made from an earlier one elsewhere; the head stays where it is.
+     *
+     * @return its number
+     */
+    int branch(long build, int parent, Draft draft);
+
     /** @return false when the head is no longer {@code expected}, in which case nothing was written */
     boolean moveHead(long build, int expected, int to, String name, String summary);
 

@@ -155,11 +155,21 @@ final class JdbcBuildStore implements BuildStore {
             if (moved(sql, build, expected)) {
                 return OptionalInt.empty();
             }
-            int next = sql.sql("select coalesce(max(number), 0) + 1 from revision where build_id = :build").param("build", build).query(Integer.class).single();
-            insert(sql, build, next, OptionalInt.of(expected), draft);
+            int next = insertNext(sql, build, expected, draft);
             headTo(sql, build, next, draft.name(), draft.summary());
             return OptionalInt.of(next);
         });
+    }
+
+    @Override
+    public int branch(long build, int parent, Draft draft) {
+        return database.write(sql -> insertNext(sql, build, parent, draft));
+    }
+
+    private int insertNext(JdbcClient sql, long build, int parent, Draft draft) {
+        int next = sql.sql("select coalesce(max(number), 0) + 1 from revision where build_id = :build").param("build", build).query(Integer.class).single();
+        insert(sql, build, next, OptionalInt.of(parent), draft);
+        return next;
     }
 
     @Override

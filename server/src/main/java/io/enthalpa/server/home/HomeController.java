@@ -69,7 +69,9 @@ class HomeController {
         String card = store.one(id, state.revision(), madeBy).orElseGet(() -> {
             HomeVerdict verdict = work.now(null, "home", () -> computed(state));
             String made = json.writeValueAsString(verdict);
-            store.keep(id, state.revision(), madeBy, made);
+            if (made.length() <= VerdictStore.LARGEST) {
+                store.keep(id, state.revision(), madeBy, made);
+            }
             return made;
         });
         return json.readValue(card, HomeVerdict.class);

@@ -8,6 +8,8 @@ import org.springframework.stereotype.Component;
 /** What was computed of the newest version of each build, as JSON. Can be lost without harm: it is computed again. */
 @Component
 class VerdictStore {
+    /** Characters that the table takes. */
+    static final int LARGEST = 1_000_000;
     private final Database database;
 
     VerdictStore(Database database) {

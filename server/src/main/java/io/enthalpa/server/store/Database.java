@@ -17,7 +17,7 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessException;
-import org.springframework.dao.DuplicateKeyException;
+import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.jdbc.core.simple.JdbcClient;
 import org.springframework.transaction.TransactionException;
 
@@ -126,8 +126,8 @@ public final class Database implements AutoCloseable {
             // A folder that was swapped in the middle has taken the edit with it.
             folder.checkWritable(identity);
             return made.get();
-        } catch (DuplicateKeyException e) {
-            throw e;
+        } catch (DataIntegrityViolationException notTheDisks) {
+            throw notTheDisks;
         } catch (DataAccessException | TransactionException e) {
             broken = true;
             LOG.warn("an edit could not be written", e);

@@ -8,6 +8,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.ResultSet;
 import java.sql.Statement;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -76,6 +77,29 @@ class UpgradeTest {
                     assertThat(server.get("/api/builds/" + other.get("id")).status()).isEqualTo(200);
                 }
             }
+        }
+    }
+
+    /** The next version is then kept whole: the last document that could be read is another build's. */
+    @Test
+    void theVersionBehindALostFirstOneIsThere() throws Exception {
+        earlier();
+        long build;
+        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + data.resolve("enthalpa"), "enthalpa", ""); Statement statement = connection.createStatement()) {
+            statement.execute("alter table revision alter column document set null");
+            statement.execute("update build set head = 2 where id = (select max(id) from build)");
+            statement.execute("insert into revision (build_id, number, parent, change_label, document, created_at) select build_id, 2, 1, 'second', document, created_at"
+                    + " from revision where number = 1 and build_id = (select max(id) from build)");
+            statement.execute("update revision set document = null where number = 1 and build_id = (select max(id) from build)");
+            try (ResultSet row = statement.executeQuery("select max(id) from build")) {
+                row.next();
+                build = row.getLong(1);
+            }
+        }
+        try (RunningServer server = new RunningServer(data, false)) {
+            assertThat(server.get("/api/builds").json()).hasSize(4);
+            assertThat(server.get("/api/builds/" + build + "/revisions/1").status()).isEqualTo(422);
+            assertThat(server.get("/api/builds/" + build).json().get("change").asString()).isEqualTo("second");
         }
     }
 

@@ -81,7 +81,10 @@ public final class V3__SmallRevisions extends BaseJavaMigration {
             int depth = 0;
             byte[] last = new byte[0];
             while (rows.next()) {
-                boolean whole = rows.getLong(1) != build || depth >= DEEPEST;
+                if (rows.getLong(1) != build) {
+                    // The last document that could be read is another build's.
+                    last = new byte[0];
+                }
                 build = rows.getLong(1);
                 int number = rows.getInt(2);
                 byte[] text = document(read, build, number);
@@ -91,7 +94,7 @@ public final class V3__SmallRevisions extends BaseJavaMigration {
                 if (text == null) {
                     continue;
                 }
-                whole |= last.length == 0;
+                boolean whole = last.length == 0 || depth >= DEEPEST;
                 depth = whole ? 0 : depth + 1;
                 PackedText packed = PackedText.of(whole ? new byte[0] : last, text);
                 insert(write, build, number, whole ? null : before, depth, packed);
@@ -123,8 +126,8 @@ public final class V3__SmallRevisions extends BaseJavaMigration {
             read.setLong(1, build);
             read.setInt(2, number);
             try (ResultSet row = read.executeQuery()) {
-                row.next();
-                return row.getString(1).getBytes(StandardCharsets.UTF_8);
+                String document = row.next() ? row.getString(1) : null;
+                return document == null ? null : document.getBytes(StandardCharsets.UTF_8);
             }
         } catch (SQLException unreadable) {
             return null;
