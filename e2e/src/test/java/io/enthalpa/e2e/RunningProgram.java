@@ -5,7 +5,6 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
@@ -66,9 +65,7 @@ public final class RunningProgram implements AutoCloseable {
 
     /** Begins a command without waiting for anything. */
     public static Process start(String... args) throws IOException {
-        List<String> command = new ArrayList<>(List.of(Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                // Compiled quickly rather than well: these processes live for seconds.
-                "-XX:TieredStopAtLevel=1", "-Xmx1g", "-jar", System.getProperty("enthalpa.jar")));
+        List<String> command = InstalledProgram.command();
         command.addAll(List.of(args));
         return new ProcessBuilder(command).redirectErrorStream(true).start();
     }
