@@ -5,14 +5,10 @@ import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.formats.document.BuildDocument;
 import tools.jackson.core.JacksonException;
-import tools.jackson.core.StreamReadConstraints;
-import tools.jackson.core.StreamReadFeature;
 import tools.jackson.core.TokenStreamLocation;
-import tools.jackson.core.json.JsonFactory;
-import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -28,12 +24,7 @@ public final class BuildFile {
     /** Largest file read, in characters. */
     public static final int LARGEST = 4_000_000;
 
-    private static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
-                    .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-                    .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(30).maxNumberLength(60).build()).build())
-            .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
-            .enable(SerializationFeature.INDENT_OUTPUT)
-            .build();
+    private static final JsonMapper MAPPER = BuildDocument.mapper();
 
     private BuildFile() {
     }
@@ -51,7 +42,7 @@ public final class BuildFile {
     /** As {@link #read(String)}, from a tree already parsed. */
     public static Build read(JsonNode tree) {
         checkFormat(tree);
-        return BuildReader.read(tree);
+        return BuildDocument.read(tree);
     }
 
     /** @return the tree of a whole file; only its syntax is checked */
@@ -123,19 +114,18 @@ public final class BuildFile {
 
     /** @return the build as a tree */
     public static ObjectNode tree(Build build) {
-        return new BuildWriter(MAPPER).write(build);
+        return BuildDocument.tree(build, FORMAT, VERSION);
     }
 
     /** @return an option as it stands in a file */
     public static ObjectNode tree(BuildOption option) {
-        ObjectNode node = MAPPER.createObjectNode();
-        BuildWriter.option(option, node);
+        ObjectNode node = BuildDocument.tree(option);
         RowIdentities.carry(node, node);
         return node;
     }
 
     /** @return the word for the kind of a piece, as in the file: filter, blower, pipe, core and so on */
     public static String kind(PathElement element) {
-        return PathWriter.kind(element);
+        return BuildDocument.kind(element);
     }
 }

@@ -1,5 +1,6 @@
 package io.enthalpa.formats;
 
+import io.enthalpa.formats.document.BuildDocument;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Reads a catalogue item's figures as the piece they would become, filled up with what only a build knows. */
@@ -22,7 +23,7 @@ final class CatalogueCheck {
             }
         }
         piece.put("kind", kind.equals("bend") ? "pipe" : kind).put("name", name);
-        PathReader.piece(new JsonPlace(piece, "", name));
+        BuildDocument.checkPiece(piece, name);
     }
 
     private static void core(ObjectNode piece) {

@@ -8,13 +8,13 @@ import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.quantity.QuantityText;
 import io.enthalpa.core.quantity.Unit;
+import io.enthalpa.formats.document.BuildDocument;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -68,9 +68,7 @@ public final class CompressorMapCsv {
 
     /** @return the map in a CSV text as it stands in a build file */
     public static ObjectNode tree(String text) {
-        ObjectNode node = JsonMapper.shared().createObjectNode();
-        PathWriter.map(read(text), node);
-        return node;
+        return BuildDocument.tree(read(text));
     }
 
     private static Column flow(CsvTable table) {

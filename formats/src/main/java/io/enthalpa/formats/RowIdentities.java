@@ -1,5 +1,6 @@
 package io.enthalpa.formats;
 
+import io.enthalpa.formats.document.BuildDocument;
 import java.util.HashSet;
 import java.util.Set;
 import tools.jackson.databind.JsonNode;
@@ -13,14 +14,8 @@ import tools.jackson.databind.node.ObjectNode;
  */
 final class RowIdentities {
     static final String KEY = "id";
-    private static final int LONGEST = 24;
-    private static final String SHAPE = "[A-Za-z0-9_-]{1," + LONGEST + "}";
 
     private RowIdentities() {
-    }
-
-    static boolean isOne(JsonNode id) {
-        return id.isString() && id.stringValue().matches(SHAPE);
     }
 
     /** Gives rows the identities they have in another tree of the same build, and those without one an identity of their own. */
@@ -38,7 +33,7 @@ final class RowIdentities {
         String[] ids = new String[rows.size()];
         for (int i = 0; i < rows.size(); i++) {
             JsonNode id = from.path(i).path(KEY);
-            if (same && isOne(id) && taken.add(id.stringValue())) {
+            if (same && BuildDocument.isIdentity(id) && taken.add(id.stringValue())) {
                 ids[i] = id.stringValue();
             }
         }

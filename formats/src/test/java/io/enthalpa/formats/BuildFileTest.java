@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import io.enthalpa.core.build.Build;
-import io.enthalpa.core.build.Field;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.formats.document.DocumentField;
 import java.util.Random;
 import java.util.function.Consumer;
 import java.util.stream.LongStream;
@@ -65,14 +65,14 @@ class BuildFileTest {
     void roundTripKeepsEveryNumber(long seed) {
         Random random = new Random(seed);
         ObjectNode tree = sample();
-        for (Field field : new Field[] {Field.CORE_WIDTH, Field.CORE_HEIGHT, Field.CORE_DEPTH}) {
+        for (DocumentField field : new DocumentField[] {DocumentField.of("core", "width_mm"), DocumentField.of("core", "height_mm"), DocumentField.of("core", "depth_mm")}) {
             put(tree, "/options/0/path/3", field, random);
         }
         ((ObjectNode) tree.at("/options/0/path/3")).put("portBore_mm", 15 + random.nextDouble());
-        put(tree, "/engine", Field.DISPLACEMENT, random);
-        put(tree, "/climate", Field.BAROMETER, random);
-        put(tree, "/options/0", Field.BOOST, random);
-        put(tree, "/options/0/path/3/water/radiator/air", Field.AIR_STANDSTILL, random);
+        put(tree, "/engine", DocumentField.of("engine", "displacement_L"), random);
+        put(tree, "/climate", DocumentField.of("climate", "barometer_kPa"), random);
+        put(tree, "/options/0", DocumentField.of("option", "boost_kPa"), random);
+        put(tree, "/options/0/path/3/water/radiator/air", DocumentField.of("core/air", "standstill_m_s"), random);
         Build build = BuildFile.read(tree);
         String text = BuildFile.write(build);
         Build again = BuildFile.read(text);
@@ -83,7 +83,7 @@ class BuildFileTest {
         }
     }
 
-    private static void put(ObjectNode tree, String pointer, Field field, Random random) {
+    private static void put(ObjectNode tree, String pointer, DocumentField field, Random random) {
         double value = field.min() + random.nextDouble() * (field.max() - field.min());
         ((ObjectNode) at(tree, pointer)).put(field.key(), value);
     }

@@ -14,6 +14,7 @@ import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import io.enthalpa.formats.document.DutyDocument;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -108,7 +109,7 @@ class DutyFileTest {
         Build build = BuildFile.read(SAMPLE);
         for (DutyLibrary.Entry entry : new DutyLibrary(build.engine().maxSpeed(), 90e3, geared ? build.gearing() : java.util.Optional.empty()).entries()) {
             ObjectNode tree = sample();
-            tree.set("duty", DutyWriter.tree(entry));
+            tree.set("duty", DutyDocument.tree(entry));
             assertThat(BuildFile.read(tree).duty().rows()).hasSameSizeAs(entry.duty(build.gearing()).rows());
         }
     }

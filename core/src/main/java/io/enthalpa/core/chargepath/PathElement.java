@@ -11,6 +11,32 @@ import java.util.Optional;
 
 /** One piece of the air's way from filter to plenum. */
 public sealed interface PathElement {
+    /** One case for each kind, so that a new kind does not compile until every place that must know it does. */
+    interface Cases<T> {
+        T filter(Filter filter);
+
+        T blower(Blower blower);
+
+        T pipe(Pipe pipe);
+
+        T reducer(Reducer reducer);
+
+        T joint(Joint joint);
+
+        T throttle(Throttle throttle);
+
+        T core(Core core);
+
+        T injection(Injection injection);
+
+        T parallel(Parallel pair);
+
+        T plenum(Plenum plenum);
+    }
+
+    /** @return what its case says */
+    <T> T to(Cases<T> cases);
+
     Method FILTER_METHOD = Method.of("filter", "Filter and intake",
                     "One reading of its loss, carried to other flows and air; dirt moves it from the clean reading towards the one at which it is due for "
                             + "change. The warm-up of the intake is the user's.")
@@ -47,6 +73,11 @@ public sealed interface PathElement {
     record Filter(String name, double bore, double loss, double flow, double heatGain, double dirtyLoss, double soiling, double bayShare) implements PathElement {
         static final double REFERENCE_DENSITY = 1.2;
 
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.filter(this);
+        }
+
         public Filter(String name, double bore, double loss, double flow, double heatGain, double dirtyLoss, double soiling) {
             this(name, bore, loss, flow, heatGain, dirtyLoss, soiling, 0);
         }
@@ -65,6 +96,11 @@ public sealed interface PathElement {
     /** The blower; one in a path, or one in each of two legs. */
     record Blower(String name, BlowerSpec spec) implements PathElement {
         @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.blower(this);
+        }
+
+        @Override
         public double bore() {
             return spec.outletBore();
         }
@@ -77,6 +113,11 @@ public sealed interface PathElement {
 
     /** @param wall what its wall holds and meets outside; counted only where the build knows its engine bay */
     record Pipe(String name, PipeSpec spec, PipeWallSpec wall) implements PathElement {
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.pipe(this);
+        }
+
         public Pipe(String name, PipeSpec spec) {
             this(name, spec, PipeWallSpec.usual(spec.material()));
         }
@@ -95,6 +136,10 @@ public sealed interface PathElement {
      * @param length    m
      */
     record Reducer(String name, double inletBore, double bore, double length) implements PathElement {
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.reducer(this);
+        }
     }
 
     /**
@@ -105,6 +150,10 @@ public sealed interface PathElement {
      * @param gap      m between the pipe ends
      */
     record Joint(String name, double bore, double hoseBore, double gap) implements PathElement {
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.joint(this);
+        }
     }
 
     /**
@@ -114,10 +163,19 @@ public sealed interface PathElement {
      * @param shaft m, thickness of shaft and plate across the bore
      */
     record Throttle(String name, double bore, double shaft) implements PathElement {
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.throttle(this);
+        }
     }
 
     /** A charge cooler. */
     record Core(String name, CoreSpec spec, CoolingSide cooling) implements PathElement {
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.core(this);
+        }
+
         @Override
         public double bore() {
             return spec.portBore();
@@ -130,6 +188,10 @@ public sealed interface PathElement {
      * @param bore m of the pipe there
      */
     record Injection(String name, double bore, InjectionSpec spec) implements PathElement {
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.injection(this);
+        }
     }
 
     /**
@@ -140,6 +202,11 @@ public sealed interface PathElement {
      * @param wall   its metal on the hot engine; empty where that is not counted
      */
     record Plenum(String name, double bore, double volume, Optional<PlenumWallSpec> wall) implements PathElement {
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.plenum(this);
+        }
+
         public Plenum(String name, double bore, double volume) {
             this(name, bore, volume, Optional.empty());
         }
@@ -157,6 +224,11 @@ public sealed interface PathElement {
      */
     record Parallel(String name, double splitAngle, List<Leg> legs, double mergeAngle, double mergedBore, Optional<Balance> balance)
             implements PathElement {
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.parallel(this);
+        }
+
         public Parallel {
             legs = List.copyOf(legs);
         }

@@ -5,7 +5,7 @@ public enum FaultKind {
     /** A number lies outside the range in which the computation means anything. */
     OUT_OF_RANGE("%s is %s; it must lie between %s."),
     /** A value that the computation needs is not there. */
-    MISSING("%s is missing; give a value between %s."),
+    MISSING("%1$s is missing; give a value between %3$s."),
     /** The text is not a number with a unit. */
     NOT_A_NUMBER("%s: \"%s\" is not a number with a unit; try %s."),
     /** The unit measures something else. */

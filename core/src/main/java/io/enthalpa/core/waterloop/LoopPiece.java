@@ -5,6 +5,30 @@ import io.enthalpa.core.loss.PipeSpec;
 
 /** A piece of a water loop, in the order the water passes them. Heights in m above any datum, all from the same one. */
 public sealed interface LoopPiece {
+    /** One case for each kind, so that a new kind does not compile until every place that must know it does. */
+    interface Cases<T> {
+        T pump(Pump pump);
+
+        T hose(Hose hose);
+
+        T fitting(Fitting fitting);
+
+        T coreSide(CoreSide core);
+
+        T radiatorSide(RadiatorSide radiator);
+
+        T tank(Tank tank);
+
+        T chillerSide(ChillerSide chiller);
+
+        T source(Source source);
+
+        T outfall(Outfall outfall);
+    }
+
+    /** @return what its case says */
+    <T> T to(Cases<T> cases);
+
     String name();
 
     /** @return m, of its middle; of a hose, of its highest place */
@@ -25,9 +49,18 @@ public sealed interface LoopPiece {
 
     /** One pump, or equal ones side by side. Behind each other they are two pieces. */
     record Pump(String name, PumpSpec spec, double bore, int beside, double height) implements LoopPiece {
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.pump(this);
+        }
     }
 
     record Hose(String name, PipeSpec spec, int beside, double height) implements LoopPiece {
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.hose(this);
+        }
+
         @Override
         public double bore() {
             return spec.bore();
@@ -39,10 +72,19 @@ public sealed interface LoopPiece {
      * @param length m of the narrow part
      */
     record Fitting(String name, FittingLoss type, double bore, double length, int beside, double height) implements LoopPiece {
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.fitting(this);
+        }
     }
 
     /** The charge core's water side. */
     record CoreSide(String name, CorePorts ports, double height) implements LoopPiece {
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.coreSide(this);
+        }
+
         @Override
         public double bore() {
             return 0;
@@ -52,6 +94,11 @@ public sealed interface LoopPiece {
     /** The low-temperature radiator. */
     record RadiatorSide(String name, double height) implements LoopPiece {
         @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.radiatorSide(this);
+        }
+
+        @Override
         public double bore() {
             return 0;
         }
@@ -59,6 +106,11 @@ public sealed interface LoopPiece {
 
     /** The reservoir, at the height of its water; carries the cap. */
     record Tank(String name, double height) implements LoopPiece {
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.tank(this);
+        }
+
         @Override
         public double bore() {
             return 0;
@@ -73,6 +125,11 @@ public sealed interface LoopPiece {
      */
     record ChillerSide(String name, double loss, double flow, double height) implements LoopPiece {
         @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.chillerSide(this);
+        }
+
+        @Override
         public double bore() {
             return 0;
         }
@@ -81,6 +138,11 @@ public sealed interface LoopPiece {
     /** Where raw water comes in, below the waterline or from a hydrant; first of an open line. */
     record Source(String name, double height) implements LoopPiece {
         @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.source(this);
+        }
+
+        @Override
         public double bore() {
             return 0;
         }
@@ -88,6 +150,11 @@ public sealed interface LoopPiece {
 
     /** Where it leaves; last of an open line. Water falls from it freely. */
     record Outfall(String name, double height) implements LoopPiece {
+        @Override
+        public <T> T to(Cases<T> cases) {
+            return cases.outfall(this);
+        }
+
         @Override
         public double bore() {
             return 0;

@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
-import io.enthalpa.core.build.Field;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -33,14 +32,5 @@ class QuantityTest {
     @Test
     void unknownUnitIsAProgrammingMistake() {
         assertThatThrownBy(() -> Quantity.LENGTH.requireUnit("psi")).isInstanceOf(IllegalArgumentException.class);
-    }
-
-    @ParameterizedTest
-    @EnumSource(Field.class)
-    void everyFieldHasADefaultInsideItsRangeAndASource(Field field) {
-        assertThat(field.usual()).isBetween(field.min(), field.max());
-        assertThat(field.source()).isNotBlank();
-        assertThat(field.label()).isNotBlank();
-        assertThat(field.quantity().units()).contains(field.unit());
     }
 }

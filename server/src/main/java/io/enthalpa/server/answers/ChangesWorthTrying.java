@@ -1,11 +1,11 @@
 package io.enthalpa.server.answers;
 
 import io.enthalpa.core.build.Answer;
-import io.enthalpa.core.build.Field;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.Verdict;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.formats.document.DocumentField;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -80,15 +80,15 @@ final class ChangesWorthTrying {
             switch (piece.path("kind").asString("")) {
                 case "filter" -> {
                     if (piece.path("bayShare_pct").asDouble(0) > 5) {
-                        trial(name, at, Field.FILTER_BAY_SHARE, 0);
+                        trial(name, at, DocumentField.of("filter", "bayShare_pct"), 0);
                     }
                     if (piece.path("heatGain_K").asDouble(0) > 3) {
-                        tryOne(name, at, Field.FILTER_HEAT, 2);
+                        tryOne(name, at, DocumentField.of("filter", "heatGain_K"), 2);
                     }
                 }
                 case "plenum" -> {
                     if (piece.at("/wall/toHead_W_K").asDouble(0) > 3) {
-                        trial(name, at + "/wall", Field.PLENUM_TO_HEAD, 2);
+                        trial(name, at + "/wall", DocumentField.of("plenum/wall", "toHead_W_K"), 2);
                     }
                 }
                 case "pipe" -> tryNextTube(name, at, piece.path("bore_mm").asDouble(0));
@@ -108,28 +108,28 @@ final class ChangesWorthTrying {
     private void tryNextTube(String name, String at, double bore) {
         for (double tube : TUBES) {
             if (tube > bore * 1.02) {
-                tryOne(name, at, Field.PIPE_BORE, tube);
+                tryOne(name, at, DocumentField.of("pipe", "bore_mm"), tube);
                 return;
             }
         }
     }
 
     private void tryCore(String name, String at, JsonNode core) {
-        tryOne(name, at, Field.CORE_DEPTH, Math.rint(core.path("depth_mm").asDouble(0) * 1.2));
-        tryOne(name, at, Field.CORE_HEIGHT, Math.rint(core.path("height_mm").asDouble(0) * 1.15));
+        tryOne(name, at, DocumentField.of("core", "depth_mm"), Math.rint(core.path("depth_mm").asDouble(0) * 1.2));
+        tryOne(name, at, DocumentField.of("core", "height_mm"), Math.rint(core.path("height_mm").asDouble(0) * 1.15));
         boolean inWay = inWay(core.path("name").asString(""));
         JsonNode air = core.path("air");
         if (air.isObject() && !inWay) {
-            tryOne(name, at + "/air", Field.AIR_FACE_SHARE, Math.min(Math.rint(air.path("faceShare_pct").asDouble(0) * 1.3), 60));
-            tryOne(name, at + "/air", Field.AIR_STANDSTILL, Math.max(2, air.path("standstill_m_s").asDouble(0)));
+            tryOne(name, at + "/air", DocumentField.of("core/air", "faceShare_pct"), Math.min(Math.rint(air.path("faceShare_pct").asDouble(0) * 1.3), 60));
+            tryOne(name, at + "/air", DocumentField.of("core/air", "standstill_m_s"), Math.max(2, air.path("standstill_m_s").asDouble(0)));
         }
         JsonNode water = core.path("water");
         if (water.isObject()) {
-            tryOne(name, at + "/water", Field.WATER_FLOW, Math.rint(water.path("flow_L_min").asDouble(0) * 1.5));
-            tryOne(name, at + "/water", Field.WATER_VOLUME, water.path("volume_L").asDouble(0) * 2);
+            tryOne(name, at + "/water", DocumentField.of("core/water", "flow_L_min"), Math.rint(water.path("flow_L_min").asDouble(0) * 1.5));
+            tryOne(name, at + "/water", DocumentField.of("core/water", "volume_L"), water.path("volume_L").asDouble(0) * 2);
             tryNarrowest(at + "/water/pieces", water.path("pieces"));
             if (!inWay) {
-                tryOne(name, at + "/water/radiator/air", Field.AIR_FACE_SHARE,
+                tryOne(name, at + "/water/radiator/air", DocumentField.of("core/air", "faceShare_pct"),
                         Math.min(Math.rint(water.at("/radiator/air/faceShare_pct").asDouble(0) * 1.3), 60));
             }
             trySinks(at + "/water", water);
@@ -140,22 +140,22 @@ final class ChangesWorthTrying {
     private void trySinks(String at, JsonNode water) {
         if (water.path("radiator").isObject()) {
             List<ChangeView.Edit> card = cardOfItsOwn(at + "/radiator", water.path("radiator"));
-            trial("radiator", at + "/radiator", Field.RADIATOR_HEIGHT, Math.rint(water.at("/radiator/height_mm").asDouble(0) * 1.25), card);
-            trial("radiator", at + "/radiator", Field.RADIATOR_DEPTH, Math.rint(water.at("/radiator/depth_mm").asDouble(0) * 1.5), card);
+            trial("radiator", at + "/radiator", DocumentField.of("core/water/radiator", "height_mm"), Math.rint(water.at("/radiator/height_mm").asDouble(0) * 1.25), card);
+            trial("radiator", at + "/radiator", DocumentField.of("core/water/radiator", "depth_mm"), Math.rint(water.at("/radiator/depth_mm").asDouble(0) * 1.5), card);
         }
-        tryOne("ice tank", at + "/tank", Field.ICE_MASS, Math.rint(water.at("/tank/ice_kg").asDouble(0) * 1.5));
+        tryOne("ice tank", at + "/tank", DocumentField.of("core/water/tank", "ice_kg"), Math.rint(water.at("/tank/ice_kg").asDouble(0) * 1.5));
         double piece = water.at("/tank/icePiece_mm").asDouble(0);
         if (piece > 12) {
-            trial("ice tank", at + "/tank", Field.ICE_PIECE, Math.rint(piece / 2));
+            trial("ice tank", at + "/tank", DocumentField.of("core/water/tank", "icePiece_mm"), Math.rint(piece / 2));
         }
-        tryOne("chiller", at + "/chiller", Field.CHILLER_CAPACITY, Math.rint(water.at("/chiller/capacity_kW").asDouble(0) * 15) / 10);
+        tryOne("chiller", at + "/chiller", DocumentField.of("core/water/chiller", "capacity_kW"), Math.rint(water.at("/chiller/capacity_kW").asDouble(0) * 15) / 10);
     }
 
     /** What keeps a card speaking of the radiator that it was made for when another size of the same make is taken. */
     private static List<ChangeView.Edit> cardOfItsOwn(String at, JsonNode radiator) {
         List<ChangeView.Edit> edits = new ArrayList<>();
         if (!radiator.has("tubes")) {
-            for (Field[] pair : new Field[][] {{Field.RADIATOR_CARD_WIDTH, Field.RADIATOR_WIDTH}, {Field.RADIATOR_CARD_HEIGHT, Field.RADIATOR_HEIGHT}, {Field.RADIATOR_CARD_DEPTH, Field.RADIATOR_DEPTH}}) {
+            for (DocumentField[] pair : new DocumentField[][] {{DocumentField.of("core/water/radiator", "cardWidth_mm"), DocumentField.of("core/water/radiator", "width_mm")}, {DocumentField.of("core/water/radiator", "cardHeight_mm"), DocumentField.of("core/water/radiator", "height_mm")}, {DocumentField.of("core/water/radiator", "cardDepth_mm"), DocumentField.of("core/water/radiator", "depth_mm")}}) {
                 if (!radiator.has(pair[0].key())) {
                     edits.add(new ChangeView.Edit(at + "/" + pair[0].key(), radiator.path(pair[1].key()).asDouble(0)));
                 }
@@ -185,7 +185,7 @@ final class ChangesWorthTrying {
             }
         }
         if (narrow >= 0) {
-            tryOne(pieces.get(narrow).path("name").asString(""), at + "/" + narrow, Field.LOOP_BORE, Math.rint(pieces.get(narrow).path("bore_mm").asDouble(0) * 1.6));
+            tryOne(pieces.get(narrow).path("name").asString(""), at + "/" + narrow, DocumentField.of("water/piece", "bore_mm"), Math.rint(pieces.get(narrow).path("bore_mm").asDouble(0) * 1.6));
         }
     }
 
@@ -196,30 +196,30 @@ final class ChangesWorthTrying {
             JsonNode way = ways.get(w);
             String at = "/airWays/" + w;
             String name = way.path("name").asString("");
-            tryOne(name, at, Field.WAY_SEAL, 97);
-            tryOne(name, at + "/exit", Field.EXIT_AREA, Math.rint(way.at("/exit/area_cm2").asDouble(0) * 1.4));
-            tryOne(name, at + "/opening", Field.OPENING_HEIGHT, Math.rint(way.at("/opening/height_mm").asDouble(0) * 1.25));
+            tryOne(name, at, DocumentField.of("airWay", "seal_pct"), 97);
+            tryOne(name, at + "/exit", DocumentField.of("airWay/exit", "area_cm2"), Math.rint(way.at("/exit/area_cm2").asDouble(0) * 1.4));
+            tryOne(name, at + "/opening", DocumentField.of("airWay/opening", "height_mm"), Math.rint(way.at("/opening/height_mm").asDouble(0) * 1.25));
             for (int k = 0; k < way.at("/opening/walls").size(); k++) {
                 JsonNode wall = way.at("/opening/walls/" + k);
                 double up = wall.path("up_mm").asDouble(0);
-                trial(wall.path("name").asString(""), at + "/opening/walls/" + k, Field.WALL_UP, up + (up < 0 ? -60 : 60));
+                trial(wall.path("name").asString(""), at + "/opening/walls/" + k, DocumentField.of("airWay/opening/wall", "up_mm"), up + (up < 0 ? -60 : 60));
             }
         }
     }
 
-    private void tryOne(String name, String place, Field field, double to) {
+    private void tryOne(String name, String place, DocumentField field, double to) {
         JsonNode before = document.at("/options/" + option + place + "/" + field.key());
-        if (before.isNumber() && (to > before.asDouble(0) * 1.001 || field == Field.FILTER_HEAT)) {
+        if (before.isNumber() && (to > before.asDouble(0) * 1.001 || field.equals(DocumentField.of("filter", "heatGain_K")))) {
             trial(name, place, field, to);
         }
     }
 
-    private void trial(String name, String place, Field field, double to) {
+    private void trial(String name, String place, DocumentField field, double to) {
         trial(name, place, field, to, List.of());
     }
 
     /** @param also edits that go with it */
-    private void trial(String name, String place, Field field, double to, List<ChangeView.Edit> also) {
+    private void trial(String name, String place, DocumentField field, double to, List<ChangeView.Edit> also) {
         String pointer = place + "/" + field.key();
         double from = document.at("/options/" + option + pointer).asDouble(0);
         if (to > field.max() || to < field.min()) {

@@ -10,7 +10,7 @@ import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.quantity.Unit;
 import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.DutyCsv;
-import io.enthalpa.formats.DutyWriter;
+import io.enthalpa.formats.document.DutyDocument;
 import io.enthalpa.formats.LogColumn;
 import io.enthalpa.server.problem.Asked;
 import jakarta.servlet.http.HttpServletRequest;
@@ -47,7 +47,7 @@ class DutyController {
 
     @PostMapping("/library")
     LibraryView library(@RequestBody DutyRequest request) {
-        return new LibraryView(library(BuildFile.read(Asked.document(request.document()))).entries().stream().map(e -> new EntryView(e.name(), e.says(), DutyWriter.tree(e))).toList());
+        return new LibraryView(library(BuildFile.read(Asked.document(request.document()))).entries().stream().map(e -> new EntryView(e.name(), e.says(), DutyDocument.tree(e))).toList());
     }
 
     private static DutyLibrary library(Build build) {
@@ -70,7 +70,7 @@ class DutyController {
         DutyLibrary.Entry entry = new DutyLibrary.Entry("%d laps of %.0f s".formatted(request.laps(), request.lap_s()), "", build.duty().startAbove(), 1, 0,
                 library(build).laps(request.lap_s(), request.corners(), request.fast_km_h(), request.slow_km_h(), request.laps()));
         entry.duty(build.gearing());
-        return new EntryView(entry.name(), entry.says(), DutyWriter.tree(entry));
+        return new EntryView(entry.name(), entry.says(), DutyDocument.tree(entry));
     }
 
     private static void within(String label, double value, double min, double max, String unit) {
@@ -146,7 +146,7 @@ class DutyController {
         DutyCsv.Imported log = DutyCsv.read(new InputStreamReader(body.getInputStream(), StandardCharsets.UTF_8), chosen(columns),
                 new DutyCsv.Car(gearing, outside_kPa * 1000, boost_kPa * 1000, limiter_rpm * Math.PI / 30));
         double highest = log.rows().stream().mapToDouble(DutyPoint::boost).max().orElse(0);
-        return new LogView(DutyWriter.tree(log.rows()), log.rows().size(), log.read(), log.repeated(),
+        return new LogView(DutyDocument.tree(log.rows()), log.rows().size(), log.read(), log.repeated(),
                 log.gaps().stream().map(g -> new GapView(g.line(), g.from(), g.seconds())).toList(), log.tolerance(), log.rows().get(log.rows().size() - 1).time(), highest / 1000);
     }
 

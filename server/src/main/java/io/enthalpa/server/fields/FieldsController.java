@@ -1,6 +1,6 @@
 package io.enthalpa.server.fields;
 
-import io.enthalpa.core.build.Field;
+import io.enthalpa.formats.document.DocumentField;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.quantity.Unit;
 import java.util.Arrays;
@@ -25,7 +25,7 @@ class FieldsController {
 
     /** Range and default in the unit of the key's suffix. */
     record FieldView(String part, String key, String label, Quantity quantity, String unit, double min, double max, double usual, String source) {
-        static FieldView of(Field f) {
+        static FieldView of(DocumentField f) {
             return new FieldView(f.part(), f.key(), f.label(), f.quantity(), f.unit().symbol(), f.min(), f.max(), f.usual(), f.source());
         }
     }
@@ -37,6 +37,6 @@ class FieldsController {
     FieldCatalogue catalogue() {
         return new FieldCatalogue(
                 Arrays.stream(Quantity.values()).map(q -> new QuantityView(q, q.si(), q.units().stream().map(UnitView::of).toList())).toList(),
-                Arrays.stream(Field.values()).map(FieldView::of).toList());
+                DocumentField.all().stream().map(FieldView::of).toList());
     }
 }

@@ -1,0 +1,76 @@
+package io.enthalpa.formats.document;
+
+import io.enthalpa.core.coolingair.Layer;
+import io.enthalpa.core.engine.BlowerType;
+import io.enthalpa.core.exchanger.Coolant;
+import io.enthalpa.core.exchanger.Effectiveness;
+import io.enthalpa.core.exchanger.EndTankSpec.PortPlace;
+import io.enthalpa.core.exchanger.FinType;
+import io.enthalpa.core.exchanger.FinnedBlock.Construction;
+import io.enthalpa.core.exchanger.PortSide;
+import io.enthalpa.core.loss.FittingLoss;
+import io.enthalpa.core.loss.PipeMaterial;
+import io.enthalpa.core.waterloop.CorePorts;
+import io.enthalpa.core.waterloop.IceSpec;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** The words of a build file for what is chosen from a list, in the order they are offered. */
+final class Words {
+    private static final Map<Class<?>, Map<String, Object>> ALL = new LinkedHashMap<>();
+
+    static {
+        words(BlowerType.class, "roots-type", "screw", "centrifugal", "turbo");
+        words(PipeMaterial.class, "aluminium", "steel", "stainless", "silicone");
+        words(Effectiveness.class, "crossflow", "crossflow, charge mixed", "crossflow, coolant mixed", "counterflow", "u-flow, passes stacked",
+                "u-flow, passes behind each other");
+        words(PortPlace.class, "middle", "offset", "end");
+        words(PortSide.class, "left", "right", "up", "down");
+        words(FinType.class, "plain", "offset strip", "louvred");
+        words(Construction.class, "bar-and-plate", "tube-and-fin");
+        words(Coolant.class, "air", "water");
+        words(FittingLoss.class, "spigot", "elbow 90", "elbow 45", "tee through", "tee branch", "ball valve", "gate valve", "globe valve", "check valve");
+        words(CorePorts.Layout.class, "opposite corners", "one end", "middle");
+        words(CorePorts.Feed.class, "bottom", "top");
+        words(IceSpec.Stir.class, "still", "returned over the ice", "sprayed");
+        words(Layer.Kind.class, "core", "radiator", "condenser", "engine radiator", "oil cooler");
+    }
+
+    private Words() {
+    }
+
+    private static void words(Class<? extends Enum<?>> type, String... words) {
+        Enum<?>[] values = type.getEnumConstants();
+        if (values.length != words.length) {
+            throw new IllegalStateException(type + " has " + values.length + " values and " + words.length + " words");
+        }
+        Map<String, Object> map = new LinkedHashMap<>();
+        for (int i = 0; i < values.length; i++) {
+            map.put(words[i], values[i]);
+        }
+        ALL.put(type, map);
+    }
+
+    /** @return the types that have words */
+    static Set<Class<?>> types() {
+        return ALL.keySet();
+    }
+
+    static boolean has(Class<?> type) {
+        return ALL.containsKey(type);
+    }
+
+    static List<String> of(Class<?> type) {
+        return List.copyOf(ALL.get(type).keySet());
+    }
+
+    static Object value(Class<?> type, String word) {
+        return ALL.get(type).get(word);
+    }
+
+    static String of(Enum<?> value) {
+        return ALL.get(value.getDeclaringClass()).entrySet().stream().filter(e -> e.getValue() == value).map(Map.Entry::getKey).findFirst().orElseThrow();
+    }
+}
