@@ -4,7 +4,7 @@ import BlowerMapPanel from '../blower/BlowerMapPanel.vue'
 import { useBuild } from '../build/store'
 import { drawnThrough, hasTwoBanks, hasTwoBlowers, withOneBank, withOneBlower, withTwoBanks, withTwoBlowers } from '../document/doubling'
 import { ofKind } from '../document/pieces'
-import type { Piece } from '../document/types'
+import { blowerTypeWords, type Piece } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import KnowButton from '../reasons/KnowButton.vue'
 import { useSettings } from '../settings/store'
@@ -24,7 +24,6 @@ const filters = computed(() => ofKind(build.option!, 'filter'))
 const blowers = computed(() => ofKind(build.option!, 'blower'))
 const plenums = computed(() => ofKind(build.option!, 'plenum'))
 const steady = computed(() => build.answer?.steady)
-const kinds = ['roots-type', 'screw', 'centrifugal', 'turbo'].map((w) => ({ value: w, label: w }))
 /** Where two stand side by side each is told by its name. */
 const which = (name: string, count: number) => (count > 1 ? `, ${name}` : '')
 const twoWays = computed(() => {
@@ -86,7 +85,7 @@ function pickBanks(count: string): void {
       <section v-for="(b, i) in blowers" :key="b.at">
         <h2>{{ i === 0 ? `Boost, option ${build.letter}` : 'Second blower' }}{{ which(b.piece.name, blowers.length) }}</h2>
         <NumberField v-if="i === 0" part="option" name="boost_kPa" :pointer="`${at}/boost_kPa`" />
-        <ChoiceField label="blower" :pointer="`${at}${b.at}/type`" :choices="kinds" :of="blowers.length > 1 ? b.piece.name : undefined" />
+        <ChoiceField label="blower" :pointer="`${at}${b.at}/type`" :choices="blowerTypeWords" :of="blowers.length > 1 ? b.piece.name : undefined" />
         <NumberField v-if="!b.piece.map" part="blower" name="efficiency_pct" :pointer="`${at}${b.at}/efficiency_pct`" :of="blowers.length > 1 ? b.piece.name : undefined" />
         <NumberField part="blower" name="maxPressureRatio" :pointer="`${at}${b.at}/maxPressureRatio`" :of="blowers.length > 1 ? b.piece.name : undefined" />
         <NumberField part="blower" name="outletBore_mm" :pointer="`${at}${b.at}/outletBore_mm`" :of="blowers.length > 1 ? b.piece.name : undefined" />

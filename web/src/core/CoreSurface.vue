@@ -5,6 +5,7 @@ import type { CatalogueItem } from '../api/client'
 import { useBuild } from '../build/store'
 import CataloguePicker from '../catalogue/CataloguePicker.vue'
 import { ofKind, usualBlock, usualBrick } from '../document/pieces'
+import { effectivenessWords, finnedBlockConstructionWords } from '../document/types'
 import { change, spoken } from '../quantity/catalogue'
 import KnowButton from '../reasons/KnowButton.vue'
 import { useSettings } from '../settings/store'
@@ -37,7 +38,6 @@ const way = computed(() => build.option?.airWays?.find((w) => w.layers.some((l) 
 const was = computed(() => build.ghost?.answer.steady?.cores.find((c) => c.name === core.value?.name))
 const loss = (steady: typeof build.answer | undefined) => steady?.steady?.pieces.flatMap((p) => [p, ...p.legs.flatMap((l) => l.pieces)]).find((p) => p.kind === 'core' && p.name === core.value?.name)?.loss_kPa
 
-const arrangements = ['crossflow', 'crossflow, charge mixed', 'crossflow, coolant mixed', 'counterflow', 'u-flow, passes stacked', 'u-flow, passes behind each other'].map((w) => ({ value: w, label: w }))
 const places = [
   { value: 'middle', label: 'middle' },
   { value: 'offset', label: 'offset' },
@@ -150,7 +150,7 @@ function divided(value: string): void {
           <NumberField part="core" name="width_mm" :pointer="`${at}/width_mm`" />
           <NumberField part="core" name="height_mm" :pointer="`${at}/height_mm`" />
           <NumberField part="core" name="depth_mm" :pointer="`${at}/depth_mm`" />
-          <ChoiceField label="arrangement" :pointer="`${at}/arrangement`" :choices="arrangements" fallback="crossflow" :of="core.name" />
+          <ChoiceField label="arrangement" :pointer="`${at}/arrangement`" :choices="effectivenessWords" fallback="crossflow" :of="core.name" />
           <template v-if="core.cooledBy === 'air' && !way">
             <NumberField part="core/air" name="faceShare_pct" :pointer="`${at}/air/faceShare_pct`" />
             <NumberField part="core/air" name="standstill_m_s" :pointer="`${at}/air/standstill_m_s`" />
@@ -208,7 +208,7 @@ function divided(value: string): void {
           <FinFields :title="core.cooledBy === 'air' ? 'Cooling fin' : 'Water fin'" :fin="core.block.coldFin" :pointer="`${at}/block/coldFin`" />
           <section>
             <h2>Layers</h2>
-            <ChoiceField label="construction" :pointer="`${at}/block/layers`" :choices="[{ value: 'bar-and-plate', label: 'bar-and-plate' }, { value: 'tube-and-fin', label: 'tube-and-fin' }]" :of="core.name" />
+            <ChoiceField label="construction" :pointer="`${at}/block/layers`" :choices="finnedBlockConstructionWords" :of="core.name" />
             <NumberField v-for="key in ['plate_mm', 'bar_mm', 'conductivity_W_mK', 'chargeFouling_m2K_kW', 'coldFouling_m2K_kW']" :key="key" part="core/block" :name="key" :pointer="`${at}/block/${key}`" :optional="key.includes('ouling') || key.startsWith('cond')" />
             <p v-if="view?.geometry" class="fine">
               {{ view.geometry.layers }} charge layers, one every {{ view.geometry.layerStep_mm.toFixed(1) }} mm; {{ view.geometry.chargeArea_m2.toFixed(2) }} m² inside, {{ view.geometry.coldArea_m2.toFixed(2) }} m² outside.

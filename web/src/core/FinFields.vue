@@ -1,18 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useBuild } from '../build/store'
-import type { Fin } from '../document/types'
+import { finTypeWords, type Fin } from '../document/types'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 
 /** The fins of one side. */
 const props = defineProps<{ title: string; fin: Fin; pointer: string }>()
 const build = useBuild()
-const types = [
-  { value: 'plain', label: 'plain' },
-  { value: 'offset strip', label: 'offset strip' },
-  { value: 'louvred', label: 'louvred' },
-]
 const perInch = computed(() => (25.4 / props.fin.pitch_mm).toFixed(1))
 
 /** A new kind brings the figures it needs. */
@@ -32,7 +27,7 @@ function pick(type: string): void {
 <template>
   <section>
     <h2>{{ title }} <span class="quiet">{{ perInch }} per inch</span></h2>
-    <ChoiceField label="kind" :pointer="`${pointer}/type`" :choices="types" :of="title" :pick="pick" />
+    <ChoiceField label="kind" :pointer="`${pointer}/type`" :choices="finTypeWords" :of="title" :pick="pick" />
     <NumberField part="core/block/fin" name="gap_mm" :pointer="`${pointer}/gap_mm`" :of="title" />
     <NumberField part="core/block/fin" name="pitch_mm" :pointer="`${pointer}/pitch_mm`" :of="title" />
     <NumberField part="core/block/fin" name="thickness_mm" :pointer="`${pointer}/thickness_mm`" :of="title" />

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useRoute } from 'vue-router'
 import type { LoopView } from '../api/client'
 import { useBuild } from '../build/store'
-import type { WaterLoop } from '../document/types'
+import { iceStirWords, type WaterLoop } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import ChoiceField from '../ui/ChoiceField.vue'
@@ -19,7 +19,6 @@ const yesNo = [
   { value: 'no', label: 'no' },
   { value: 'yes', label: 'yes' },
 ]
-const stirs = ['still', 'returned over the ice', 'sprayed'].map((w) => ({ value: w, label: w }))
 const way = computed(() => build.option?.airWays?.find((w) => w.layers.some((l) => l.kind === 'radiator' && l.name === props.core)))
 
 function flag(key: string, words: string, value: string): void {
@@ -60,7 +59,7 @@ function know(how: 'card' | 'tubes'): void {
       <NumberField part="core/water/tank" name="ice_kg" :pointer="`${at}/tank/ice_kg`" optional empty="none" />
       <template v-if="loop.tank.ice_kg">
         <NumberField part="core/water/tank" name="icePiece_mm" :pointer="`${at}/tank/icePiece_mm`" optional />
-        <ChoiceField label="stirred" :pointer="`${at}/tank/stirred`" :choices="stirs" fallback="returned over the ice" of="ice" />
+        <ChoiceField label="stirred" :pointer="`${at}/tank/stirred`" :choices="iceStirWords" fallback="returned over the ice" of="ice" />
         <ChoiceField label="topped up each run" :pointer="`${at}/tank/refilled`" :choices="yesNo" :shown="loop.tank.refilled ? 'yes' : 'no'" :pick="(v) => flag('tank/refilled', 'ice topped up each run', v)" of="ice" />
       </template>
       <ChoiceField label="baffled" :pointer="`${at}/tank/baffled`" :choices="yesNo" :shown="loop.tank.baffled ? 'yes' : 'no'" :pick="(v) => flag('tank/baffled', 'tank baffled', v)" of="tank" />

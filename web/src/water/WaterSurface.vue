@@ -5,7 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useBuild } from '../build/store'
 import { newIdentity, type Edit } from '../document/edit'
 import { ofKind } from '../document/pieces'
-import { FITTINGS, type LoopPiece, type LoopPieceKind, type PipePiece } from '../document/types'
+import { corePortsFeedWords, corePortsLayoutWords, FITTINGS, pipeMaterialWords, type LoopPiece, type LoopPieceKind, type PipePiece } from '../document/types'
 import BendTable from '../pipes/BendTable.vue'
 import { change, spoken } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
@@ -143,10 +143,6 @@ const yesNo = [
   { value: 'no', label: 'no' },
   { value: 'yes', label: 'yes' },
 ]
-const portWords = ['opposite corners', 'one end', 'middle'].map((w) => ({ value: w, label: w }))
-const feedWords = ['bottom', 'top'].map((w) => ({ value: w, label: w }))
-const fittingWords = FITTINGS.map((w) => ({ value: w, label: w }))
-const materials = ['silicone', 'aluminium', 'steel', 'stainless'].map((w) => ({ value: w, label: w }))
 const isFitting = computed(() => piece.value && (FITTINGS as readonly string[]).includes(piece.value.kind))
 const pumps = computed(() => pieces.value.filter((p) => p.kind === 'pump'))
 
@@ -218,11 +214,11 @@ function choose(p: string): void {
               <NumberField v-if="!isChamber(piece.kind)" part="water/piece" name="bore_mm" :pointer="`${here}/bore_mm`" :of="piece.name" />
               <NumberField v-if="!isChamber(piece.kind)" part="water/piece" name="beside" :pointer="`${here}/beside`" :of="piece.name" optional empty="1" />
               <NumberField v-if="piece.kind === 'hose' || isFitting" part="water/piece" name="length_mm" :pointer="`${here}/length_mm`" :of="piece.name" :optional="piece.kind !== 'hose'" empty="0 mm" />
-              <ChoiceField v-if="isFitting" label="kind" :pointer="`${here}/kind`" :choices="fittingWords" :of="piece.name" />
-              <ChoiceField v-if="piece.kind === 'hose'" label="material" :pointer="`${here}/material`" :choices="materials" fallback="silicone" :of="piece.name" />
+              <ChoiceField v-if="isFitting" label="kind" :pointer="`${here}/kind`" :choices="FITTINGS" :of="piece.name" />
+              <ChoiceField v-if="piece.kind === 'hose'" label="material" :pointer="`${here}/material`" :choices="pipeMaterialWords" fallback="silicone" :of="piece.name" />
               <template v-if="piece.kind === 'core'">
-                <ChoiceField label="water ports" :pointer="`${here}/ports`" :choices="portWords" :of="piece.name" />
-                <ChoiceField label="fed from the" :pointer="`${here}/fedFrom`" :choices="feedWords" :of="piece.name" />
+                <ChoiceField label="water ports" :pointer="`${here}/ports`" :choices="corePortsLayoutWords" :of="piece.name" />
+                <ChoiceField label="fed from the" :pointer="`${here}/fedFrom`" :choices="corePortsFeedWords" :of="piece.name" />
                 <ChoiceField label="boss before the tubes" :pointer="`${here}/boss`" :choices="yesNo" :shown="piece.boss ? 'yes' : 'no'" :pick="(v) => flag(`${here}/boss`, 'boss before the tubes', v)" :of="piece.name" />
               </template>
               <template v-if="piece.kind === 'chiller'">

@@ -37,7 +37,7 @@ import tools.jackson.databind.node.ObjectNode;
 public record BuildDocument(@Kind("enthalpa-build") String format,
         @Figure(label = "version", min = 1, max = 1000, usual = 4, help = "of the file's form") int version, String name, @Blank String summary,
         @Called("") Engine engine, @Called("") Climate climate, @Called("") TargetsDocument targets, @Called("") FullLoad fullLoad, @Called("") @Nullable GearingDocument gearing,
-        @Called("") @Nullable Bay bay, @Called("duty") DutyDocument duty, @Called(value = "option", most = 26) List<OptionDocument> options) {
+        @Called("") @Nullable Bay bay, @Called("duty") DutyDocument duty, @Called(value = "option", most = 26) List<BuildOptionDocument> options) {
 
     /**
      * @param tree of a build file whose format and version were looked at
@@ -67,7 +67,7 @@ public record BuildDocument(@Kind("enthalpa-build") String format,
     public static ObjectNode tree(Build b, String format, int version) {
         return Binding.MAPPER.valueToTree(new BuildDocument(format, version, b.name(), b.summary(), Engine.of(b.engine()), Climate.of(b.climate()), TargetsDocument.of(b.targets()),
                 new FullLoad(RPM.of(b.fullLoad().speed()), KM_H.of(b.fullLoad().roadSpeed())), b.gearing().map(GearingDocument::of).orElse(null), b.bay().map(Bay::of).orElse(null),
-                DutyDocument.of(b.duty()), b.options().stream().map(OptionDocument::of).toList()));
+                DutyDocument.of(b.duty()), b.options().stream().map(BuildOptionDocument::of).toList()));
     }
 
     /** @return how the file's text is read and written */
@@ -98,7 +98,7 @@ public record BuildDocument(@Kind("enthalpa-build") String format,
 
     /** @return an option as it stands in a file */
     public static ObjectNode tree(BuildOption option) {
-        return Binding.MAPPER.valueToTree(OptionDocument.of(option));
+        return Binding.MAPPER.valueToTree(BuildOptionDocument.of(option));
     }
 
     /** @return the word for the kind of a piece, as in the file */
@@ -203,7 +203,7 @@ public record BuildDocument(@Kind("enthalpa-build") String format,
     }
 
     @Part(value = "option", says = "one way of doing the job")
-    record OptionDocument(String letter, String name,
+    record BuildOptionDocument(String letter, String name,
             @Figure(label = "boost", min = 0, max = 500, usual = 100, help = "in the manifold above outside air, as the gauge shows it") double boost_kPa,
             @Called(value = "piece", alone = true, most = Piece.MOST) List<Piece> path, @Called(value = "way of the air", alone = true, most = AirWay.MOST) @Nullable List<AirWay> airWays) {
         BuildOption core(Place at) {
@@ -217,8 +217,8 @@ public record BuildDocument(@Kind("enthalpa-build") String format,
             return new BuildOption(letter, name, KPA.si(boost_kPa), Piece.path(path, at), ways);
         }
 
-        static OptionDocument of(BuildOption o) {
-            return new OptionDocument(o.letter(), o.name(), KPA.of(o.boost()), Piece.of(o.path()), o.airWays().isEmpty() ? null : o.airWays().stream().map(AirWay::of).toList());
+        static BuildOptionDocument of(BuildOption o) {
+            return new BuildOptionDocument(o.letter(), o.name(), KPA.of(o.boost()), Piece.of(o.path()), o.airWays().isEmpty() ? null : o.airWays().stream().map(AirWay::of).toList());
         }
     }
 }

@@ -1,0 +1,82 @@
+package io.enthalpa.formats.document;
+
+import io.enthalpa.formats.document.Shape.Form;
+import io.enthalpa.formats.document.Shape.Item;
+import java.lang.reflect.Modifier;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/** The page's types of the build file. */
+final class TypeScript {
+    private final StringBuilder text = new StringBuilder("/* Made from the records of the build file (formats, package document). Change them there. */\n");
+
+    static String of(Shape root) {
+        TypeScript made = new TypeScript();
+        Set<Class<?>> choices = new LinkedHashSet<>();
+        Set<Class<?>> sealed = new LinkedHashSet<>();
+        for (Shape shape : root.all()) {
+            for (var component : shape.type().getRecordComponents()) {
+                if (Words.has(component.getType())) {
+                    choices.add(component.getType());
+                }
+            }
+            shape.items().stream().map(Item::inside).filter(Class::isInterface).forEach(sealed::add);
+        }
+        choices.forEach(made::choice);
+        root.all().forEach(made::shape);
+        sealed.forEach(made::union);
+        return made.text.toString();
+    }
+
+    /** What outside this package is called so keeps its name; a record that shares its name with a part of the core is told from it by an ending. */
+    static String name(Class<?> type) {
+        String name = type.getSimpleName();
+        return Modifier.isPublic(type.getModifiers()) ? name : name.replaceFirst("Document$", "");
+    }
+
+    private static String choiceName(Class<?> type) {
+        return (type.isMemberClass() ? type.getDeclaringClass().getSimpleName().replaceFirst("Spec$", "") : "") + type.getSimpleName();
+    }
+
+    private void choice(Class<?> type) {
+        String name = choiceName(type);
+        String list = name.substring(0, 1).toLowerCase() + name.substring(1) + "Words";
+        text.append("\nexport const ").append(list).append(" = [").append(Words.of(type).stream().map(w -> "'" + w + "'").collect(Collectors.joining(", "))).append("] as const\n");
+        text.append("export type ").append(name).append(" = (typeof ").append(list).append(")[number]\n");
+    }
+
+    private void shape(Shape shape) {
+        text.append("\n/** ").append(shape.part().says()).append(" */\nexport interface ").append(name(shape.type())).append(" {\n");
+        for (int i = 0; i < shape.items().size(); i++) {
+            Item item = shape.items().get(i);
+            if (item.figure() != null) {
+                text.append("  /** ").append(Markdown.figure(item)).append(" */\n");
+            }
+            text.append("  ").append(item.key()).append(item.optional() ? "?" : "").append(": ").append(type(shape, i, item)).append('\n');
+        }
+        text.append("}\n");
+    }
+
+    private static String type(Shape shape, int component, Item item) {
+        Class<?> java = shape.type().getRecordComponents()[component].getType();
+        return switch (item.form()) {
+            case NUMBER, COUNT -> "number";
+            case NUMBERS -> "number[]";
+            case TEXT -> "string";
+            case FLAG -> "boolean";
+            case WORD -> Words.has(java) ? choiceName(java) : item.words().stream().map(w -> "'" + w + "'").collect(Collectors.joining(" | "));
+            default -> name(item.inside()) + (item.form() == Form.ROWS ? "[]" : "");
+        };
+    }
+
+    private void union(Class<?> sealed) {
+        List<String> names = new ArrayList<>();
+        for (Class<?> one : sealed.getPermittedSubclasses()) {
+            names.add(name(one));
+        }
+        text.append("\nexport type ").append(name(sealed)).append(" = ").append(String.join(" | ", names)).append('\n');
+    }
+}
