@@ -16,9 +16,8 @@ import java.util.Map;
 import java.util.function.BiConsumer;
 import java.util.function.IntToDoubleFunction;
 import java.util.function.IntUnaryOperator;
+import tools.jackson.core.JsonGenerator;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /** A run with every step and every column, as CSV or JSON, units in the names. Where the engine stands, stations have no value. */
 public final class TraceFile {
@@ -136,22 +135,26 @@ public final class TraceFile {
         return out.toString();
     }
 
-    /** @return {@code {"format": "enthalpa-trace", "columns": {"time_s": [...], ...}}}, null where a column has no value */
-    public static ObjectNode json(Trace trace) {
-        ObjectNode root = JsonMapper.shared().createObjectNode();
-        root.put("format", "enthalpa-trace").put("version", 1);
-        ObjectNode node = root.putObject("columns");
-        for (Column column : columns(trace)) {
-            ArrayNode values = node.putArray(column.name());
-            for (int i = 0; i < trace.length(); i++) {
-                String text = column.text(i);
-                if (text.isEmpty()) {
-                    values.addNull();
-                } else {
-                    values.add(new BigDecimal(text));
+    /** @return {@code {"format": "enthalpa-trace", "version": 1, "columns": {"time_s": [...], ...}}}, null where a column has no value */
+    public static String json(Trace trace) {
+        StringWriter out = new StringWriter();
+        // Straight to text: as a tree, the millions of figures of a long run would take seconds.
+        try (JsonGenerator json = JsonMapper.shared().createGenerator(out)) {
+            json.writeStartObject().writeStringProperty("format", "enthalpa-trace").writeNumberProperty("version", 1).writeName("columns").writeStartObject();
+            for (Column column : columns(trace)) {
+                json.writeName(column.name()).writeStartArray();
+                for (int i = 0; i < trace.length(); i++) {
+                    String text = column.text(i);
+                    if (text.isEmpty()) {
+                        json.writeNull();
+                    } else {
+                        json.writeNumber(text);
+                    }
                 }
+                json.writeEndArray();
             }
+            json.writeEndObject().writeEndObject();
         }
-        return root;
+        return out.toString();
     }
 }

@@ -129,7 +129,7 @@ class AnswersController {
         }
         String text = work.now(page, "trace", () -> {
             Trace trace = answer.soak();
-            return json ? BuildFile.write(TraceFile.json(trace)) : TraceFile.csv(trace);
+            return json ? TraceFile.json(trace) : TraceFile.csv(trace);
         });
         return ResponseEntity.ok().contentType(json ? MediaType.APPLICATION_JSON : new MediaType("text", "csv", StandardCharsets.UTF_8)).body(text.getBytes(StandardCharsets.UTF_8));
     }

@@ -42,7 +42,7 @@ public final class SolveCommand {
     public static void soak(String[] args) {
         Arguments arguments = new Arguments(args, Set.of("--option"), Set.of("--table", "--csv", "--traces"));
         if (arguments.has("--csv") || arguments.has("--traces")) {
-            trace(arguments, arguments.has("--csv") ? TraceFile::csv : trace -> BuildFile.write(TraceFile.json(trace)).stripTrailing());
+            trace(arguments, arguments.has("--csv") ? TraceFile::csv : TraceFile::json);
         } else {
             answer(arguments, Answers::soak, AnswerTable::soak);
         }
