@@ -1,5 +1,5 @@
 import type { components } from './schema'
-import type { BlowerMap, BuildDocument, BuildOption, DutyDocument, DutyRow, Piece } from '../document/types'
+import type { BlowerMap, BuildDocument } from '../document/types'
 
 type Schemas = components['schemas']
 export type SteadyView = Schemas['SteadyView']
@@ -24,22 +24,22 @@ export type VerdictView = Schemas['VerdictView']
 export type FaultView = Schemas['FaultView']
 export type RunView = Schemas['RunView']
 export type DutyView = Schemas['DutyView']
-export type DutyEntry = Omit<Schemas['EntryView'], 'duty'> & { duty: DutyDocument }
+export type DutyEntry = Schemas['EntryView']
 export type LogHead = Schemas['LogHeadView']
 export type LogRole = Schemas['LogRoleView']['role']
-export type LogView = Omit<Schemas['LogView'], 'rows'> & { rows: DutyRow[] }
+export type LogView = Schemas['LogView']
 export type JobView = Schemas['JobView']
 export type SpreadView = Schemas['SpreadView']
-export type ComparedView = Omit<Schemas['ComparedView'], 'option'> & { option?: BuildOption }
+export type ComparedView = Schemas['ComparedView']
 export type OptionAnswer = Schemas['OptionAnswer']
 export type ChangeView = Schemas['ChangeView']
 export type FieldCatalogue = Schemas['FieldCatalogue']
 export type BuildKept = Schemas['BuildKept']
 export type BuildCard = Schemas['BuildCard']
-export type HomeVerdict = Omit<Schemas['HomeVerdict'], 'line'> & { line?: Omit<Schemas['SmallLine'], 'path'> & { path: Piece[] } }
+export type HomeVerdict = Schemas['HomeVerdict']
 export type Revision = Schemas['RevisionView']
 export type Backup = Schemas['Kept']
-export type BuildState = Omit<Schemas['BuildState'], 'document'> & { document: BuildDocument }
+export type BuildState = Schemas['BuildState']
 
 /** The server answered, but not with what was asked for. */
 export class Problem extends Error {

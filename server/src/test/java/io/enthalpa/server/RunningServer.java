@@ -7,6 +7,7 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
+import java.util.stream.Stream;
 import org.springframework.boot.builder.SpringApplicationBuilder;
 import org.springframework.context.ConfigurableApplicationContext;
 import tools.jackson.databind.JsonNode;
@@ -20,8 +21,13 @@ public final class RunningServer implements AutoCloseable {
     private final URI base;
 
     public RunningServer(Path data, boolean demo) {
-        context = new SpringApplicationBuilder(EnthalpaApplication.class)
-                .run("--server.port=0", "--enthalpa.data=" + data, "--enthalpa.demo=" + demo);
+        this(data, demo, "--springdoc.api-docs.enabled=false");
+    }
+
+    /** @param settings further ones, as on a command line */
+    public RunningServer(Path data, boolean demo, String... settings) {
+        context = new SpringApplicationBuilder(EnthalpaApplication.class).run(Stream.concat(
+                Stream.of("--server.port=0", "--enthalpa.data=" + data, "--enthalpa.demo=" + demo), Stream.of(settings)).toArray(String[]::new));
         base = URI.create("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"));
     }
 

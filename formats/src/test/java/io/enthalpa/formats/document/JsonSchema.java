@@ -2,7 +2,6 @@ package io.enthalpa.formats.document;
 
 import io.enthalpa.formats.document.Shape.Form;
 import io.enthalpa.formats.document.Shape.Item;
-import java.util.List;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -16,6 +15,10 @@ final class JsonSchema {
         schema.put("$schema", "https://json-schema.org/draft/2020-12/schema").put("title", "Enthalpa build file").put("$ref", "#/$defs/" + TypeScript.name(root.type()));
         ObjectNode all = schema.putObject("$defs");
         root.all().forEach(shape -> shape(shape, all.putObject(TypeScript.name(shape.type()))));
+        root.all().stream().flatMap(shape -> shape.items().stream()).map(Item::inside).filter(Class::isInterface).distinct().forEach(sealed -> {
+            ArrayNode any = all.putObject(TypeScript.name(sealed)).putArray("oneOf");
+            Shape.kinds(sealed).values().stream().distinct().forEach(s -> any.addObject().put("$ref", "#/$defs/" + TypeScript.name(s.type())));
+        });
         return schema;
     }
 
@@ -47,7 +50,7 @@ final class JsonSchema {
     private static void figure(Item item, ObjectNode into) {
         Figure f = item.figure();
         into.put("type", item.form() == Form.COUNT ? "integer" : "number").put("title", f.label()).put("description", f.help());
-        into.putPOJO("minimum", f.min()).putPOJO("maximum", f.max()).putPOJO("default", f.usual());
+        into.putPOJO("minimum", f.min()).putPOJO("maximum", f.max()).putArray("examples").addPOJO(f.usual());
         if (!item.suffix().unit().symbol().isEmpty()) {
             into.put("x-unit", item.suffix().unit().symbol());
         }
@@ -57,12 +60,6 @@ final class JsonSchema {
         if (item.most() > 0) {
             into.put("maxItems", item.most());
         }
-        ObjectNode row = into.putObject("items");
-        if (item.inside().isInterface()) {
-            ArrayNode any = row.putArray("oneOf");
-            List.copyOf(Shape.kinds(item.inside()).values()).stream().distinct().forEach(s -> any.addObject().put("$ref", "#/$defs/" + TypeScript.name(s.type())));
-        } else {
-            row.put("$ref", "#/$defs/" + TypeScript.name(item.inside()));
-        }
+        into.putObject("items").put("$ref", "#/$defs/" + TypeScript.name(item.inside()));
     }
 }

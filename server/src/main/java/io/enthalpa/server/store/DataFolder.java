@@ -275,12 +275,9 @@ public final class DataFolder implements AutoCloseable {
         if (!Files.isWritable(file()) || !Files.isWritable(path)) {
             throw readOnly();
         }
-        try {
-            if (Files.getFileStore(path).getUsableSpace() < SPARE) {
-                throw full();
-            }
-        } catch (IOException e) {
-            throw new StoreFault(StoreFault.Kind.FAILING, path + " cannot be reached (" + e.getMessage() + ").", e);
+        // By the file, not by Files.getFileStore: that one wants to know the mount point, which a changed root does not tell.
+        if (path.toFile().getUsableSpace() < SPARE) {
+            throw full();
         }
     }
 
