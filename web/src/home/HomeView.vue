@@ -6,7 +6,7 @@ import { api, Offline, type BuildCard, type HomeVerdict } from '../api/client'
 import { day } from '../quantity/time'
 import { useSettings } from '../settings/store'
 import HomeBar from '../shell/HomeBar.vue'
-import { headline } from '../verdict/sentences'
+import { told } from '../verdict/say'
 import BackupDialog from './BackupDialog.vue'
 import DeleteDialog from './DeleteDialog.vue'
 import SmallRidge from './SmallRidge.vue'
@@ -16,6 +16,7 @@ const settings = useSettings()
 const router = useRouter()
 const builds = shallowRef<BuildCard[]>()
 const verdicts = ref<Record<number, HomeVerdict>>({})
+const sentences = shallowRef<Record<string, string>>({})
 const failure = ref('')
 const said = ref('')
 const picker = ref<HTMLInputElement>()
@@ -35,7 +36,8 @@ onBeforeUnmount(() => (here = false))
 async function load(): Promise<void> {
   document.title = 'Enthalpa'
   await guarded(async () => {
-    const [list, known] = await Promise.all([api.builds(), api.verdicts()])
+    const [list, known, fields] = await Promise.all([api.builds(), api.verdicts(), api.fields()])
+    sentences.value = fields.sentences
     builds.value = list
     verdicts.value = Object.fromEntries(known.map((v) => [v.id, v]))
     void computeRest(list)
@@ -153,7 +155,7 @@ function remove(b: BuildCard): void {
                   <b>{{ o.letter }}</b>
                   <span>
                     <em>{{ o.name }}</em>
-                    <i v-if="o.verdict" :class="o.verdict.outcome">{{ headline(o.verdict, { duty: verdicts[b.id]! }, settings.units) }}</i>
+                    <i v-if="o.verdict" :class="o.verdict.outcome">{{ told(o.verdict.findings, 'HEADLINE', sentences, settings.units) }}</i>
                     <i v-else class="PULLS_TIMING">{{ o.fault?.sentence }}</i>
                   </span>
                 </span>

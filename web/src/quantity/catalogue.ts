@@ -44,10 +44,13 @@ export function temperatureTicks(low: number, high: number, count: number, syste
 export class Catalogue {
   private readonly quantities: Map<string, QuantityView>
   private readonly fields: Map<string, FieldView>
+  /** What a run can say, each by the kind of its finding. */
+  readonly sentences: Record<string, string>
 
   constructor(source: FieldCatalogue) {
     this.quantities = new Map(source.quantities.map((q) => [q.quantity, q]))
     this.fields = new Map(source.fields.map((f) => [`${f.part}/${f.key}`, f]))
+    this.sentences = source.sentences
   }
 
   field(part: string, key: string): FieldView {

@@ -1,4 +1,5 @@
 import type { FieldCatalogue } from '../quantity/catalogue'
+import { sentences } from './sentences'
 
 const u = (symbol: string, factor: number, offset = 0, ...alsoWritten: string[]) => ({ symbol, factor, offset, alsoWritten })
 
@@ -22,5 +23,9 @@ export const catalogueView = {
     { part: 'pipe', key: 'bore_mm', label: 'bore', quantity: 'LENGTH', unit: 'mm', min: 10, max: 400, usual: 63, source: 'inside' },
     { part: 'climate', key: 'airTemperature_C', label: 'outside air', quantity: 'TEMPERATURE', unit: '°C', min: -40, max: 55, usual: 25, source: 'the hottest day' },
     { part: 'engine', key: 'displacement_L', label: 'displacement', quantity: 'VOLUME', unit: 'L', min: 0.05, max: 60, usual: 2, source: 'data plate' },
+    { part: 'core', key: 'width_mm', label: 'core width', quantity: 'LENGTH', unit: 'mm', min: 30, max: 2500, usual: 500, source: 'finned block' },
+    { part: 'core', key: 'height_mm', label: 'core height', quantity: 'LENGTH', unit: 'mm', min: 30, max: 1500, usual: 250, source: 'finned block' },
+    { part: 'core', key: 'depth_mm', label: 'core depth', quantity: 'LENGTH', unit: 'mm', min: 10, max: 400, usual: 64, source: 'finned block' },
   ],
+  sentences,
 } as FieldCatalogue

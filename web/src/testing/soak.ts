@@ -19,7 +19,7 @@ export function soakView(intake: number[], more: { running?: boolean[]; verdict?
     },
     metal: { along: 2, across: 1, time_s: [0, n / 2], cells_C: [[100, 50], [110, 60]] },
     audit: { taken_kJ: 100, stored_kJ: 10, rejected_kJ: 90, latent_kJ: 0, error_pct: 0.01 },
-    verdict: { outcome: 'HOLDS', worst_C: worst, worstTime_s: intake.indexOf(worst) + 1, mean_C: 45, overTarget_s: 0, overTiming_s: 0, stillClimbing: false, ...more.verdict },
+    verdict: { outcome: 'HOLDS', worst_C: worst, worstTime_s: intake.indexOf(worst) + 1, mean_C: 45, overTarget_s: 0, overTiming_s: 0, stillClimbing: false, findings: [], ...more.verdict },
     figures: { shape: 'FLAT', shownOverTiming_s: 0, density_pct: 94, wonBack_pct: 82, condensed_g: 0, iceLeft_kg: 0, runs: [{ from_s: 0, to_s: n, start_C: intake[0]!, worst_C: worst, coldStart_C: 25, coldEnd_C: 25, iceEnd_kg: 0 }], ...more.figures },
   } as SoakView
 }

@@ -26,9 +26,13 @@ describe('the verdict column', () => {
     const soak = {
       verdict: {
         outcome: 'OVER_TARGET', worst_C: 58.2, worstTime_s: 727, mean_C: 50, firstOverTarget_s: 192, overTarget_s: 90, overTiming_s: 0, stillClimbing: false,
-        limit: 'COLD_SIDE', needed_pct: 70, atWorst: { charge_pct: 26, wall_pct: 2, coldFilm_pct: 30, coldFlow_pct: 42, radiator_pct: 0 },
+        limit: 'COLD_SIDE', needed_pct: 70, findings: [
+          { part: 'HEADLINE', kind: 'OVER_TARGET', values: { first: 192, worst: 58.2, climbing: 0, short: 0 }, says: '' },
+          { part: 'LIMIT', kind: 'LIMIT_LITTLE_AIR', values: { share: 72 }, says: '' },
+        ],
+        atWorst: { charge_pct: 26, wall_pct: 2, coldFilm_pct: 30, coldFlow_pct: 42, radiator_pct: 0 },
       },
-    } as SoakView
+    } as unknown as SoakView
     build.answers = { A: { option: 'A', steady: steadyView([34, 38, 187, 187, 58, 58, 58]), soak } }
     vi.spyOn(api, 'changes').mockResolvedValue({ changes: [change] })
   })
@@ -64,6 +68,25 @@ describe('the verdict column', () => {
     const wrapper = await column()
     await wrapper.find('tbody button').trigger('click')
     expect(add).toHaveBeenCalledWith('cold pipe bore 57 → 63\u00a0mm', change.edits, 'option from A: Cold pipe bore 57 → 63\u00a0mm', expect.objectContaining({ letter: 'A' }))
+  })
+
+  it('lets nothing be tried that was found for another document', async () => {
+    const wrapper = await column()
+    expect(wrapper.find('tbody button').attributes('disabled')).toBeUndefined()
+    vi.spyOn(api, 'changes').mockReturnValue(new Promise(() => undefined))
+    void useBuild().keeper!.add('target 60', [{ pointer: '/targets/intake_C', value: 60 }])
+    await flushPromises()
+    expect(wrapper.find('tbody button').attributes('disabled')).toBeDefined()
+  })
+
+  it('offers a core where there is none', async () => {
+    const core = { kind: 'core', name: 'core', width_mm: 480, height_mm: 240, depth_mm: 75 }
+    vi.spyOn(api, 'changes').mockResolvedValue({ changes: [{ ...change, piece: 'core', key: '', part: '', from: 0, to: 0, edits: [], option: { letter: 'A', name: 'air to air', boost_kPa: 90, path: [core] } as never }] })
+    const act = vi.spyOn(useBuild(), 'act').mockResolvedValue({ done: true })
+    const wrapper = await column()
+    expect(wrapper.findAll('tbody td')[0]!.text()).toContain('An air-to-air core, 480 × 240 × 75 mm')
+    await wrapper.find('tbody button').trigger('click')
+    expect(act.mock.calls[0]![0]).toEqual([{ list: '/options', put: expect.objectContaining({ letter: 'B', name: 'air-to-air core', path: [core] }) }])
   })
 
   it('says plainly why there is no answer', async () => {

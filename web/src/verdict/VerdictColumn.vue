@@ -1,34 +1,44 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
-import { api, type ChangeView } from '../api/client'
+import { api, type ChangeView, type FindingView } from '../api/client'
 import { useLookedUp } from '../build/lookedUp'
 import { useBuild } from '../build/store'
+import { freeLetter } from '../document/edit'
 import { change } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
 import { useSettings } from '../settings/store'
 import KnowButton from '../reasons/KnowButton.vue'
 import HowSure from './HowSure.vue'
-import { headline, noteLine, particulars, reason, shapeLine, shareParts, sinkName, worthLine } from './sentences'
+import { told } from './say'
+import { noteLine, shareParts, sinkName } from './sentences'
 
 const build = useBuild()
 const settings = useSettings()
 const router = useRouter()
 
 const verdict = computed(() => build.answer?.soak?.verdict)
-const run = computed(() => build.answer?.soak?.figures)
 const cooledBy = computed(() => build.answer?.steady?.core?.cooledBy ?? 'air')
 const sink = computed(() => sinkName(build.answer?.steady, build.answer?.steady?.core?.place))
 const parts = computed(() => (verdict.value?.atWorst ? shareParts(verdict.value.atWorst, cooledBy.value, sink.value) : []))
+const says = (part: FindingView['part']) => told(verdict.value!.findings, part, build.catalogue!.sentences, settings.units)
 /** Percent from which a part has room for its name in the bar. */
 const NAMED = 17
 const small = computed(() => parts.value.filter((p) => p.percent < NAMED).map((p) => `${p.name} ${p.percent.toFixed(0)} %`).join(', '))
 const notes = computed(() => build.answer?.steady?.notes ?? [])
 
+/** What was found belongs to the document it was asked of: while that is not the one on screen, nothing can be taken from it. */
+const stale = computed(() => looking.value || asked.value?.document !== build.document)
+
 /** Each is computed through the whole duty. */
 const { found: changes, asked, looking } = useLookedUp<ChangeView>(() => undefined, async (document, letter) => (await api.changes(document, letter)).changes, 400)
 
 function words(c: ChangeView): string {
+  const core = c.option?.path.find((p) => p.kind === 'core')
+  if (core) {
+    const size = (v: number, key: string) => build.catalogue!.text(build.catalogue!.field('core', key), v, settings.units)
+    return `An air-to-air core, ${size(core.width_mm, 'width_mm').replace(/ .*$/, '')} × ${size(core.height_mm, 'height_mm').replace(/ .*$/, '')} × ${size(core.depth_mm, 'depth_mm')}`
+  }
   const field = build.catalogue!.field(c.part, c.key)
   const text = (v: number) => build.catalogue!.text(field, v, settings.units, true)
   const name = field.label.startsWith(c.piece) || /^(radiator|water|face|filter|ice)/.test(field.label) ? field.label : `${c.piece} ${field.label}`
@@ -39,6 +49,14 @@ function words(c: ChangeView): string {
 
 async function tryIt(c: ChangeView): Promise<void> {
   const line = words(c)
+  const letter = freeLetter(build.document!.options)
+  if (c.option) {
+    if (!letter) return
+    const outcome = await build.act([{ list: '/options', put: { ...c.option, letter, name: 'air-to-air core' } }], `option from ${build.letter}: ${line.charAt(0).toLowerCase() + line.slice(1)}`)
+    if (outcome.done) build.choose(letter)
+    await router.push({ name: 'endurance' })
+    return
+  }
   await build.addOption(line.charAt(0).toLowerCase() + line.slice(1), c.edits, `option from ${build.letter}: ${line}`, asked.value)
   await router.push({ name: 'endurance' })
 }
@@ -51,11 +69,12 @@ async function tryIt(c: ChangeView): Promise<void> {
       <p class="lead" role="alert">{{ build.answer.fault.sentence }}</p>
     </template>
     <template v-else-if="verdict">
-      <h1>{{ headline(verdict, build.document!, settings.units).replaceAll(' °', '\u00a0°') }}</h1>
-      <p class="lead">{{ particulars(verdict, build.document!, settings.units) }}</p>
-      <template v-if="run && verdict.outcome !== 'NEVER_RUNS'">
-        <p class="shape">{{ shapeLine(run, verdict, cooledBy, sink) }}</p>
-        <p class="lead">{{ worthLine(run, verdict, build.document!, settings.units, build.answer!.soak!.audit) }} <KnowButton subject="/duty" of="the run through the duty" /></p>
+      <h1>{{ says('HEADLINE').replaceAll(' °', '\u00a0°') }}</h1>
+      <p class="lead">{{ says('PARTICULARS') }}</p>
+      <template v-if="verdict.outcome !== 'NEVER_RUNS'">
+        <p class="shape">{{ says('SHAPE') }}</p>
+        <p v-if="says('BESIDE')" class="lead">{{ says('BESIDE') }}</p>
+        <p class="lead">{{ says('WORTH') }} <KnowButton subject="/duty" of="the run through the duty" /></p>
       </template>
       <section v-if="parts.length">
         <h2>What limits it at the worst moment, {{ clock(verdict.worstTime_s) }}</h2>
@@ -65,7 +84,7 @@ async function tryIt(c: ChangeView): Promise<void> {
           </span>
         </div>
         <p v-if="small" class="fine">{{ small }}</p>
-        <p class="why">{{ reason(verdict, cooledBy, sink, build.document!, settings.units) }}</p>
+        <p class="why">{{ says('LIMIT') }}</p>
       </section>
       <HowSure v-if="verdict.outcome !== 'NEVER_RUNS'" />
       <section v-if="changes.length || looking">
@@ -83,7 +102,7 @@ async function tryIt(c: ChangeView): Promise<void> {
               <td class="num" :class="{ better: change(c.loss_kPa, 'kPa', settings.units).startsWith('−'), worse: change(c.loss_kPa, 'kPa', settings.units).startsWith('+') }">
                 {{ change(c.loss_kPa, 'kPa', settings.units) || '0' }} {{ settings.units === 'us' ? 'psi' : 'kPa' }}
               </td>
-              <td class="num"><button type="button" class="act" :aria-label="`Try: ${words(c)}`" @click="tryIt(c)">Try</button></td>
+              <td class="num"><button type="button" class="act" :disabled="stale" :aria-label="`Try: ${words(c)}`" @click="tryIt(c)">Try</button></td>
             </tr>
           </tbody>
         </table>

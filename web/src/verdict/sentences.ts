@@ -1,88 +1,6 @@
-import type { AuditView, NoteView, PieceView, RunView, SharesView, SteadyView, VerdictView } from '../api/client'
-import type { BuildDocument } from '../document/types'
+import type { NoteView, PieceView, SharesView, SteadyView } from '../api/client'
 import { spoken, type UnitSystem } from '../quantity/catalogue'
-import { clock, span } from '../quantity/time'
-
-/** What a run says, as a fabricator would. */
-export function headline(v: VerdictView, document: { duty: { repeats: number } }, system: UnitSystem): string {
-  const says = ending(v, document, system)
-  return v.limitedFrom_s == null ? says : `${says.slice(0, -1)}, but the blower falls short of the boost.`
-}
-
-function ending(v: VerdictView, document: { duty: { repeats: number } }, system: UnitSystem): string {
-  if (v.outcome === 'NEVER_RUNS') return 'The engine never runs in this duty.'
-  const worst = spoken(v.worst_C!, 'C', system, 0)
-  const climbing = v.stillClimbing ? ', still climbing' : ''
-  if (v.outcome === 'HOLDS') return document.duty.repeats > 1 ? `Holds ${worst} through ${document.duty.repeats === 2 ? 'both' : `all ${document.duty.repeats}`} runs.` : `Holds ${worst} to the end${climbing}.`
-  if (v.outcome === 'OVER_TARGET') return `Over the target after ${clock(v.firstOverTarget_s!)}; tops out at ${worst}${climbing}.`
-  return `The ECU pulls timing after ${clock(v.firstOverTiming_s!)}; it reaches ${worst}${climbing}.`
-}
-
-/** The figures behind the headline. */
-export function particulars(v: VerdictView, document: BuildDocument, system: UnitSystem): string {
-  if (v.outcome === 'NEVER_RUNS') return 'Give the duty some engine speed in the Brief.'
-  const target = spoken(document.targets.intake_C, 'C', system, 0)
-  const line = spoken(document.targets.timingPull_C, 'C', system, 0)
-  const over = v.overTarget_s > 0 ? `${span(v.overTarget_s)} above it` : 'never passed'
-  const timing = v.overTiming_s > 0 ? `${span(v.overTiming_s)} above the timing line at ${line}` : `the timing line at ${line} is never reached`
-  const limited = v.limitedFrom_s == null ? '' : ` From ${clock(v.limitedFrom_s)} on the blower gives less than asked for at times.`
-  return `Target ${target}: ${over}; ${timing}. Mean ${spoken(v.mean_C!, 'C', system)}.${limited}`
-}
-
-/** What the shape of the trace says, and what it points at. */
-export function shapeLine(run: RunView, verdict: VerdictView, cooledBy: string, sink: string): string {
-  const holds = verdict.outcome === 'HOLDS'
-  switch (run.shape) {
-    case 'FLAT':
-      return holds ? 'The trace is flat: the cooling carries whatever the duty asks.' : 'The trace is flat, but on too high a level: the cooling is too small from the start.'
-    case 'SAW_TEETH':
-      return holds ? 'Saw-teeth that return to the base: up under load, down again. Healthy.' : 'Saw-teeth that return to the base: no heat builds up, but each load goes too high.'
-    case 'SOAKED':
-      return `It starts high and falls ${cooledBy === 'air' ? 'once air moves' : 'as the water takes the heat of what stood warm'}: heat soak. Cooler before the start, wrap, a shield or a spacer help more than a bigger core.`
-    case 'RAMP':
-      return ramp(run, verdict, cooledBy, sink)
-  }
-}
-
-/** What makes a ramp: the coolant that warms up, or the narrow place within the core. */
-function ramp(run: RunView, verdict: VerdictView, cooledBy: string, sink: string): string {
-  if ((run.climbByCoolant_pct ?? 0) > 50) {
-    if (cooledBy === 'air') return 'A ramp: the cooling air comes to the core warmer and warmer. Hot air comes round again, or what stands before the core warms it.'
-    const s = verdict.atWorst
-    return s && s.tank_pct > s.radiator_pct
-      ? 'A ramp: the water stores what nothing takes away yet. It goes on until the tank is as hot as it has to be.'
-      : `A ramp: the water warms until the ${sink} takes what the charge brings.`
-  }
-  switch (verdict.limit) {
-    case 'COLD_SIDE':
-      return cooledBy === 'air' ? 'A ramp: more heat comes in than the air takes away, until it is hot enough to.' : 'A ramp that settles only when the water is hot: too little water flow. The radiator is not to blame.'
-    case 'OUTSIDE_AIR':
-      return 'A ramp that ends near the outside air: there is hardly anything left to gain from it.'
-    default:
-      return 'A ramp: heat collects in the metal, and the core itself is the narrow place.'
-  }
-}
-
-/** What cooling is worth, and what the sensor makes of it. */
-export function worthLine(run: RunView, v: VerdictView, document: BuildDocument, system: UnitSystem, audit?: AuditView): string {
-  const parts: string[] = []
-  if (run.density_pct != null && run.wonBack_pct != null) {
-    parts.push(`The charge is ${run.density_pct.toFixed(0)} % as dense as it could be at this boost; cooling wins back ${run.wonBack_pct.toFixed(0)} % of what heat takes.`)
-  }
-  if (run.recoveredAfter_s != null) parts.push(`Back at the target ${span(run.recoveredAfter_s)} after the worst.`)
-  if (v.overTiming_s > 0) {
-    const line = spoken(document.targets.timingPull_C, 'C', system, 0)
-    parts.push(run.firstShownOverTiming_s == null ? `The sensor lags so much that it never shows ${line}.` : `The sensor shows ${line} from ${clock(run.firstShownOverTiming_s)} on.`)
-  }
-  if (run.condensed_g > 1) parts.push(`${run.condensed_g < 1000 ? `${Number(run.condensed_g.toPrecision(2))} g` : `${(run.condensed_g / 1000).toFixed(1)} kg`} of water comes out inside over the duty${latent(audit)}.`)
-  return parts.join(' ')
-}
-
-/** What condensing adds to the heat, where it is worth a word. */
-function latent(audit?: AuditView): string {
-  const share = audit ? (100 * audit.latent_kJ) / Math.max(audit.taken_kJ, 1) : 0
-  return share >= 1 ? ` and is ${share.toFixed(0)} % of the heat that core and coolant take` : ''
-}
+import { span } from '../quantity/time'
 
 export interface SharePart {
   name: string
@@ -115,41 +33,6 @@ export function shareParts(s: SharesView, cooledBy: string, sink = 'radiator'): 
 export function sinkName(steady: SteadyView | undefined, place: string | undefined): string {
   const loop = steady?.loops.find((l) => l.place === place)
   return !loop || loop.radiator ? 'radiator' : loop.iceLasts_s != null ? 'ice' : 'chiller'
-}
-
-/** The reason in one sentence: the largest share, or the outside air where the target leaves too little over it. */
-export function reason(v: VerdictView, cooledBy: string, sink: string, document: BuildDocument, system: UnitSystem): string {
-  const s = v.atWorst!
-  const cold = s.coldFilm_pct + s.coldFlow_pct
-  const way = (percent: number) => `${percent.toFixed(0)} % of the way from charge to outside air`
-  switch (v.limit) {
-    case 'OUTSIDE_AIR': {
-      const outside = spoken(document.climate.airTemperature_C!, 'C', system, 0)
-      const target = spoken(document.targets.intake_C, 'C', system, 0)
-      return v.needed_pct! >= 100
-        ? `The outside air is the limit: at ${outside} it is no colder than a target of ${target} needs. Only ice, a chiller, sea water or injection go below it.`
-        : `The outside air is the limit: from ${outside} to a target of ${target} the charge would have to come ${v.needed_pct!.toFixed(0)} % of the way down. A good core comes 70 to 90 %. Ice, a chiller or injection go below; or set the target higher.`
-    }
-    case 'COLD_SIDE':
-      if (cooledBy === 'air') {
-        return s.coldFlow_pct > s.coldFilm_pct
-          ? `There is too little cooling air for the heat: ${way(cold)}. More air through the face does more than a bigger core.`
-          : `The cooling air side is ${way(cold)}. More air, or more fin on that side, does most.`
-      }
-      return s.coldFlow_pct > s.coldFilm_pct ? `Too little water flows: ${way(cold)}. Bigger bores or a stronger pump do most.` : `The water side of the core is ${way(cold)}. More water flow does most.`
-    case 'TANK':
-      return `The tank is ${way(s.tank_pct)}: the water stores the heat, and is hot before anything takes it. More water does most${sink === 'radiator' ? '; for longer runs, more radiator' : ''}.`
-    case 'WARMED_AIR':
-      return `The cooling air comes warmed: ${way(s.warmedAir_pct)}. Move the core to the front, or keep the hot air from coming round again.`
-    case 'SINK':
-      if (sink === 'ice') return `The ice is ${way(s.radiator_pct)}: it melts too slowly for the heat. Smaller pieces, or water sprayed over them, do most.`
-      if (sink === 'chiller') return `The chiller is ${way(s.radiator_pct)}: it gives less than the charge brings. More water chilled before the start does most.`
-      return `The radiator is ${way(s.radiator_pct)}. More face, or more air through it, does most.`
-    case 'WALL':
-      return `Metal and fouling are ${way(s.wall_pct)}. Clean the core before anything else.`
-    default:
-      return `The charge side is ${way(s.charge_pct)}. More core does most${s.charge_pct > 60 ? '; more cooling does little' : ''}.`
-  }
 }
 
 /** @returns the name of the piece at a place of the answer */

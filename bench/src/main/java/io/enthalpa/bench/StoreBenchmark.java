@@ -6,6 +6,8 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -40,7 +42,7 @@ public final class StoreBenchmark {
     public static void main(String[] args) throws Exception {
         switch (args[0]) {
             case "saves" -> saves(args[1], Integer.parseInt(args[2]), Integer.parseInt(args[3]));
-            case "growth" -> growth(args[1], Integer.parseInt(args[2]));
+            case "growth" -> growth(args[1], Integer.parseInt(args[2]), args.length > 3 ? Files.readString(Path.of(args[3])) : "");
             case "home" -> home(args[1], Integer.parseInt(args[2]));
             default -> throw new IllegalArgumentException("saves, growth or home");
         }
@@ -69,7 +71,7 @@ public final class StoreBenchmark {
     }
 
     private void edit(long build, String document, int revision) throws IOException, InterruptedException {
-        String edited = document.replaceFirst("\"summary\":\"[^\"]*\"", "\"summary\":\"edit " + revision + "\"");
+        String edited = document.replaceFirst("\"summary\" ?: ?\"[^\"]*\"", "\"summary\":\"edit " + revision + "\"");
         String body = "{\"change\":\"edit " + revision + "\",\"edit\":\"" + UUID.randomUUID() + "\",\"document\":" + edited + "}";
         HttpResponse<String> answer = send("PUT", "/api/builds/" + build, body, revision);
         if (answer.statusCode() != 200) {
@@ -102,9 +104,10 @@ public final class StoreBenchmark {
         print("saves, %d clients, %.0f a second".formatted(clients, took.size() / (double) seconds), new ArrayList<>(took));
     }
 
-    private static void growth(String address, int edits) throws Exception {
+    /** @param file a build file; the starter where empty */
+    private static void growth(String address, int edits, String file) throws Exception {
         StoreBenchmark client = new StoreBenchmark(address);
-        String document = client.starter();
+        String document = file.isEmpty() ? client.starter() : file;
         long build = client.made(document);
         List<Double> took = new ArrayList<>();
         for (int revision = 1; revision <= edits; revision++) {

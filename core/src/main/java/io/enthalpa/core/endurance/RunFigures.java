@@ -11,7 +11,7 @@ import java.util.List;
  * @param shape          of the trace
  * @param climbByCoolant share of a ramp's climb that is the coolant's own warming; NaN without a ramp
  * @param firstShownOverPull s when the sensor first shows the timing line; NaN when never
- * @param shownOverPull  s that the sensor shows it, engine running
+ * @param shownOverPull  s that the sensor shows it, under load
  * @param recoveredAfter s from the worst moment until the intake is at the target again in the same run; NaN when it never was above, or did not come back
  * @param density        charge over what outside air at the same boost would weigh, mean under boost by air mass; NaN without boost
  * @param wonBack        share of the density lost by heat that core and injection win back, mean under boost; NaN without boost
@@ -37,7 +37,7 @@ public record RunFigures(RunShape shape, double climbByCoolant, double firstShow
      * @param from       s
      * @param to         s
      * @param start      K of intake when it begins
-     * @param worst      K of intake
+     * @param worst      K of intake under load; of all its running where nothing is judged
      * @param coldStart  K of the coolant at the core when it begins
      * @param coldEnd    K of it at the end
      * @param iceEnd     kg
@@ -46,6 +46,7 @@ public record RunFigures(RunShape shape, double climbByCoolant, double firstShow
     }
 
     public static RunFigures of(Trace trace, Targets targets) {
+        Load load = Load.of(trace);
         double firstShown = Double.NaN;
         double shown = 0;
         double condensed = 0;
@@ -58,7 +59,7 @@ public record RunFigures(RunShape shape, double climbByCoolant, double firstShow
             if (trace.flow()[i] <= 0) {
                 continue;
             }
-            if (trace.shown()[i] > targets.timingPull()) {
+            if (load.judged(i) && trace.shown()[i] > targets.timingPull()) {
                 shown += dt;
                 firstShown = Double.isNaN(firstShown) ? trace.time()[i] : firstShown;
             }
@@ -75,16 +76,16 @@ public record RunFigures(RunShape shape, double climbByCoolant, double firstShow
             }
         }
         RunShape shape = RunShape.of(trace);
-        return new RunFigures(shape, shape == RunShape.RAMP ? RunShape.climbByCoolant(trace) : Double.NaN, firstShown, shown, recovered(trace, targets), weight == 0 ? Double.NaN : density / weight, lost == 0 ? Double.NaN : won / lost,
-                condensed, ice(trace, trace.length() - 1), runs(trace));
+        return new RunFigures(shape, shape == RunShape.RAMP ? RunShape.climbByCoolant(trace) : Double.NaN, firstShown, shown, recovered(trace, load, targets), weight == 0 ? Double.NaN : density / weight, lost == 0 ? Double.NaN : won / lost,
+                condensed, ice(trace, trace.length() - 1), runs(trace, load));
     }
 
-    private static double recovered(Trace trace, Targets targets) {
+    private static double recovered(Trace trace, Load load, Targets targets) {
         int worst = -1;
         for (int i = 0; i < trace.length(); i++) {
-            worst = trace.flow()[i] > 0 && (worst < 0 || trace.intake()[i] > trace.intake()[worst]) ? i : worst;
+            worst = load.judged(i) && (worst < 0 || load.held(i) > load.held(worst)) ? i : worst;
         }
-        if (worst < 0 || trace.intake()[worst] <= targets.intake()) {
+        if (worst < 0 || load.held(worst) <= targets.intake()) {
             return Double.NaN;
         }
         for (int i = worst; i < trace.length() && trace.flow()[i] > 0; i++) {
@@ -99,20 +100,23 @@ public record RunFigures(RunShape shape, double climbByCoolant, double firstShow
         return trace.cores().stream().mapToDouble(core -> core.ice()[i]).sum();
     }
 
-    private static List<OneRun> runs(Trace trace) {
+    private static List<OneRun> runs(Trace trace, Load load) {
         List<OneRun> runs = new ArrayList<>();
         int from = -1;
         double worst = 0;
+        double loaded = Double.NaN;
         for (int i = 0; i < trace.length(); i++) {
             boolean running = trace.flow()[i] > 0;
             if (running) {
                 from = from < 0 ? i : from;
                 worst = i == from ? trace.intake()[i] : Math.max(worst, trace.intake()[i]);
+                loaded = load.judged(i) && !(load.held(i) <= loaded) ? load.held(i) : loaded;
             }
             if (from >= 0 && (!running || i == trace.length() - 1)) {
                 int to = running ? i : i - 1;
-                runs.add(new OneRun(trace.time()[from] - trace.duration()[from], trace.time()[to], trace.intake()[from], worst, trace.coldAt(from), trace.coldAt(to), ice(trace, to)));
+                runs.add(new OneRun(trace.time()[from] - trace.duration()[from], trace.time()[to], trace.intake()[from], Double.isNaN(loaded) ? worst : loaded, trace.coldAt(from), trace.coldAt(to), ice(trace, to)));
                 from = -1;
+                loaded = Double.NaN;
             }
         }
         return runs;

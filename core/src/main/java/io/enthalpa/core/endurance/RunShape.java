@@ -16,8 +16,8 @@ public enum RunShape {
     SOAKED;
 
     public static final Method METHOD = Method.of("trace-shape", "Shape of a trace",
-                    "The running time is cut into six equal parts. Starts more than 6 K above its lowest, is highest in the first part and ends at least 4 K lower: heat soak. Under at "
-                            + "least half of the highest boost it goes more than 8 K beyond where the first minute of load left it, and still climbs after 45 s of such load: a ramp. Nine tenths of its running time within 6 K: flat. Else saw-teeth. "
+                    "The running time is cut into six equal parts. Starts more than 6 K above its lowest, is highest in the first part and ends lower by 4 K and by a quarter of what it stands over the outside air: heat soak. Under at "
+                            + "least half of the highest boost it goes more than 8 K beyond where the first minute of load left it, and still climbs after 45 s of such load: a ramp. Nine tenths of its running time within 6 K, idling hotter than load not counted: flat. Else saw-teeth. "
                             + "Where more than half of a ramp's climb is the coolant coming warmer to the core, tank, radiator or the air before it make the ramp; else the core and what flows in it.")
             .source(Citation.commonPractice("flat is ideal; saw-teeth that return to the base are healthy; a ramp that settles only with hot water has too little water flow; a high "
                     + "start that falls when rolling is heat soak"))
@@ -25,6 +25,8 @@ public enum RunShape {
     private static final int PARTS = 6;
     private static final double START_HIGH = 6;
     private static final double FALLS = 4;
+    /** Of what the charge is warmer than the outside air: heat that the blower makes all along is no soak. */
+    private static final double SOAK_SHARE = 0.25;
     private static final double LOADED = 0.5;
     private static final double FIRST_LOAD = 60;
     private static final double TAKES = 45;
@@ -39,6 +41,7 @@ public enum RunShape {
 
     /** @return the shape of what the engine breathes while it runs; flat when it never does */
     public static RunShape of(Trace trace) {
+        Load load = Load.of(trace);
         double[] parts = parts(trace);
         double lowest = Double.POSITIVE_INFINITY;
         double start = Double.NaN;
@@ -52,19 +55,28 @@ public enum RunShape {
             return FLAT;
         }
         double all = Arrays.stream(parts).max().orElseThrow();
-        if (start - lowest > START_HIGH && parts[0] >= all - 1 && parts[0] - parts[PARTS - 1] > FALLS) {
+        double falls = parts[0] - parts[PARTS - 1];
+        if (start - lowest > START_HIGH && parts[0] >= all - 1 && falls > Math.max(FALLS, SOAK_SHARE * (parts[0] - trace.outside()))) {
             return SOAKED;
         }
-        return climbs(trace) ? RAMP : swing(trace) < FLAT_WITHIN ? FLAT : SAW_TEETH;
+        return climbs(trace, load) ? RAMP : swing(trace, load) < FLAT_WITHIN ? FLAT : SAW_TEETH;
     }
 
-    /** K between the coldest and the hottest twentieth of the running time: a short way up at the start, or one short blast, is no tooth. */
-    private static double swing(Trace trace) {
+    /**
+     * K between the coldest and the hottest twentieth of the running time without start soak: a short way up at the start, or one short blast, is no
+     * tooth; nor is idling hotter than any load.
+     */
+    private static double swing(Trace trace, Load load) {
+        double hottest = Double.NEGATIVE_INFINITY;
+        for (int i = 0; i < trace.length(); i++) {
+            hottest = load.judged(i) ? Math.max(hottest, load.held(i)) : hottest;
+        }
         double[] seconds = new double[BINS];
         double whole = 0;
         for (int i = 0; i < trace.length(); i++) {
-            if (trace.flow()[i] > 0) {
-                seconds[(int) Math.max(0, Math.min(BINS - 1, (trace.intake()[i] - COLDEST) / BIN))] += trace.duration()[i];
+            if (trace.flow()[i] > 0 && !load.isStartSoak(i)) {
+                double t = Math.min(trace.intake()[i], hottest);
+                seconds[(int) Math.max(0, Math.min(BINS - 1, (t - COLDEST) / BIN))] += trace.duration()[i];
                 whole += trace.duration()[i];
             }
         }
@@ -100,8 +112,8 @@ public enum RunShape {
     }
 
     /** Under boost it goes well beyond where the first load left it, and takes its time. */
-    private static boolean climbs(Trace trace) {
-        Climb climb = climb(trace);
+    private static boolean climbs(Trace trace, Load load) {
+        Climb climb = climb(trace, load);
         return climb.to >= 0 && trace.intake()[climb.to] - trace.intake()[climb.from] > CLIMBS && climb.reached > TAKES;
     }
 
@@ -110,7 +122,7 @@ public enum RunShape {
      *         way through the core; NaN where nothing climbs
      */
     static double climbByCoolant(Trace trace) {
-        Climb climb = climb(trace);
+        Climb climb = climb(trace, Load.of(trace));
         double kelvin = climb.to < 0 ? 0 : trace.intake()[climb.to] - trace.intake()[climb.from];
         return kelvin <= CLIMBS ? Double.NaN : (trace.coldAt(climb.to) - trace.coldAt(climb.from)) / kelvin;
     }
@@ -123,7 +135,7 @@ public enum RunShape {
     private record Climb(int from, int to, double reached) {
     }
 
-    private static Climb climb(Trace trace) {
+    private static Climb climb(Trace trace, Load load) {
         double most = 0;
         for (int i = 0; i < trace.length(); i++) {
             most = trace.flow()[i] > 0 ? Math.max(most, trace.boost()[i]) : most;
@@ -134,7 +146,7 @@ public enum RunShape {
         double reached = 0;
         boolean first = true;
         for (int i = 0; i < trace.length(); i++) {
-            if (trace.flow()[i] > 0 && trace.boost()[i] >= LOADED * most) {
+            if (load.judged(i) && trace.boost()[i] >= LOADED * most) {
                 loaded += trace.duration()[i];
                 from = first && (from < 0 || trace.intake()[i] > trace.intake()[from]) ? i : from;
                 first &= loaded < FIRST_LOAD;

@@ -96,12 +96,13 @@ public final class Spread {
             }
             intake[k] = trace.flow()[i] > 0 ? trace.intake()[i] : Double.NaN;
         }
+        Load load = Load.of(trace);
         double high = Double.NaN;
         double seconds = 0;
         for (int n = 0; n < trace.length(); n++) {
-            if (trace.flow()[n] > 0) {
-                high = Double.isNaN(high) || trace.intake()[n] > high ? trace.intake()[n] : high;
-                seconds += trace.intake()[n] > targets.intake() ? trace.duration()[n] : 0;
+            if (load.judged(n)) {
+                high = load.held(n) <= high ? high : load.held(n);
+                seconds += load.held(n) > targets.intake() ? trace.duration()[n] : 0;
             }
         }
         traces[sample] = intake;

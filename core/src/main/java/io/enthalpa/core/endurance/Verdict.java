@@ -5,24 +5,25 @@ import io.enthalpa.core.chargepath.OperatingPoint;
 /**
  * What a run says, in numbers; the sentence is made at the edge in the reader's units.
  *
- * @param outcome         how it ends
- * @param worst           K, highest intake temperature while the engine runs
+ * @param outcome         how it ends, under {@link Load}
+ * @param worst           K, highest intake temperature that load holds for the time an engine notices
  * @param worstTime       s
- * @param mean            K, mean intake temperature while the engine runs
- * @param firstOverTarget s when the target was first passed; NaN when never
- * @param firstOverPull   s when the timing line was first passed; NaN when never
- * @param secondsOverTarget s above the target, engine running
- * @param secondsOverPull s above the timing line, engine running
- * @param stillClimbing   true when the last tenth of the run is where the worst stands and it still rises
+ * @param mean            K, mean intake temperature under load
+ * @param firstOverTarget s when the target was first passed under load; NaN when never
+ * @param firstOverPull   s when the timing line was first passed under load; NaN when never
+ * @param secondsOverTarget s of load above the target
+ * @param secondsOverPull s of load above the timing line
+ * @param stillClimbing   true when the last tenth of the run is where the worst stands and it still rises, and not only as each tooth of a saw does
  * @param limitedFrom     s from when the blower could not make the asked boost; NaN when it always could
  * @param atWorst         where the resistance is at the worst moment; null without a core
  * @param needed          how much of the way down to the outside air the core nearest the plenum would have to bring the charge at that moment
  *                        for the target; NaN without a core or with charge no warmer than the target
  * @param limit           what to change first; null without a core
+ * @param beside          what is not judged
  */
 public record Verdict(Outcome outcome, double worst, double worstTime, double mean, double firstOverTarget,
                       double firstOverPull, double secondsOverTarget, double secondsOverPull, boolean stillClimbing,
-                      double limitedFrom, ResistanceShares atWorst, double needed, ResistanceShares.Limit limit) {
+                      double limitedFrom, ResistanceShares atWorst, double needed, ResistanceShares.Limit limit, Beside beside) {
     /** Share of the way down to outside air beyond which no core of reasonable size comes (common practice, no source). */
     private static final double REACHED = 0.92;
     /** s over which the heat is averaged that stands against what the water stores. */
@@ -30,6 +31,35 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
     /** J/(kg K) of charge, near enough for a mean. */
     private static final double HEAT_CAPACITY = 1012;
 
+    /**
+     * Hot moments that are no load.
+     *
+     * @param startSoak      K, highest while what soaked in before the start comes out; NaN without
+     * @param startSoakUntil s until when
+     * @param idle           K, highest at idle, overrun and little boost; NaN without
+     * @param idleTime       s when
+     */
+    public record Beside(double startSoak, double startSoakUntil, double idle, double idleTime) {
+        static final Beside NOTHING = new Beside(Double.NaN, Double.NaN, Double.NaN, Double.NaN);
+
+        private static Beside of(Trace trace, Load load) {
+            double soak = Double.NaN;
+            double until = Double.NaN;
+            double idle = Double.NaN;
+            double at = Double.NaN;
+            for (int i = 0; i < trace.length(); i++) {
+                double t = trace.intake()[i];
+                if (load.isStartSoak(i)) {
+                    soak = Double.isNaN(soak) ? t : Math.max(soak, t);
+                    until = trace.time()[i];
+                } else if (trace.flow()[i] > 0 && !load.judged(i) && !(t <= idle)) {
+                    idle = t;
+                    at = trace.time()[i];
+                }
+            }
+            return new Beside(soak, until, idle, at);
+        }
+    }
 
     /** How a run ends. */
     public enum Outcome {
@@ -44,23 +74,27 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
     }
 
     public static Verdict of(ChargeSystem system, Trace trace, Targets targets) {
+        Load load = Load.of(trace);
         int worst = -1;
         double sum = 0;
-        double running = 0;
+        double loaded = 0;
         double overTarget = 0;
         double overPull = 0;
         double firstTarget = Double.NaN;
         double firstPull = Double.NaN;
         double limitedFrom = Double.NaN;
         for (int i = 0; i < trace.length(); i++) {
-            if (trace.flow()[i] <= 0) {
+            if (trace.flow()[i] > 0 && trace.limited()[i] && Double.isNaN(limitedFrom)) {
+                limitedFrom = trace.time()[i];
+            }
+            if (!load.judged(i)) {
                 continue;
             }
-            double t = trace.intake()[i];
+            double t = load.held(i);
             double dt = trace.duration()[i];
-            running += dt;
-            sum += t * dt;
-            worst = worst < 0 || t > trace.intake()[worst] ? i : worst;
+            loaded += dt;
+            sum += trace.intake()[i] * dt;
+            worst = worst < 0 || t > load.held(worst) ? i : worst;
             if (t > targets.intake()) {
                 overTarget += dt;
                 firstTarget = Double.isNaN(firstTarget) ? trace.time()[i] : firstTarget;
@@ -69,18 +103,16 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
                 overPull += dt;
                 firstPull = Double.isNaN(firstPull) ? trace.time()[i] : firstPull;
             }
-            if (trace.limited()[i] && Double.isNaN(limitedFrom)) {
-                limitedFrom = trace.time()[i];
-            }
         }
         if (worst < 0) {
-            return new Verdict(Outcome.NEVER_RUNS, Double.NaN, 0, Double.NaN, Double.NaN, Double.NaN, 0, 0, false, Double.NaN, null, Double.NaN, null);
+            return new Verdict(Outcome.NEVER_RUNS, Double.NaN, 0, Double.NaN, Double.NaN, Double.NaN, 0, 0, false, Double.NaN, null, Double.NaN, null, Beside.NOTHING);
         }
         Outcome outcome = overPull > 0 ? Outcome.PULLS_TIMING : overTarget > 0 ? Outcome.OVER_TARGET : Outcome.HOLDS;
         ResistanceShares shares = shares(system, trace, worst);
         double needed = needed(trace, worst, targets);
-        return new Verdict(outcome, trace.intake()[worst], trace.time()[worst], sum / running, firstTarget, firstPull, overTarget, overPull,
-                climbsAtEnd(trace, worst), limitedFrom, shares, needed, limit(system, shares, needed));
+        boolean climbing = climbsAtEnd(trace, worst) && RunShape.of(trace) != RunShape.SAW_TEETH;
+        return new Verdict(outcome, load.held(worst), trace.time()[worst], sum / loaded, firstTarget, firstPull, overTarget, overPull, climbing, limitedFrom, shares, needed,
+                limit(system, shares, needed), Beside.of(trace, load));
     }
 
     private static ResistanceShares.Limit limit(ChargeSystem system, ResistanceShares shares, double needed) {

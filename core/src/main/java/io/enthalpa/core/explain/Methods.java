@@ -13,6 +13,7 @@ import io.enthalpa.core.duty.DutyPlan;
 import io.enthalpa.core.duty.DutyThinner;
 import io.enthalpa.core.duty.Gearing;
 import io.enthalpa.core.endurance.EnduranceRun;
+import io.enthalpa.core.endurance.Load;
 import io.enthalpa.core.endurance.ResistanceShares;
 import io.enthalpa.core.endurance.RunFigures;
 import io.enthalpa.core.endurance.RunShape;
@@ -79,7 +80,7 @@ public final class Methods {
                     LoopSinks.METHOD, IceSpec.METHOD, ChillerSpec.METHOD, LoopHeights.METHOD)),
             new Chapter("Cooling air", List.of(AirWay.METHOD, FaceAirSpec.METHOD, OtherExchanger.METHOD)),
             new Chapter("Duties", List.of(DutyPlan.METHOD, Gearing.METHOD, DutyThinner.METHOD)),
-            new Chapter("Endurance", List.of(EnduranceRun.METHOD, WaterSide.METHOD, Sensor.METHOD, RunFigures.METHOD, RunShape.METHOD, Spread.METHOD, MethodSizing.METHOD, Bill.METHOD, ResistanceShares.METHOD)));
+            new Chapter("Endurance", List.of(EnduranceRun.METHOD, WaterSide.METHOD, Sensor.METHOD, Load.METHOD, RunFigures.METHOD, RunShape.METHOD, Spread.METHOD, MethodSizing.METHOD, Bill.METHOD, ResistanceShares.METHOD)));
 
     private Methods() {
     }

@@ -1,6 +1,8 @@
 package io.enthalpa.server.answers;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
 
 /**
  * A change to an option that was computed through the duty before it is offered.
@@ -11,11 +13,15 @@ import java.util.List;
  * @param from        value now, in the unit of the key
  * @param to          value tried
  * @param edits       what to write into the option, by pointers within it
+ * @param option      the whole option where it is more than numbers: a core put in; key and part are empty then
  * @param worst_K     change of the worst intake temperature over the duty
  * @param loss_kPa    change of the path's loss at full load
  * @param longer_s    how much longer the target is kept before it is passed for the first time
  */
-public record ChangeView(String piece, String key, String part, double from, double to, List<Edit> edits, double worst_K, double loss_kPa, double longer_s) {
+public record ChangeView(String piece, String key, String part, double from, double to, List<Edit> edits, @Nullable JsonNode option, double worst_K, double loss_kPa, double longer_s) {
+    static ChangeView cooler(String core, JsonNode option, double worst, double loss, double longer) {
+        return new ChangeView(core, "", "", 0, 0, List.of(), option, worst, loss, longer);
+    }
 
     /**
      * @param pointer within the option, "/path/4/bore_mm"

@@ -1,15 +1,22 @@
 package io.enthalpa.server.answers;
 
 import io.enthalpa.core.build.Answer;
+import io.enthalpa.core.build.Build;
+import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.Verdict;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.sizing.CoolingMethod;
+import io.enthalpa.core.sizing.MethodSizing;
+import io.enthalpa.core.sizing.Proposal;
 import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.document.DocumentField;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -20,6 +27,8 @@ import tools.jackson.databind.node.ObjectNode;
 final class ChangesWorthTrying {
     /** Usual tube sizes, mm (TF-17: common practice, no source). */
     private static final double[] TUBES = {51, 57, 63, 70, 76, 89, 102, 127};
+    /** Usual water hose bores, mm; common practice, no source. */
+    private static final double[] HOSES = {13, 16, 19, 25, 32, 38, 45, 51, 57, 63, 76};
     private static final int MOST_SHOWN = 5;
     private static final double STEPS_WANTED = 10_000;
     private static final double MOST_COARSE = 6;
@@ -53,13 +62,17 @@ final class ChangesWorthTrying {
     }
 
     static List<ChangeView> of(JsonNode document, String letter) {
-        BuildFile.read(document).option(letter);
+        Build build = BuildFile.read(document);
+        List<PathElement> path = build.option(letter).path();
         ChangesWorthTrying search = new ChangesWorthTrying(document, letter);
         Optional<Numbers> now = search.numbers(document);
         if (now.isEmpty()) {
             return List.of();
         }
         search.now = now.get();
+        if (cores(path).isEmpty()) {
+            search.tryCooler(build);
+        }
         search.tryAll("/path");
         search.tryWays();
         return search.found.stream().sorted(Comparator.comparingDouble(ChangesWorthTrying::rank)).limit(MOST_SHOWN).toList();
@@ -106,17 +119,39 @@ final class ChangesWorthTrying {
     }
 
     private void tryNextTube(String name, String at, double bore) {
-        for (double tube : TUBES) {
-            if (tube > bore * 1.02) {
-                tryOne(name, at, DocumentField.of("pipe", "bore_mm"), tube);
-                return;
-            }
+        tryOne(name, at, DocumentField.of("pipe", "bore_mm"), nextOf(TUBES, bore * 1.02));
+    }
+
+    /** @return the next that is sold; 0 when there is none */
+    private static double nextOf(double[] sold, double over) {
+        return Arrays.stream(sold).filter(size -> size > over).findFirst().orElse(0);
+    }
+
+    /** @return a size that somebody would ask for, not smaller */
+    private static double upTo(double size, double step) {
+        return step * Math.ceil(size / step - 1e-9);
+    }
+
+    /** Where nothing cools the charge, the first thing to try is a core: air to air, as large as the target wants. */
+    private void tryCooler(Build build) {
+        try {
+            Proposal proposal = new MethodSizing(build, letter).propose(CoolingMethod.AIR);
+            PathElement.Core core = cores(proposal.option().path()).get(0);
+            double keeps = Double.isNaN(proposal.verdict().firstOverTarget()) ? proposal.trace().time()[proposal.trace().length() - 1] : proposal.verdict().firstOverTarget();
+            found.add(ChangeView.cooler(core.name(), BuildFile.tree(proposal.option()), proposal.verdict().worst() - now.worst(), (proposal.loss() - now.loss()) / 1000, keeps - now.keeps()));
+        } catch (EnthalpaFault noAnswer) {
+            // Then there is none to offer.
         }
     }
 
+    private static List<PathElement.Core> cores(List<PathElement> path) {
+        return path.stream().flatMap(piece -> piece instanceof PathElement.Core core ? Stream.of(core)
+                : piece instanceof PathElement.Parallel pair ? pair.legs().stream().flatMap(leg -> cores(leg.path()).stream()) : Stream.<PathElement.Core>empty()).toList();
+    }
+
     private void tryCore(String name, String at, JsonNode core) {
-        tryOne(name, at, DocumentField.of("core", "depth_mm"), Math.rint(core.path("depth_mm").asDouble(0) * 1.2));
-        tryOne(name, at, DocumentField.of("core", "height_mm"), Math.rint(core.path("height_mm").asDouble(0) * 1.15));
+        tryOne(name, at, DocumentField.of("core", "depth_mm"), upTo(core.path("depth_mm").asDouble(0) * 1.2, 5));
+        tryOne(name, at, DocumentField.of("core", "height_mm"), upTo(core.path("height_mm").asDouble(0) * 1.15, 10));
         boolean inWay = inWay(core.path("name").asString(""));
         JsonNode air = core.path("air");
         if (air.isObject() && !inWay) {
@@ -140,8 +175,8 @@ final class ChangesWorthTrying {
     private void trySinks(String at, JsonNode water) {
         if (water.path("radiator").isObject()) {
             List<ChangeView.Edit> card = cardOfItsOwn(at + "/radiator", water.path("radiator"));
-            trial("radiator", at + "/radiator", DocumentField.of("core/water/radiator", "height_mm"), Math.rint(water.at("/radiator/height_mm").asDouble(0) * 1.25), card);
-            trial("radiator", at + "/radiator", DocumentField.of("core/water/radiator", "depth_mm"), Math.rint(water.at("/radiator/depth_mm").asDouble(0) * 1.5), card);
+            trial("radiator", at + "/radiator", DocumentField.of("core/water/radiator", "height_mm"), upTo(water.at("/radiator/height_mm").asDouble(0) * 1.25, 10), card);
+            trial("radiator", at + "/radiator", DocumentField.of("core/water/radiator", "depth_mm"), upTo(water.at("/radiator/depth_mm").asDouble(0) * 1.5, 2), card);
         }
         tryOne("ice tank", at + "/tank", DocumentField.of("core/water/tank", "ice_kg"), Math.rint(water.at("/tank/ice_kg").asDouble(0) * 1.5));
         double piece = water.at("/tank/icePiece_mm").asDouble(0);
@@ -185,7 +220,7 @@ final class ChangesWorthTrying {
             }
         }
         if (narrow >= 0) {
-            tryOne(pieces.get(narrow).path("name").asString(""), at + "/" + narrow, DocumentField.of("water/piece", "bore_mm"), Math.rint(pieces.get(narrow).path("bore_mm").asDouble(0) * 1.6));
+            tryOne(pieces.get(narrow).path("name").asString(""), at + "/" + narrow, DocumentField.of("water/piece", "bore_mm"), nextOf(HOSES, pieces.get(narrow).path("bore_mm").asDouble(0) * 1.3));
         }
     }
 
@@ -197,8 +232,8 @@ final class ChangesWorthTrying {
             String at = "/airWays/" + w;
             String name = way.path("name").asString("");
             tryOne(name, at, DocumentField.of("airWay", "seal_pct"), 97);
-            tryOne(name, at + "/exit", DocumentField.of("airWay/exit", "area_cm2"), Math.rint(way.at("/exit/area_cm2").asDouble(0) * 1.4));
-            tryOne(name, at + "/opening", DocumentField.of("airWay/opening", "height_mm"), Math.rint(way.at("/opening/height_mm").asDouble(0) * 1.25));
+            tryOne(name, at + "/exit", DocumentField.of("airWay/exit", "area_cm2"), upTo(way.at("/exit/area_cm2").asDouble(0) * 1.4, 50));
+            tryOne(name, at + "/opening", DocumentField.of("airWay/opening", "height_mm"), upTo(way.at("/opening/height_mm").asDouble(0) * 1.25, 5));
             for (int k = 0; k < way.at("/opening/walls").size(); k++) {
                 JsonNode wall = way.at("/opening/walls/" + k);
                 double up = wall.path("up_mm").asDouble(0);
@@ -238,7 +273,7 @@ final class ChangesWorthTrying {
             double worst = after.worst() - now.worst();
             double loss = (after.loss() - now.loss()) / 1000;
             if (worst < -LEAST_GAIN_K || loss < -LEAST_GAIN_KPA && worst < LEAST_GAIN_K) {
-                found.add(new ChangeView(name, field.key(), field.part(), from, to, edits, worst, loss, after.keeps() - now.keeps()));
+                found.add(new ChangeView(name, field.key(), field.part(), from, to, edits, null, worst, loss, after.keeps() - now.keeps()));
             }
         });
     }

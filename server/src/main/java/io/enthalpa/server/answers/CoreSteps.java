@@ -64,7 +64,8 @@ final class CoreSteps {
         if (core.has("block")) {
             SteadyResult result = new Answer(BuildFile.read(document), letter).steady();
             FinnedBlock block = (FinnedBlock) core(result, place).slot().element().spec().basis();
-            steps.add("one more charge row", "height_mm", block.step() * 1000);
+            double height = core.path("height_mm").asDouble(0);
+            steps.add("one more charge row", "height_mm", Math.ceil(height + block.step() * 1000) - height);
             steps.fin("one more charge fin in 10 mm", "block/chargeFin/pitch_mm");
             steps.fin("one more cooling fin in 10 mm", "block/coldFin/pitch_mm");
         }

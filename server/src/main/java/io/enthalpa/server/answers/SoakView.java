@@ -3,14 +3,21 @@ package io.enthalpa.server.answers;
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.endurance.CoreTrace;
 import io.enthalpa.core.endurance.EnergyAudit;
+import io.enthalpa.core.endurance.Load;
 import io.enthalpa.core.endurance.ResistanceShares;
 import io.enthalpa.core.endurance.RunFigures;
 import io.enthalpa.core.endurance.RunShape;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.endurance.Verdict;
+import io.enthalpa.core.explain.Finding;
+import io.enthalpa.core.explain.Findings;
+import io.enthalpa.core.explain.Reason.Figure;
+import io.enthalpa.formats.Sentences;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -147,14 +154,31 @@ public record SoakView(String option, String optionName, double length_s, double
         }
     }
 
+    /**
+     * What the run says, under load. {@code startSoak_C}: what soaked in before the start, until when; {@code idle_C}: highest at idle, overrun and little
+     * boost, when. Null where there is none. {@code findings}: the judgement, in the order it is told.
+     */
     public record VerdictView(Verdict.Outcome outcome, @Nullable Double worst_C, double worstTime_s, @Nullable Double mean_C,
                               @Nullable Double firstOverTarget_s, @Nullable Double firstOverTiming_s, double overTarget_s, double overTiming_s,
                               boolean stillClimbing, @Nullable Double limitedFrom_s, SteadyView.@Nullable SharesView atWorst, @Nullable Double needed_pct,
-                              ResistanceShares.@Nullable Limit limit) {
-        static VerdictView of(Verdict v) {
+                              ResistanceShares.@Nullable Limit limit, @Nullable Double startSoak_C, @Nullable Double startSoakUntil_s, @Nullable Double idle_C, @Nullable Double idleTime_s, List<FindingView> findings) {
+        static VerdictView of(Answer answer, Trace trace) {
+            Verdict v = answer.verdict(trace);
             return new VerdictView(v.outcome(), orNull(v.worst() - 273.15), v.worstTime(), orNull(v.mean() - 273.15), orNull(v.firstOverTarget()),
                     orNull(v.firstOverPull()), v.secondsOverTarget(), v.secondsOverPull(), v.stillClimbing(), orNull(v.limitedFrom()),
-                    v.atWorst() == null ? null : SteadyView.SharesView.of(v.atWorst()), orNull(100 * v.needed()), v.limit());
+                    v.atWorst() == null ? null : SteadyView.SharesView.of(v.atWorst()), orNull(100 * v.needed()), v.limit(),
+                    orNull(v.beside().startSoak() - 273.15), orNull(v.beside().startSoakUntil()), orNull(v.beside().idle() - 273.15), orNull(v.beside().idleTime()),
+                    Findings.of(answer, trace).stream().map(FindingView::of).toList());
+        }
+    }
+
+    /**
+     * Something that the run says: {@code kind} names its sentence in the field catalogue, {@code values} what it is filled with (°C, percent, seconds, kg;
+     * 1 or 0 for what is so or not), {@code says} is the sentence in metric units.
+     */
+    public record FindingView(Finding.Part part, Finding.Kind kind, Map<String, Double> values, String says) {
+        static FindingView of(Finding f) {
+            return new FindingView(f.kind().part(), f.kind(), f.figures().stream().collect(Collectors.toMap(Figure::name, Sentences::told)), Sentences.of(f));
         }
     }
 
@@ -162,10 +186,10 @@ public record SoakView(String option, String optionName, double length_s, double
         Trace trace = answer.soak();
         return new SoakView(answer.option().letter(), answer.option().name(), trace.time()[trace.length() - 1],
                 trace.sprayed()[trace.length() - 1] * 1000, TraceView.of(trace),
-                MetalView.of(trace), AuditView.of(trace.audit()), VerdictView.of(answer.verdict(trace)), RunView.of(answer.figures(trace)));
+                MetalView.of(trace), AuditView.of(trace.audit()), VerdictView.of(answer, trace), RunView.of(answer.figures(trace)));
     }
 
-    /** Evenly spread steps, and always the hottest one, the last, and both sides of every start and stop of the engine. */
+    /** Evenly spread steps, and always the hottest one, the worst under load, the last, and both sides of every start and stop of the engine. */
     private static int[] kept(Trace trace) {
         int n = trace.length();
         int points = Math.min(n, MOST_POINTS);
@@ -173,11 +197,17 @@ public record SoakView(String option, String optionName, double length_s, double
         for (int i = 0; i < points; i++) {
             kept.add((int) Math.round(i * (n - 1.0) / Math.max(points - 1, 1)));
         }
+        Load load = Load.of(trace);
         int hottest = 0;
-        for (int i = 1; i < n; i++) {
+        int judged = -1;
+        for (int i = 0; i < n; i++) {
             hottest = trace.flow()[i] > 0 && trace.intake()[i] > trace.intake()[hottest] ? i : hottest;
+            judged = load.judged(i) && (judged < 0 || load.held(i) > load.held(judged)) ? i : judged;
         }
         kept.add(hottest);
+        if (judged >= 0) {
+            kept.add(judged);
+        }
         for (int i = 1; i < n; i++) {
             if (trace.flow()[i] > 0 != trace.flow()[i - 1] > 0) {
                 kept.add(i - 1);

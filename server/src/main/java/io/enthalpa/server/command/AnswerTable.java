@@ -63,6 +63,7 @@ final class AnswerTable {
             SoakView.VerdictView v = a.verdict();
             out.append("%n%-8s %-28s %9s %9.0f %9s %12.0f %12.0f %7.3f%%".formatted(a.option(), a.optionName(), figure(v.worst_C()), v.worstTime_s(),
                     figure(v.mean_C()), v.overTarget_s(), v.overTiming_s(), a.audit().error_pct()));
+            v.findings().forEach(finding -> out.append("%n  ".formatted()).append(finding.says()));
         }
         return out.toString();
     }

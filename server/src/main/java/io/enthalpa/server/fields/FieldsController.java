@@ -1,10 +1,12 @@
 package io.enthalpa.server.fields;
 
+import io.enthalpa.formats.Sentences;
 import io.enthalpa.formats.document.DocumentField;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.quantity.Unit;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
@@ -30,13 +32,14 @@ class FieldsController {
         }
     }
 
-    record FieldCatalogue(List<QuantityView> quantities, List<FieldView> fields) {
+    /** {@code sentences}: what a run can say, each by the kind of its finding. */
+    record FieldCatalogue(List<QuantityView> quantities, List<FieldView> fields, Map<String, String> sentences) {
     }
 
     @GetMapping
     FieldCatalogue catalogue() {
         return new FieldCatalogue(
                 Arrays.stream(Quantity.values()).map(q -> new QuantityView(q, q.si(), q.units().stream().map(UnitView::of).toList())).toList(),
-                DocumentField.all().stream().map(FieldView::of).toList());
+                DocumentField.all().stream().map(FieldView::of).toList(), Sentences.all());
     }
 }

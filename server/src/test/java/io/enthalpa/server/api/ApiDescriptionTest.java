@@ -19,7 +19,7 @@ class ApiDescriptionTest {
     private static final Path COMMITTED = Path.of("../web/src/api/openapi.json");
     private static final String HERE = "#/components/schemas/";
     /** Where a part of a build file stands in an answer or a question; {@code document} is a whole one everywhere. */
-    private static final Map<String, String> PARTS = Map.of("EntryView.duty", "DutyDocument", "MapAnswer.map", "BlowerMap", "ComparedView.option", "BuildOption");
+    private static final Map<String, String> PARTS = Map.of("EntryView.duty", "DutyDocument", "MapAnswer.map", "BlowerMap", "ComparedView.option", "BuildOption", "ChangeView.option", "BuildOption");
     private static final Map<String, String> LISTS = Map.of("LogView.rows", "DutyRow", "SmallLine.path", "Piece");
     @TempDir
     Path data;
