@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, Offline, Problem, type BuildState, type OptionAnswer } from '../api/client'
 import { apply, at, freeLetter, identified, named, touched, type Edit } from '../document/edit'
-import type { BuildDocument } from '../document/types'
+import type { BuildDocument, BuildOption } from '../document/types'
 import { Catalogue } from '../quantity/catalogue'
 import { Keeper, type Outcome } from './keeper'
 import * as shelf from './shelf'
@@ -346,14 +346,21 @@ export const useBuild = defineStore('build', () => {
     } catch (e) {
       return said(k, { done: false, fault: { kind: 'CONTRADICTION', field: '', label: '', value: '', allowed: '', sentence: (e as Error).message } })
     }
-    const outcome = editIn(k, [{ list: '/options', put: { ...made, letter: l } }], change)
-    if (k === keeper.value && k.told.newest !== now) {
-      against.value = from.letter
-      letter.value = l
+    return putOption({ ...made, letter: l }, from.letter, change)
+  }
+
+  /** A whole option, of a letter that is free; shown at once against the one it came from. */
+  async function putOption(made: BuildOption, from: string, change: string): Promise<Outcome> {
+    const k = keeper.value
+    const now = k?.told.newest
+    const outcome = editIn(k, [{ list: '/options', put: made }], change)
+    if (k && k === keeper.value && k.told.newest !== now) {
+      against.value = from
+      letter.value = made.letter
       ghostMode.value = 'option'
     }
     const ended = said(k, await outcome)
-    if (!ended.done && letter.value === l) letter.value = from.letter
+    if (!ended.done && letter.value === made.letter) letter.value = from
     return ended
   }
 
@@ -401,7 +408,7 @@ export const useBuild = defineStore('build', () => {
 
   return {
     catalogue, keeper, document, answers, answered, answer, option, optionIndex, optionAt, letter, against, ghost, ghostMode, before, conflict, hold, offline, looking,
-    failure, trouble, notice, settled, canUndo, canRedo, ready, choose, open, openNew, leave: begin, here, travel, addOption, removeOption, keepMine, takeTheirs, look, bringBack,
+    failure, trouble, notice, settled, canUndo, canRedo, ready, choose, open, openNew, leave: begin, here, travel, addOption, putOption, removeOption, keepMine, takeTheirs, look, bringBack,
     edit: (edits: Edit[], change: string) => here().edit(edits, change),
     act: async (edits: Edit[], change: string) => said(keeper.value, await useBuild().edit(edits, change)),
   }

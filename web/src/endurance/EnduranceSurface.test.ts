@@ -76,9 +76,9 @@ describe('the endurance surface', () => {
     expect(page.findAll('tbody tr').map((r) => r.find('th').text())).toEqual(['ice tank', 'A first', 'no cooler'])
     expect(page.find('tbody tr').text()).toContain('12 kg of ice to fetch, drips 40 g inside')
     const build = useBuild()
-    const edit = vi.spyOn(build, 'act').mockResolvedValue({ done: true })
+    const put = vi.spyOn(build, 'putOption').mockResolvedValue({ done: true })
     await page.find('[aria-label="Take ice tank as an option"]').trigger('click')
-    expect(edit.mock.calls[0]![0]).toEqual([{ list: '/options', put: { letter: 'B', name: 'ice tank', boost_kPa: 90, path: [] } }])
+    expect(put.mock.calls[0]!.slice(0, 2)).toEqual([{ letter: 'B', name: 'ice tank', boost_kPa: 90, path: [] }, 'A'])
   })
 
   it('cancels a comparison and begins it again', async () => {

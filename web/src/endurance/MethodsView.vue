@@ -83,9 +83,7 @@ const limit = (l: ComparedView) => (l.firstOverTarget_s == null ? 'never' : cloc
 async function take(l: ComparedView): Promise<void> {
   const letter = freeLetter(build.document!.options)
   if (!letter || !l.option) return
-  const from = build.letter
-  const outcome = await build.act([{ list: '/options', put: { ...l.option, letter, name: NAMES[l.method!] } }], `option ${letter}: ${NAMES[l.method!]}, sized by default from ${from}`)
-  if (outcome.done) build.choose(letter)
+  await build.putOption({ ...l.option, letter, name: NAMES[l.method!] }, build.letter, `option ${letter}: ${NAMES[l.method!]}, sized by default from ${build.letter}`)
 }
 </script>
 

@@ -37,7 +37,7 @@ function words(c: ChangeView): string {
   const core = c.option?.path.find((p) => p.kind === 'core')
   if (core) {
     const size = (v: number, key: string) => build.catalogue!.text(build.catalogue!.field('core', key), v, settings.units)
-    return `An air-to-air core, ${size(core.width_mm, 'width_mm').replace(/ .*$/, '')} × ${size(core.height_mm, 'height_mm').replace(/ .*$/, '')} × ${size(core.depth_mm, 'depth_mm')}`
+    return `An air-to-air core, ${size(core.width_mm, 'width_mm').replace(/ .*$/, '')} × ${size(core.height_mm, 'height_mm').replace(/ .*$/, '')} × ${size(core.depth_mm, 'depth_mm').replace(' ', '\u00a0')}`
   }
   const field = build.catalogue!.field(c.part, c.key)
   const text = (v: number) => build.catalogue!.text(field, v, settings.units, true)
@@ -50,14 +50,9 @@ function words(c: ChangeView): string {
 async function tryIt(c: ChangeView): Promise<void> {
   const line = words(c)
   const letter = freeLetter(build.document!.options)
-  if (c.option) {
-    if (!letter) return
-    const outcome = await build.act([{ list: '/options', put: { ...c.option, letter, name: 'air-to-air core' } }], `option from ${build.letter}: ${line.charAt(0).toLowerCase() + line.slice(1)}`)
-    if (outcome.done) build.choose(letter)
-    await router.push({ name: 'endurance' })
-    return
-  }
-  await build.addOption(line.charAt(0).toLowerCase() + line.slice(1), c.edits, `option from ${build.letter}: ${line}`, asked.value)
+  const label = `option from ${build.letter}: ${line}`
+  if (!c.option) await build.addOption(line.charAt(0).toLowerCase() + line.slice(1), c.edits, label, asked.value)
+  else if (letter) await build.putOption({ ...c.option, letter, name: 'air-to-air core' }, build.letter, label)
   await router.push({ name: 'endurance' })
 }
 </script>

@@ -243,6 +243,8 @@ class ScreenIT extends OnDemo {
         assertThat(solved.printed()).containsPattern("plenum\\s+" + figure.replace(".", "\\."));
         RunningProgram.Outcome soaked = RunningProgram.run("soak", file.toString(), "--option", "C", "--table");
         assertThat(soaked.printed()).contains(Expected.decimal(Expected.of(page.file(), "C").worst()));
+        String column = page.raw().locator("aside.verdict").innerText().replace('\u00a0', ' ');
+        assertThat(soaked.printed().lines().filter(line -> line.startsWith("  ")).map(String::strip)).as("the same sentences").hasSizeGreaterThan(4).allSatisfy(says -> assertThat(column).contains(says));
         RunningProgram.Outcome second = RunningProgram.run("serve", "--data", folder.resolve("none").toString(),
                 "--port", String.valueOf(program.port()));
         assertThat(second.status()).isEqualTo(2);
