@@ -167,4 +167,15 @@ public final class Load {
     public double held(int i) {
         return held[i];
     }
+
+    /** @return the step that counts hottest, and of several the one whose own intake is nearest to that; -1 when nothing is judged */
+    public int worst() {
+        int worst = -1;
+        for (int i = 0; i < held.length; i++) {
+            if (counts(i) && (worst < 0 || held[i] > held[worst] || held[i] == held[worst] && trace.intake()[i] < trace.intake()[worst])) {
+                worst = i;
+            }
+        }
+        return worst;
+    }
 }

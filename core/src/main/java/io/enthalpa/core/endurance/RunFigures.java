@@ -81,10 +81,7 @@ public record RunFigures(RunShape shape, double climbByCoolant, double firstShow
     }
 
     private static double recovered(Trace trace, Load load, Targets targets) {
-        int worst = -1;
-        for (int i = 0; i < trace.length(); i++) {
-            worst = load.judged(i) && (worst < 0 || load.held(i) > load.held(worst)) ? i : worst;
-        }
+        int worst = load.worst();
         if (worst < 0 || load.held(worst) <= targets.intake()) {
             return Double.NaN;
         }

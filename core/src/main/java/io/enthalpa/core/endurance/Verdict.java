@@ -75,7 +75,7 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
 
     public static Verdict of(ChargeSystem system, Trace trace, Targets targets) {
         Load load = Load.of(trace);
-        int worst = -1;
+        int worst = load.worst();
         double sum = 0;
         double loaded = 0;
         double overTarget = 0;
@@ -94,7 +94,6 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
             double dt = trace.duration()[i];
             loaded += dt;
             sum += trace.intake()[i] * dt;
-            worst = worst < 0 || t > load.held(worst) ? i : worst;
             if (t > targets.intake()) {
                 overTarget += dt;
                 firstTarget = Double.isNaN(firstTarget) ? trace.time()[i] : firstTarget;

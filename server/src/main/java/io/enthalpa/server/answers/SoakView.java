@@ -197,16 +197,14 @@ public record SoakView(String option, String optionName, double length_s, double
         for (int i = 0; i < points; i++) {
             kept.add((int) Math.round(i * (n - 1.0) / Math.max(points - 1, 1)));
         }
-        Load load = Load.of(trace);
         int hottest = 0;
-        int judged = -1;
-        for (int i = 0; i < n; i++) {
+        for (int i = 1; i < n; i++) {
             hottest = trace.flow()[i] > 0 && trace.intake()[i] > trace.intake()[hottest] ? i : hottest;
-            judged = load.judged(i) && (judged < 0 || load.held(i) > load.held(judged)) ? i : judged;
         }
         kept.add(hottest);
-        if (judged >= 0) {
-            kept.add(judged);
+        int worst = Load.of(trace).worst();
+        if (worst >= 0) {
+            kept.add(worst);
         }
         for (int i = 1; i < n; i++) {
             if (trace.flow()[i] > 0 != trace.flow()[i - 1] > 0) {
