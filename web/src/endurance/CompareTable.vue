@@ -41,10 +41,10 @@ function row(name: string, unit: AnswerUnit | 'share' | 'time' | 'ratio', value:
 }
 
 const rows = computed<Row[]>(() => [
-  row('worst intake over the duty', 'C', (a) => a.soak?.verdict.worst_C, true),
-  row('mean intake over the duty', 'C', (a) => a.soak?.verdict.mean_C, true),
-  row('time above the target', 'time', (a) => a.soak?.verdict.overTarget_s, true),
-  row('time above the timing line', 'time', (a) => a.soak?.verdict.overTiming_s, true),
+  row('worst intake under load', 'C', (a) => a.soak?.verdict.worst_C, true),
+  row('mean intake under load', 'C', (a) => a.soak?.verdict.mean_C, true),
+  row('load above the target', 'time', (a) => a.soak?.verdict.overTarget_s, true),
+  row('load above the timing line', 'time', (a) => a.soak?.verdict.overTiming_s, true),
   row('density won back from heat', 'share', (a) => (a.soak?.figures.wonBack_pct == null ? undefined : a.soak.figures.wonBack_pct / 100), false),
   row('full load: intake', 'C', (a) => a.steady?.stations.at(-1)?.temperature_C, true),
   row('full load: way down to outside air', 'share', (a) => a.steady?.core?.recovered, false),
