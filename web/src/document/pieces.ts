@@ -1,4 +1,4 @@
-import type { AirWay, BuildOption, CorePiece, Leg, PairPiece, Piece, PieceKind, Row } from './types'
+import { usual, type AirWay, type BuildOption, type CorePiece, type Leg, type PairPiece, type Piece, type PieceKind, type Row } from './types'
 
 /**
  * A piece with where it stands in the option. Its place counts ("/path/3/legs/0/path/1") and tells which answer is its own; `at` names
@@ -70,42 +70,39 @@ export function newPiece(kind: PieceKind, bore: number, name: string): Piece {
   const round = (v: number) => Math.round(v)
   switch (kind) {
     case 'filter':
-      return { kind, name, bore_mm: bore, loss_kPa: 1.5, flow_kg_s: 0.15, heatGain_K: 3 }
+      return { kind, name, bore_mm: bore, loss_kPa: usual.filter.loss_kPa, flow_kg_s: usual.filter.flow_kg_s, heatGain_K: usual.filter.heatGain_K }
     case 'blower':
-      return { kind, name, type: 'turbo', efficiency_pct: 70, maxPressureRatio: 3, outletBore_mm: bore }
+      return { kind, name, type: 'turbo', ...usual.blower, outletBore_mm: bore }
     case 'pipe':
       return { kind, name, material: 'aluminium', bore_mm: bore, length_mm: 400, bends: [{ angle_deg: 90, radius_mm: round(1.5 * bore) }] }
     case 'reducer':
-      return { kind, name, inletBore_mm: bore, bore_mm: round(bore * 1.1), length_mm: 75 }
+      return { kind, name, inletBore_mm: bore, bore_mm: round(bore * 1.1), length_mm: usual.reducer.length_mm }
     case 'joint':
-      return { kind, name, bore_mm: bore, hoseBore_mm: bore + 4, gap_mm: 8 }
+      return { kind, name, bore_mm: bore, hoseBore_mm: bore + usual.joint.hoseBore_mm - usual.joint.bore_mm, gap_mm: usual.joint.gap_mm }
     case 'throttle':
-      return { kind, name, bore_mm: bore, shaft_mm: Math.min(9, round(bore / 3)) }
+      return { kind, name, bore_mm: bore, shaft_mm: Math.min(usual.throttle.shaft_mm, round(bore / 3)) }
     case 'core':
       return newCore(name, bore)
     case 'injection':
-      return {
-        kind, name, bore_mm: bore, alcohol_pct: 50, nozzleFlow_L_min: 0.4, ratedPressure_kPa: 700, pumpPressure_kPa: 1000, startBoost_kPa: 40,
-        fullBoost_kPa: 90, tank_L: 5, evaporated_pct: 50,
-      }
+      return { kind, name, ...usual.injection, bore_mm: bore }
     case 'pair':
       return newPair(name, bore)
     case 'plenum':
-      return { kind, name, bore_mm: bore, volume_L: 3 }
+      return { kind, name, ...usual.plenum, bore_mm: bore }
   }
 }
 
 function newCore(name: string, bore: number): CorePiece {
   return {
     kind: 'core', name, construction: 'bar-and-plate', cooledBy: 'air', width_mm: 450, height_mm: 200, depth_mm: Math.max(64, Math.round(bore)), portBore_mm: bore,
-    tankDepth_mm: bore, block: usualBlock(), air: { faceShare_pct: 22, standstill_m_s: 0.5 },
+    tankDepth_mm: bore, block: usualBlock(), air: { ...usual['core/air'] },
   }
 }
 
 /** A bar-and-plate block of usual proportions: invented, neutral. */
 export function usualBlock(): NonNullable<CorePiece['block']> {
   return {
-    layers: 'bar-and-plate', plate_mm: 0.5, bar_mm: 5, conductivity_W_mK: 180, chargeFouling_m2K_kW: 0.05, coldFouling_m2K_kW: 0,
+    layers: 'bar-and-plate', ...usual['core/block'],
     chargeFin: { type: 'offset strip', gap_mm: 7.5, pitch_mm: 4, thickness_mm: 0.2, interval_mm: 8 },
     coldFin: { type: 'louvred', gap_mm: 9, pitch_mm: 2.1, thickness_mm: 0.12, interval_mm: 1.4, louvreAngle_deg: 24 },
   }
@@ -126,7 +123,7 @@ function newPair(name: string, bore: number): PairPiece {
     name: which,
     path: [{ kind: 'pipe', name: `${which} pipe`, material: 'aluminium', bore_mm: each, length_mm: 500, bends: [{ angle_deg: 90, radius_mm: Math.round(1.5 * each) }] }],
   })
-  return { kind: 'pair', name, splitAngle_deg: 30, mergeAngle_deg: 20, mergedBore_mm: bore, legs: [leg('left'), leg('right')] }
+  return { kind: 'pair', name, ...usual.pair, mergedBore_mm: bore, legs: [leg('left'), leg('right')] }
 }
 
 /** @returns a name for a new piece that no other has */

@@ -8,7 +8,9 @@ import type { SoakView, SpreadView } from '../api/client'
 import { figure, spoken, temperatureTicks } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
 import { useSettings } from '../settings/store'
+import DutyStrip from './DutyStrip.vue'
 import type { ExtraLine } from './lines'
+import { railsHeight, STRIP_HEIGHT } from './strip'
 import { timeAxis } from './timeScale'
 
 /** Intake temperature against time, with the target, the timing line, the compared run and a time cursor; the duty beneath. */
@@ -20,9 +22,8 @@ const { width, height } = useElementSize(box)
 const dragging = ref(false)
 
 const LEFT = 62
-/** Height of a rail that tells when a fan, pump or chiller works. */
-const RAIL = 14
-const STRIP = computed(() => 96 + RAIL * trace.value.switches.length + (trace.value.switches.length ? 6 : 0))
+/** Height of all beneath the plot's time axis. */
+const STRIP = computed(() => 96 + railsHeight(trace.value.switches.length))
 const right = computed(() => Math.max(width.value - 28, 300))
 /** Least height of the plot itself; below it the surface scrolls. */
 const LEAST_PLOT = 124
@@ -95,64 +96,7 @@ const at = computed(() => bisectCenter(trace.value.time_s, cursor.value))
 const otherAt = computed(() => (props.ghost ? bisectCenter(props.ghost.trace.time_s, cursor.value) : 0))
 const cursorX = computed(() => axis.value.x(cursor.value))
 
-const strip = computed(() => ({ top: bottom.value + 60, bottom: bottom.value + 60 + 42 }))
-const speed = computed(() => {
-  const s = scaleLinear().domain([0, Math.max(...trace.value.roadSpeed_km_h, 1)]).range([strip.value.bottom, strip.value.top])
-  return line<number>().x((_, i) => axis.value.x(trace.value.time_s[i]!)).y((v) => s(v))(trace.value.roadSpeed_km_h)!
-})
-const boost = computed(() => {
-  const s = scaleLinear().domain([0, Math.max(...trace.value.boost_kPa, ...(falls.value.some(Boolean) ? trace.value.askedBoost_kPa : []), 1)]).range([strip.value.bottom, strip.value.top])
-  const start = `M${axis.value.x(0)} ${strip.value.bottom}`
-  const steps = trace.value.time_s.map((t, i) => `L${axis.value.x(t).toFixed(1)} ${s(Math.max(trace.value.boost_kPa[i]!, 0)).toFixed(1)}`).join('')
-  return `${start}${steps}L${axis.value.x(trace.value.time_s.at(-1)!)} ${strip.value.bottom}Z`
-})
-const NAMES = { FAN: 'fan', PUMP: 'pump', CHILLER: 'chiller' } as const
-/** When fan, pump and chiller work: a rail each, named, filled while on. */
-const rails = computed(() =>
-  trace.value.switches.map((s, k) => {
-    const y = strip.value.bottom + 8 + RAIL * k
-    const bars: { x: number; width: number }[] = []
-    let from = 0
-    s.on.forEach((on, i) => {
-      const begins = i === 0 ? 0 : trace.value.time_s[i - 1]!
-      if (on && !s.on[i - 1]) from = begins
-      if (on && !s.on[i + 1]) bars.push({ x: axis.value.x(from), width: Math.max(axis.value.x(trace.value.time_s[i]!) - axis.value.x(from), 1) })
-    })
-    const twice = trace.value.switches.filter((o) => o.kind === s.kind).length > 1
-    return { ...s, y, bars, name: twice ? `${NAMES[s.kind]} ${trace.value.switches.slice(0, k + 1).filter((o) => o.kind === s.kind).length}` : NAMES[s.kind] }
-  }),
-)
-/** What was asked for, where the blower gives less. */
-const falls = computed(() => trace.value.askedBoost_kPa.map((asked, i) => trace.value.running[i]! && asked - trace.value.boost_kPa[i]! > 1))
-const asked = computed(() => {
-  if (!falls.value.some(Boolean)) return ''
-  const s = scaleLinear().domain([0, Math.max(...trace.value.boost_kPa, ...trace.value.askedBoost_kPa, 1)]).range([strip.value.bottom, strip.value.top])
-  return line<number>().defined((_, i) => falls.value[i]!).x((_, i) => axis.value.x(trace.value.time_s[i]!)).y((v) => s(Math.max(v, 0)))(trace.value.askedBoost_kPa) ?? ''
-})
-/** Ice left, full height at its most. */
-const ice = computed(() => {
-  const most = Math.max(...trace.value.ice_kg, 0)
-  if (most <= 0) return ''
-  const s = scaleLinear().domain([0, most]).range([strip.value.bottom, strip.value.top])
-  return line<number>().x((_, i) => axis.value.x(trace.value.time_s[i]!)).y((v) => s(v))(trace.value.ice_kg) ?? ''
-})
-/** Water and cooling air at the cursor. */
-const coldMoment = computed(() => {
-  const c = trace.value.cold
-  if (!c) return ''
-  const air = `face air ${spoken(c.air_m_s[at.value]!, 'm_s', settings.units)}`
-  const chiller = c.chiller_kW[at.value]! > 0.005 ? ` · chiller ${spoken(c.chiller_kW[at.value]!, 'kW', settings.units)}` : ''
-  return c.byWater ? `water ${spoken(c.water_L_min[at.value]!, 'L_min', settings.units)}${c.air_m_s.some((v) => v > 0) ? ` · ${air}` : ''}${chiller}` : air
-})
-const moment = computed(() => {
-  const t = trace.value
-  const i = at.value
-  const left = t.ice_kg.some((kg) => kg > 0) ? `ice ${spoken(t.ice_kg[i]!, 'kg', settings.units)} · ` : ''
-  return t.running[i]
-    ? `${left}road ${spoken(t.roadSpeed_km_h[i]!, 'km_h', settings.units)} · boost ${spoken(t.boost_kPa[i]!, 'kPa', settings.units, settings.units === 'us' ? 1 : 0)}${falls.value[i] ? ` of ${figure(t.askedBoost_kPa[i]!, 'kPa', settings.units, settings.units === 'us' ? 1 : 0).figure} asked` : ''} · ${t.engineSpeed_rpm[i]!.toFixed(0)} rpm`
-    : `${left}engine off`
-})
-
+const strip = computed(() => ({ top: bottom.value + 60, bottom: bottom.value + 60 + STRIP_HEIGHT }))
 /** Half of a name's width, px. */
 const LABEL = 74
 /** Under the line where there is room, else over it. */
@@ -263,29 +207,11 @@ function keys(event: KeyboardEvent): void {
       <text v-if="other" class="ghost-label halo" :x="labels.x" :y="labels.theirs" text-anchor="middle">{{ labels.fits ? ghostLabel : ghostLabel?.split(' ')[0] }}</text>
       <text class="intake-label halo" :x="labels.x" :y="labels.mine" text-anchor="middle">{{ label }}{{ labels.fits ? ' intake air' : '' }}</text>
       <text v-if="hasWater" class="cold-label halo" :x="LEFT + 6" :y="coldLabelY">{{ cooledBy === 'air' ? 'cooling air at the core' : 'water at the core' }}</text>
-      <line class="base" :x1="LEFT" :x2="right" :y1="strip.bottom" :y2="strip.bottom" />
-      <path class="boost" :d="boost" />
-      <path v-if="asked" class="asked" :d="asked" />
-      <path v-if="ice" class="ice" :d="ice" />
-      <path class="speed" :d="speed" />
-      <g v-for="r in rails" :key="r.kind + r.of" class="rail">
-        <title>{{ NAMES[r.kind] }}, {{ r.of }}: {{ r.on[at] ? 'on' : 'off' }} at {{ clock(cursor) }}</title>
-        <text :x="LEFT - 9" :y="r.y + 8" text-anchor="end">{{ r.name }}</text>
-        <line :x1="LEFT" :x2="right" :y1="r.y + 5" :y2="r.y + 5" />
-        <rect v-for="b in r.bars" :key="b.x" :class="r.kind.toLowerCase()" :x="b.x" :y="r.y" :width="b.width" height="9" />
-      </g>
-      <g class="names">
-        <line class="speed" :x1="LEFT - 20" :x2="LEFT - 6" :y1="strip.top + 12" :y2="strip.top + 12" />
-        <text :x="LEFT - 24" :y="strip.top + 16" text-anchor="end">road</text>
-        <rect class="boost" :x="LEFT - 20" :y="strip.top + 24" width="14" height="10" />
-        <text :x="LEFT - 24" :y="strip.top + 33" text-anchor="end">boost</text>
-      </g>
-      <text v-if="ice || asked" class="key" :x="right" :y="bottom + 34" text-anchor="end" :dx="-70">{{ [ice ? 'green line: ice left' : '', asked ? 'dashed: boost asked for' : ''].filter(Boolean).join(' · ') }}</text>
+      <DutyStrip :trace="trace" :axis="axis" :left="LEFT" :right="right" :top="strip.top" :key-at="bottom + 34" :at="at" :cursor="cursor" />
       <g class="cursor">
-        <line :x1="cursorX" :x2="cursorX" :y1="top - 10" :y2="strip.bottom + (rails.length ? 6 + RAIL * rails.length : 0)" />
+        <line :x1="cursorX" :x2="cursorX" :y1="top - 10" :y2="strip.bottom + railsHeight(trace.switches.length)" />
         <rect :x="Math.min(Math.max(cursorX - 26, 0), width - 52)" y="4" width="52" height="20" />
         <text :x="Math.min(Math.max(cursorX, 26), width - 26)" y="18" text-anchor="middle">{{ clock(cursor) }}</text>
-        <text class="moment halo" :x="LEFT + 6" :y="strip.top - 6">{{ moment }}<tspan v-if="coldMoment"> · {{ coldMoment }}</tspan></text>
         <circle v-if="trace.running[at]" :cx="cursorX" :cy="y(trace.intake_C[at]!)" r="4.5" class="dot" />
         <circle v-if="ghost && ghost.trace.running[otherAt]" :cx="cursorX" :cy="y(ghost.trace.intake_C[otherAt]!)" r="4" class="ghost-dot" />
       </g>
@@ -407,57 +333,6 @@ svg:focus-visible {
   fill: var(--ink-2);
   font-size: var(--s2);
 }
-.boost {
-  fill: var(--land);
-}
-.ice {
-  fill: none;
-  stroke: var(--cool);
-  stroke-width: 1.8;
-}
-.asked {
-  fill: none;
-  stroke: var(--heat);
-  stroke-width: 1.4;
-  stroke-dasharray: 4 3;
-}
-.speed {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 1.1;
-}
-.base {
-  stroke: var(--ink);
-}
-.names text {
-  font-size: var(--s1);
-  fill: var(--ink-2);
-}
-.rail text {
-  font-size: var(--s1);
-  fill: var(--ink-2);
-}
-.rail line {
-  stroke: var(--hair);
-}
-.rail rect {
-  fill: var(--ink-3);
-}
-.rail .pump {
-  fill: var(--cool);
-}
-.rail .chiller {
-  fill: var(--blue);
-}
-.moment {
-  font-size: var(--s1);
-  font-weight: 600;
-  fill: var(--ink);
-}
-.key {
-  font-size: var(--s1);
-  fill: var(--ink-3);
-}
 .cursor line {
   stroke: var(--blue);
   stroke-width: 1.2;
@@ -465,7 +340,7 @@ svg:focus-visible {
 .cursor rect {
   fill: var(--blue);
 }
-.cursor text:not(.moment) {
+.cursor text {
   font-size: var(--s2);
   font-weight: 700;
   fill: var(--on-blue);

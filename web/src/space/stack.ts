@@ -1,6 +1,6 @@
 import type { AirWayView } from '../api/client'
 import type { Edit } from '../document/edit'
-import type { AirLayer, AirWay, BuildOption, CorePiece } from '../document/types'
+import { usual, type AirLayer, type AirWay, type BuildOption, type CorePiece } from '../document/types'
 import { ofKind } from '../document/pieces'
 
 export interface Box {
@@ -86,12 +86,12 @@ export function newWay(name: string, inside: { kind: 'core' | 'radiator'; core: 
     name,
     spaceWidth_mm: round(part.width_mm * 1.2),
     spaceHeight_mm: round(part.height_mm * 1.3),
-    opening: { width_mm: round(part.width_mm * 0.9), height_mm: round(part.height_mm * 0.6), pressure_pct: 90, open_pct: 80, roundedLip: false, walls: [] },
-    seal_pct: 80,
+    opening: { width_mm: round(part.width_mm * 0.9), height_mm: round(part.height_mm * 0.6), pressure_pct: usual['airWay/opening'].pressure_pct, open_pct: usual['airWay/opening'].open_pct, roundedLip: false, walls: [] },
+    seal_pct: usual.airWay.seal_pct,
     ducted: false,
     layers: [{ kind: inside.kind, name: inside.core.name, across_mm: 0, up_mm: 0, gap_mm: 60 }],
-    exit: { area_cm2: Math.round((part.width_mm * part.height_mm) / 100), pressure_pct: -10 },
-    recirculation_pct: 15,
+    exit: { area_cm2: Math.round((part.width_mm * part.height_mm) / 100), pressure_pct: usual['airWay/exit'].pressure_pct },
+    recirculation_pct: usual.airWay.recirculation_pct,
   }
 }
 

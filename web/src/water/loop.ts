@@ -1,5 +1,5 @@
 import type { LoopView } from '../api/client'
-import type { LoopPiece, LoopPieceKind, WaterLoop } from '../document/types'
+import { usual, type LoopPiece, type LoopPieceKind, type WaterLoop } from '../document/types'
 
 /** Where a piece of a loop is drawn. */
 export interface LoopShape {
@@ -103,18 +103,18 @@ export function usualPieces(loop: WaterLoop): LoopPiece[] {
   const bends = (n: number) => Array.from({ length: n }, () => ({ angle_deg: 90, radius_mm: 40 }))
   const list: LoopPiece[] = [
     { kind: 'tank', name: 'header tank', height_mm: 650 },
-    { kind: 'hose', name: 'tank to pump', bore_mm: 19, length_mm: 800, height_mm: 620, bends: bends(1) },
+    { kind: 'hose', name: 'tank to pump', bore_mm: usual['water/piece'].bore_mm, length_mm: 800, height_mm: 620, bends: bends(1) },
     {
-      kind: 'pump', name: 'pump', bore_mm: 19, height_mm: 250, speed_pct: 100, efficiency_pct: 25,
+      kind: 'pump', name: 'pump', bore_mm: usual['water/piece'].bore_mm, height_mm: 250, speed_pct: usual['water/pump'].speed_pct, efficiency_pct: usual['water/pump'].efficiency_pct,
       curve: [{ flow_L_min: 0, pressure_kPa: 45 }, { flow_L_min: 20, pressure_kPa: 32 }, { flow_L_min: 40, pressure_kPa: 5 }],
     },
-    { kind: 'hose', name: 'pump to core', bore_mm: 19, length_mm: 1200, height_mm: 480, bends: bends(2) },
+    { kind: 'hose', name: 'pump to core', bore_mm: usual['water/piece'].bore_mm, length_mm: 1200, height_mm: 480, bends: bends(2) },
     { kind: 'core', name: 'core', height_mm: 520, ports: 'opposite corners', fedFrom: 'bottom', boss: false },
-    { kind: 'hose', name: loop.radiator ? 'core to radiator' : 'core to tank', bore_mm: 19, length_mm: 1200, height_mm: 600, bends: bends(2) },
+    { kind: 'hose', name: loop.radiator ? 'core to radiator' : 'core to tank', bore_mm: usual['water/piece'].bore_mm, length_mm: 1200, height_mm: 600, bends: bends(2) },
   ]
   if (loop.radiator) {
     list.push({ kind: 'radiator', name: 'radiator', height_mm: 350 })
-    list.push({ kind: 'hose', name: 'radiator to tank', bore_mm: 19, length_mm: 900, height_mm: 640, bends: bends(1) })
+    list.push({ kind: 'hose', name: 'radiator to tank', bore_mm: usual['water/piece'].bore_mm, length_mm: 900, height_mm: 640, bends: bends(1) })
   }
   return list
 }
@@ -126,13 +126,13 @@ export function newLoopPiece(kind: LoopPieceKind, name: string, bore: number, he
       return { kind, name, bore_mm: bore, length_mm: 600, height_mm: height, bends: [{ angle_deg: 90, radius_mm: Math.max(40, Math.round(1.6 * bore)) }] }
     case 'pump':
       return {
-        kind, name, bore_mm: bore, height_mm: height, speed_pct: 100, efficiency_pct: 25,
+        kind, name, bore_mm: bore, height_mm: height, speed_pct: usual['water/pump'].speed_pct, efficiency_pct: usual['water/pump'].efficiency_pct,
         curve: [{ flow_L_min: 0, pressure_kPa: 45 }, { flow_L_min: 20, pressure_kPa: 32 }, { flow_L_min: 40, pressure_kPa: 5 }],
       }
     case 'core':
       return { kind, name, height_mm: height, ports: 'opposite corners', fedFrom: 'bottom' }
     case 'chiller':
-      return { kind, name, height_mm: height, loss_kPa: 8, flow_L_min: 20 }
+      return { kind, name, height_mm: height, ...usual['water/chiller'] }
     case 'radiator':
     case 'tank':
     case 'source':

@@ -4,8 +4,10 @@ import io.enthalpa.formats.document.Shape.Form;
 import io.enthalpa.formats.document.Shape.Item;
 import java.lang.reflect.Modifier;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -28,6 +30,7 @@ final class TypeScript {
         choices.forEach(made::choice);
         root.all().forEach(made::shape);
         sealed.forEach(made::union);
+        made.usual(root);
         return made.text.toString();
     }
 
@@ -78,5 +81,14 @@ final class TypeScript {
             names.add(name(one));
         }
         text.append("\nexport type ").append(name(sealed)).append(" = ").append(String.join(" | ", names)).append('\n');
+    }
+
+    /** Sensible defaults by part and key, so that the page keeps none of its own. */
+    private void usual(Shape root) {
+        text.append("\n/** A sensible default of each number, by the part it stands in. */\nexport const usual = {\n");
+        Map<String, List<DocumentField>> parts = DocumentField.found(root).values().stream().collect(Collectors.groupingBy(DocumentField::part, LinkedHashMap::new, Collectors.toList()));
+        parts.forEach((part, fields) -> text.append("  '").append(part).append("': { ")
+                .append(fields.stream().map(f -> f.key() + ": " + Place.plain(f.usual())).collect(Collectors.joining(", "))).append(" },\n"));
+        text.append("}\n");
     }
 }
