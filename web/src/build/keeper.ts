@@ -35,7 +35,8 @@ interface Told {
 const SOON_MS = 2000
 const LATEST_MS = 15000
 
-const fault = (words: string): FaultView => ({ kind: 'CONTRADICTION', field: '', label: '', value: '', allowed: '', sentence: words })
+/** @returns a refusal that has only words */
+export const plainFault = (sentence: string): FaultView => ({ kind: 'CONTRADICTION', field: '', label: '', value: '', allowed: '', sentence })
 
 /**
  * Takes one build's edits to the disk: each is shelved in the browser at once, made on the newest document, sent in its turn as a step of
@@ -84,7 +85,7 @@ export class Keeper {
     try {
       apply(this.told.newest, step.edits)
     } catch (e) {
-      if (e instanceof Gone) return Promise.resolve({ done: false, fault: fault(e.message) })
+      if (e instanceof Gone) return Promise.resolve({ done: false, fault: plainFault(e.message) })
       throw e
     }
     this.undone.length = 0
@@ -115,7 +116,7 @@ export class Keeper {
         document = apply(document, step.edits)
       } catch (e) {
         if (!(e instanceof Gone)) throw e
-        this.drop(step, fault(e.message))
+        this.drop(step, plainFault(e.message))
       }
     }
     this.told.newest = document
@@ -185,7 +186,7 @@ export class Keeper {
 
   private failed(step: Step, e: unknown): boolean {
     if (e instanceof Gone || (e instanceof Problem && e.fault)) {
-      this.drop(step, e instanceof Problem ? e.fault! : fault((e as Error).message))
+      this.drop(step, e instanceof Problem ? e.fault! : plainFault((e as Error).message))
       this.fold()
       return true
     }

@@ -1,10 +1,11 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, Offline, Problem, type BuildState, type OptionAnswer } from '../api/client'
-import { apply, at, freeLetter, identified, named, touched, type Edit } from '../document/edit'
+import { at, freeLetter, identified, touched, type Edit } from '../document/edit'
 import type { BuildDocument, BuildOption } from '../document/types'
 import { Catalogue } from '../quantity/catalogue'
-import { Keeper, type Outcome } from './keeper'
+import { copyOf } from './copy'
+import { Keeper, plainFault, type Outcome } from './keeper'
 import * as shelf from './shelf'
 
 export type { Outcome } from './keeper'
@@ -237,7 +238,7 @@ export const useBuild = defineStore('build', () => {
     if (!k) return { done: true }
     if (k === keeper.value && looking.value) {
       const sentence = `This is version ${looking.value.revision}, to look at. Bring it back, or go back to the newest, to change something.`
-      return { done: false, fault: { kind: 'CONTRADICTION', field: '', label: '', value: '', allowed: '', sentence } }
+      return { done: false, fault: plainFault(sentence) }
     }
     const now = k.told.newest
     const real = edits.filter((e) => !('pointer' in e) || at(now, e.pointer) !== e.value)
@@ -335,18 +336,13 @@ export const useBuild = defineStore('build', () => {
     const from = now?.options.find((o) => o.letter === (asked?.letter ?? letter.value))
     const l = now && freeLetter(now.options)
     if (!k || !now || !from || !l) return { done: true }
-    const counted = asked?.document ?? now
-    const root = `/options/${counted.options.findIndex((o) => o.letter === from.letter)}`
-    const inCopy = (place: string) => `/options/#@${named(counted, root + place).slice(`/options/#${from.letter}`.length)}`
-    const places = edits.map((e): Edit => ('pointer' in e ? { pointer: inCopy(e.pointer), value: e.value } : 'list' in e ? { ...e, list: inCopy(e.list) } : { ...e, row: inCopy(e.row) }))
-    const copy = { ...structuredClone(from), letter: '@', name: name.slice(0, 60) }
     let made
     try {
-      made = apply({ ...now, options: [copy] }, places).options[0]!
+      made = copyOf(from, l, name, edits, asked?.document ?? now)
     } catch (e) {
-      return said(k, { done: false, fault: { kind: 'CONTRADICTION', field: '', label: '', value: '', allowed: '', sentence: (e as Error).message } })
+      return said(k, { done: false, fault: plainFault((e as Error).message) })
     }
-    return putOption({ ...made, letter: l }, from.letter, change)
+    return putOption(made, from.letter, change)
   }
 
   /** A whole option, of a letter that is free; shown at once against the one it came from. */
