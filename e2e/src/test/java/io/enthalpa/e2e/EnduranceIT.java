@@ -174,6 +174,37 @@ class EnduranceIT extends OnDemo {
         page.assertNothingWrong();
     }
 
+    /** From nothing: without a cooler the verdict blames what there is, and the first thing offered is a core, which is then there. */
+    @Test
+    void aBuildWithoutACoolerIsOfferedACore() {
+        starter();
+        page.surface("Pipes").button("Take out core").click();
+        page.saved();
+        assertThat(page.verdict()).containsText("The ECU pulls timing");
+        assertThat(page.raw().locator("aside .shape")).not().containsText("heat soak");
+        Locator offer = page.raw().getByRole(AriaRole.BUTTON, named("^Try: An air-to-air core"));
+        offer.click(new Locator.ClickOptions().setTimeout(LONG));
+        page.saved();
+        assertThat(page.verdict()).containsText("Holds");
+        assertThat(build().options()).hasSize(2);
+        assertThat(BuildFile.tree(build().option("B")).at("/path").findValuesAsString("kind")).contains("core");
+        page.assertNothingWrong();
+    }
+
+    /** From nothing: whatever soaked in before the start, the core is judged by what it holds under load. */
+    @Test
+    void aHotStartIsToldBesideTheVerdict() {
+        starter();
+        page.surface("Brief").type("duty start above outside air", "25 °C").saved();
+        page.surface("Endurance");
+        assertThat(page.verdict()).containsText("Holds");
+        assertThat(page.raw().locator("aside")).containsText("not counted");
+        Answer answer = new Answer(build(), "A");
+        Trace trace = answer.soak();
+        assertThat(answer.verdict(trace).worst()).isLessThan(java.util.Arrays.stream(trace.intake()).max().orElseThrow() - 3);
+        page.assertNothingWrong();
+    }
+
     @Test
     void pumpAndFanAreSeenAndStoppedWithTheEngine() {
         page.openBuild("Juniper").option("B");

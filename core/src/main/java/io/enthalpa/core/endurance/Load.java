@@ -11,7 +11,8 @@ import java.util.Arrays;
 public final class Load {
     public static final Method METHOD = Method.of("load", "What is judged: load",
                     "Boost above three tenths of the highest in the run, for half a second or longer, is load; a run without boost is load all along. What soaked into the parts while they stood "
-                            + "is start soak until the charge is within 1 K of the lowest it falls to without the boost going down. A peak counts with the temperature that it holds "
+                            + "is start soak: under the first load, for a minute of it at most, while a core gives out more heat than the charge brings it, and until the charge is within 1 K of the "
+                            + "lowest it falls to without the boost going down. A peak counts with the temperature that it holds "
                             + "to within half a kelvin for half a second: worst, time over the target and over the timing line, shape, odds, ranking and sizing are all about that. Start soak, idling and overrun "
                             + "are told beside it.")
             .source(Citation.commonPractice("hot air at idle, on the overrun or in the first breath after standing costs nothing; what the engine gets under load is what counts"))
@@ -26,6 +27,16 @@ public final class Load {
     private static final double SOAK_ENDS = 1;
     /** K that a start must lie above that for there to be a start soak. */
     private static final double SOAK = 2;
+    /** s of load at most: what has not come out by then is the load's. */
+    private static final double SOAK_MOST = 60;
+    /** s for which boost may be gone within one load: a gear is changed. */
+    private static final double GEAR_CHANGE = 1;
+    /** Times the heat that comes in, from where more goes out. */
+    private static final double GIVES = 1.05;
+    /** W that count as none. */
+    private static final double NOTHING = 50;
+    /** J/(kg K) of charge, near enough for this. */
+    private static final double HEAT_CAPACITY = 1012;
     /** Share by which boost may go down while start soak still falls. */
     private static final double SAME_LOAD = 0.1;
     /** K by which what is held may move, so that a slow peak counts whole. */
@@ -101,7 +112,10 @@ public final class Load {
         }
     }
 
-    /** Marks the start soak of a stretch of running: while the charge falls though the boost does not go down. */
+    /**
+     * Marks the start soak of a stretch of running: under its first load, while a core gives out more heat than the charge brings it, and after that while
+     * the charge falls though the boost does not go down.
+     */
     private void soaked(int from) {
         int first = from;
         while (first < trace.length() && running(first) && !loaded[first]) {
@@ -110,19 +124,51 @@ public final class Load {
         if (first == trace.length() || !running(first)) {
             return;
         }
-        int lowest = first;
         double highestBoost = 0;
-        for (int i = first; i < trace.length() && loaded[i] && trace.boost()[i] >= (1 - SAME_LOAD) * highestBoost && trace.intake()[i] <= trace.intake()[lowest] + SOAK_ENDS; i++) {
+        double lastLoad = trace.time()[first];
+        boolean cooling = true;
+        int end = -1;
+        int falls = -1;
+        int lowest = -1;
+        for (int i = first; i < trace.length() && running(i) && trace.time()[i] < trace.time()[first] + SOAK_MOST; i++) {
+            if (!loaded[i] || trace.boost()[i] < (1 - SAME_LOAD) * highestBoost) {
+                if (trace.time()[i] - lastLoad > GEAR_CHANGE) {
+                    break;
+                }
+                continue;
+            }
+            lastLoad = trace.time()[i];
             highestBoost = Math.max(highestBoost, trace.boost()[i]);
-            lowest = trace.intake()[i] < trace.intake()[lowest] ? i : lowest;
+            cooling &= coolsDown(i);
+            if (cooling) {
+                end = i;
+                continue;
+            }
+            falls = falls < 0 ? i : falls;
+            lowest = lowest < 0 || trace.intake()[i] < trace.intake()[lowest] ? i : lowest;
+            if (trace.intake()[i] > trace.intake()[lowest] + SOAK_ENDS) {
+                break;
+            }
         }
-        double over = trace.intake()[lowest] + SOAK_ENDS;
-        if (trace.intake()[first] < over + SOAK - SOAK_ENDS) {
-            return;
+        if (lowest >= 0 && trace.intake()[falls] >= trace.intake()[lowest] + SOAK) {
+            for (int i = falls; i < lowest && trace.intake()[i] > trace.intake()[lowest] + SOAK_ENDS; i++) {
+                end = i;
+            }
         }
-        for (int i = first; i < lowest && trace.intake()[i] > over; i++) {
-            soak[i] = true;
+        for (int i = first; i <= end; i++) {
+            soak[i] = loaded[i];
         }
+    }
+
+    /** @return whether a core gives out more heat than the charge brings it: what it holds is from before */
+    private boolean coolsDown(int i) {
+        for (CoreTrace core : trace.cores()) {
+            double taken = core.flow()[i] * HEAT_CAPACITY * (core.in()[i] - core.out()[i]);
+            if (core.cold().rejected()[i] > GIVES * Math.max(taken, 0) + NOTHING) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** @return whether a step counts: load, and no start soak */

@@ -95,6 +95,21 @@ class LoadTest {
         assertThat(verdict.firstOverTarget()).as("never under load").isNaN();
     }
 
+    /** A gear is changed in the middle: it is one load, and what comes out behind it soaked in before all the same. */
+    @Test
+    void aGearChangeDoesNotEndTheStartSoak() {
+        for (int s = 0; s < 10; s++) {
+            then(1, 90, 340 - s);
+        }
+        then(0.2, 70, 330.5).then(0.2, 5, 330.4).then(0.1, 60, 330.3);
+        for (int s = 10; s < 20; s++) {
+            then(1, 90, 340 - s);
+        }
+        Verdict verdict = then(40, 90, 321).verdict();
+        assertThat(verdict.worst()).isCloseTo(322, within(1e-9));
+        assertThat(verdict.beside().startSoakUntil()).isCloseTo(18.5, within(0.11));
+    }
+
     @Test
     void chargeThatFallsBecauseTheBoostDoesIsNoSoak() {
         Verdict verdict = then(5, 90, 340).then(5, 75, 330).then(20, 60, 322).verdict();
