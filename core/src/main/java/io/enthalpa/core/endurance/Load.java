@@ -3,6 +3,7 @@ package io.enthalpa.core.endurance;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import java.util.Arrays;
+import java.util.stream.IntStream;
 
 /**
  * Which moments of a run are judged, and by which temperature: load, long enough for the engine to notice. Start soak, idling and overrun
@@ -58,6 +59,10 @@ public final class Load {
             if (running(from) && (from == 0 || !running(from - 1))) {
                 soaked(from);
             }
+        }
+        if (IntStream.range(0, n).noneMatch(this::counts)) {
+            // The whole run is over before what soaked in is out: then that is what the engine gets.
+            Arrays.fill(soak, false);
         }
         for (int from = 0; from < n; from++) {
             if (counts(from) && (from == 0 || !counts(from - 1))) {

@@ -19,6 +19,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 class LoadTest {
     private static final double OUTSIDE = 300;
     private final List<double[]> steps = new ArrayList<>();
+    /** s for which a core gives out more than it takes in; 0 without a core. */
+    private double coolsDown;
 
     /** Adds so many seconds of one boost and intake; boost NaN is engine off. */
     private LoadTest then(double seconds, double boost, double intake) {
@@ -40,7 +42,25 @@ class LoadTest {
             columns.intake()[i] = steps.get(i)[1];
             columns.shown()[i] = steps.get(i)[1];
         }
-        return new Trace(columns, OUTSIDE, List.of(), List.of(), List.of(), List.of(), new EnergyAudit(0, 0, 0, 0));
+        return new Trace(columns, OUTSIDE, cores(tenths.length), List.of(), List.of(), List.of(), new EnergyAudit(0, 0, 0, 0));
+    }
+
+    /** None, or one that gives 20 kW to the air for so many seconds and then what it takes: 0.2 kg/s from 400 K to 350 K, 10.1 kW. */
+    private List<CoreTrace> cores(int n) {
+        if (coolsDown == 0) {
+            return List.of();
+        }
+        double[] in = new double[n];
+        double[] out = new double[n];
+        double[] flow = new double[n];
+        Arrays.fill(in, 400);
+        Arrays.fill(out, 350);
+        Arrays.fill(flow, 0.2);
+        CoreTrace.Cold cold = CoreTrace.Cold.of(false, false, n);
+        for (int i = 0; i < n; i++) {
+            cold.rejected()[i] = i < 10 * coolsDown ? 20e3 : 10.1e3;
+        }
+        return List.of(new CoreTrace("core", in, out, flow, new double[n], cold, List.of()));
     }
 
     private Verdict verdict() {
@@ -93,6 +113,24 @@ class LoadTest {
         assertThat(verdict.beside().startSoakUntil()).isCloseTo(18, within(0.11));
         assertThat(verdict.worst()).isCloseTo(322, within(1e-9));
         assertThat(verdict.firstOverTarget()).as("never under load").isNaN();
+    }
+
+    /** The charge climbs while the core still gives out what it held before: that is no climb of the load's. */
+    @Test
+    void whileACoreGivesOutMoreThanItTakesItIsStartSoak() {
+        coolsDown = 5;
+        Load load = Load.of(then(2, 90, 330).then(3, 90, 336).then(30, 90, 322).trace());
+        assertThat(load.isStartSoak(49)).isTrue();
+        assertThat(load.isStartSoak(50)).isFalse();
+        assertThat(load.held(load.worst())).isEqualTo(322);
+    }
+
+    @Test
+    void aRunThatIsOverBeforeItsSoakIsOutIsJudgedByIt() {
+        coolsDown = 60;
+        Load load = Load.of(then(8, 90, 336).trace());
+        assertThat(load.isStartSoak(0)).isFalse();
+        assertThat(load.held(load.worst())).isEqualTo(336);
     }
 
     /** A gear is changed in the middle: it is one load, and what comes out behind it soaked in before all the same. */
