@@ -1,9 +1,13 @@
+import js from '@eslint/js'
+import prettier from 'eslint-config-prettier'
 import pluginVue from 'eslint-plugin-vue'
 import { defineConfigWithVueTs, vueTsConfigs } from '@vue/eslint-config-typescript'
 
 export default defineConfigWithVueTs(
   { ignores: ['dist/**', 'target/**', 'node_modules/**', 'src/api/schema.d.ts'] },
-  pluginVue.configs['flat/essential'],
+  js.configs.recommended,
+  pluginVue.configs['flat/recommended'],
   vueTsConfigs.recommended,
+  prettier,
   { rules: { 'vue/multi-word-component-names': 'off' } },
 )

@@ -8,8 +8,12 @@ import { buildOnScreen } from '../testing/surface'
 import BlowerMapPanel from './BlowerMapPanel.vue'
 
 const map: BlowerMap = {
-  referenceTemperature_C: 25, referencePressure_kPa: 100,
-  lines: [60000, 90000].map((speed_rpm, i) => ({ speed_rpm, points: [0.05, 0.1].map((flow) => ({ flow_kg_s: flow * (1 + i), pressureRatio: 1.4 + i, efficiency_pct: 70 })) })),
+  referenceTemperature_C: 25,
+  referencePressure_kPa: 100,
+  lines: [60000, 90000].map((speed_rpm, i) => ({
+    speed_rpm,
+    points: [0.05, 0.1].map((flow) => ({ flow_kg_s: flow * (1 + i), pressureRatio: 1.4 + i, efficiency_pct: 70 })),
+  })),
 }
 
 describe('the map of a blower', () => {
@@ -67,7 +71,10 @@ describe('the map of a blower', () => {
   it('is taken off again', async () => {
     Object.assign(build.document!.options[0]!.path[1]!, { map })
     const wrapper = panel()
-    await wrapper.findAll('button').find((b) => b.text() === 'take it off')!.trigger('click')
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'take it off')!
+      .trigger('click')
     expect(edit.mock.lastCall![0]).toEqual([{ pointer: '/options/#A/path/#r2/map', value: undefined }])
   })
 })

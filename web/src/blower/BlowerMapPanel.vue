@@ -16,7 +16,12 @@ const refusal = ref('')
 const at = computed(() => `${build.optionAt}${props.blower.at}`)
 const map = computed(() => props.blower.piece.map)
 const view = computed(() => flat(build.answer?.steady?.pieces ?? []).find((p) => p.place === props.blower.place)?.map)
-const last = computed(() => flat(build.answer?.steady?.pieces ?? []).filter((p) => p.kind === 'blower').at(-1)?.place === props.blower.place)
+const last = computed(
+  () =>
+    flat(build.answer?.steady?.pieces ?? [])
+      .filter((p) => p.kind === 'blower')
+      .at(-1)?.place === props.blower.place,
+)
 /** The way belongs to the second of two blowers; they work alike. */
 const way = computed(() => {
   const t = build.answer?.soak?.trace
@@ -49,7 +54,10 @@ async function take(event: Event): Promise<void> {
   const pointer = `${at.value}/map`
   try {
     const read = await api.map(await chosen.text())
-    const outcome = await edit([{ pointer, value: { name: chosen.name.replace(/\.[^.]*$/, '').slice(0, 60), ...read.map } }], `${props.blower.piece.name}: map from ${chosen.name}`)
+    const outcome = await edit(
+      [{ pointer, value: { name: chosen.name.replace(/\.[^.]*$/, '').slice(0, 60), ...read.map } }],
+      `${props.blower.piece.name}: map from ${chosen.name}`,
+    )
     if (!outcome.done) refusal.value = outcome.fault.sentence
   } catch (e) {
     refusal.value = e instanceof Problem ? (e.fault?.sentence ?? e.message) : (e as Error).message
@@ -70,7 +78,15 @@ function takeOff(): void {
       <button v-if="map" type="button" class="act" @click="takeOff">take it off</button>
       <KnowButton class="know" :subject="blower.place" :of="blower.piece.name" />
     </h2>
-    <input ref="file" type="file" accept=".csv,text/csv,text/plain" class="hidden-words" tabindex="-1" :aria-label="`CSV file with the map of the ${blower.piece.name}`" @change="take" />
+    <input
+      ref="file"
+      type="file"
+      accept=".csv,text/csv,text/plain"
+      class="hidden-words"
+      tabindex="-1"
+      :aria-label="`CSV file with the map of the ${blower.piece.name}`"
+      @change="take"
+    />
     <p v-if="refusal" class="worse" role="alert">{{ refusal }}</p>
     <template v-if="map">
       <p class="margins">{{ margins }}</p>
@@ -81,7 +97,8 @@ function takeOff(): void {
       </div>
     </template>
     <p v-else class="fine">
-      Without a map one efficiency counts everywhere. A CSV has a row for each measured point: speed [rpm], flow [kg/s or lb/min or cfm], pressure ratio, efficiency [%]; any units, any order.
+      Without a map one efficiency counts everywhere. A CSV has a row for each measured point: speed [rpm], flow [kg/s or lb/min or cfm], pressure
+      ratio, efficiency [%]; any units, any order.
     </p>
   </section>
 </template>

@@ -18,22 +18,51 @@ const HEIGHT = 288
 const EDGE = { left: 46, right: 66, top: 12, bottom: 38 }
 
 const all = computed(() => props.map.lines.flatMap((l) => l.points))
-const x = computed(() => scaleLinear().domain([0, 1.06 * (max([...all.value.map((p) => p.flow_kg_s), props.point?.flow_kg_s ?? 0]) ?? 1)]).range([EDGE.left, Math.max(width.value - EDGE.right, EDGE.left + 50)]))
-const y = computed(() => scaleLinear().domain([1, 0.1 + (max([...all.value.map((p) => p.pressureRatio), props.point?.ratio ?? 1]) ?? 2)]).nice().range([HEIGHT - EDGE.bottom, EDGE.top]))
-const path = line<{ flow_kg_s: number; pressureRatio: number }>().x((p) => x.value(p.flow_kg_s)).y((p) => y.value(p.pressureRatio))
-const lines = computed(() => [...props.map.lines].sort((a, b) => a.speed_rpm - b.speed_rpm).map((l) => ({ d: path(l.points)!, speed: l.speed_rpm, first: l.points[0]!, last: l.points.at(-1)! })))
+const x = computed(() =>
+  scaleLinear()
+    .domain([0, 1.06 * (max([...all.value.map((p) => p.flow_kg_s), props.point?.flow_kg_s ?? 0]) ?? 1)])
+    .range([EDGE.left, Math.max(width.value - EDGE.right, EDGE.left + 50)]),
+)
+const y = computed(() =>
+  scaleLinear()
+    .domain([1, 0.1 + (max([...all.value.map((p) => p.pressureRatio), props.point?.ratio ?? 1]) ?? 2)])
+    .nice()
+    .range([HEIGHT - EDGE.bottom, EDGE.top]),
+)
+const path = line<{ flow_kg_s: number; pressureRatio: number }>()
+  .x((p) => x.value(p.flow_kg_s))
+  .y((p) => y.value(p.pressureRatio))
+const lines = computed(() =>
+  [...props.map.lines]
+    .sort((a, b) => a.speed_rpm - b.speed_rpm)
+    .map((l) => ({ d: path(l.points)!, speed: l.speed_rpm, first: l.points[0]!, last: l.points.at(-1)! })),
+)
 const surge = computed(() => path([{ flow_kg_s: 0, pressureRatio: 1 }, ...lines.value.map((l) => l.first)])!)
 /** Where the map is best, marked by size. */
 const best = computed(() => {
   const [low = 60, high = 75] = extent(all.value, (p) => p.efficiency_pct)
-  return all.value.map((p) => ({ x: x.value(p.flow_kg_s), y: y.value(p.pressureRatio), r: 1 + (3.4 * (p.efficiency_pct - low)) / Math.max(high - low, 1), text: p.efficiency_pct.toFixed(0) }))
+  return all.value.map((p) => ({
+    x: x.value(p.flow_kg_s),
+    y: y.value(p.pressureRatio),
+    r: 1 + (3.4 * (p.efficiency_pct - low)) / Math.max(high - low, 1),
+    text: p.efficiency_pct.toFixed(0),
+  }))
 })
 const top = computed(() => all.value.reduce((a, b) => (b.efficiency_pct > a.efficiency_pct ? b : a)))
-const way = computed(() => (props.way?.length ? line<{ flow: number; ratio: number }>().x((p) => x.value(p.flow)).y((p) => y.value(Math.max(p.ratio, 1)))(props.way)! : ''))
+const way = computed(() =>
+  props.way?.length
+    ? line<{ flow: number; ratio: number }>()
+        .x((p) => x.value(p.flow))
+        .y((p) => y.value(Math.max(p.ratio, 1)))(props.way)!
+    : '',
+)
 const flow = (kg: number) => figure(kg, 'kg_s', settings.units)
 const xTicks = computed(() => x.value.ticks(6))
 const yTicks = computed(() => y.value.ticks(5))
-const words = computed(() => `Compressor map of ${props.map.lines.length} speed lines${props.point ? `; full load at ${flow(props.point.flow_kg_s).figure} ${flow(1).unit} and ratio ${props.point.ratio.toFixed(2)}, surge margin ${props.point.surgeMargin_pct.toFixed(0)} %, choke margin ${props.point.chokeMargin_pct.toFixed(0)} %` : ''}`)
+const words = computed(
+  () =>
+    `Compressor map of ${props.map.lines.length} speed lines${props.point ? `; full load at ${flow(props.point.flow_kg_s).figure} ${flow(1).unit} and ratio ${props.point.ratio.toFixed(2)}, surge margin ${props.point.surgeMargin_pct.toFixed(0)} %, choke margin ${props.point.chokeMargin_pct.toFixed(0)} %` : ''}`,
+)
 </script>
 
 <template>
@@ -56,7 +85,9 @@ const words = computed(() => `Compressor map of ${props.map.lines.length} speed 
         <path class="speed" :d="l.d" />
         <text class="label" :x="x(l.last.flow_kg_s) + 6" :y="y(l.last.pressureRatio) + 4">{{ (l.speed / 1000).toFixed(0) }}k rpm</text>
       </g>
-      <circle v-for="(b, i) in best" :key="i" class="point" :cx="b.x" :cy="b.y" :r="b.r"><title>{{ b.text }} %</title></circle>
+      <circle v-for="(b, i) in best" :key="i" class="point" :cx="b.x" :cy="b.y" :r="b.r">
+        <title>{{ b.text }} %</title>
+      </circle>
       <text class="best" :x="x(top.flow_kg_s)" :y="y(top.pressureRatio) - 8" text-anchor="middle">best {{ top.efficiency_pct.toFixed(0) }} %</text>
       <text class="label" :x="x(lines.at(-1)!.first.flow_kg_s) - 8" :y="y(lines.at(-1)!.first.pressureRatio) + 2" text-anchor="end">surge</text>
       <path v-if="way" class="way" :d="way" />

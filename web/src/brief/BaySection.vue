@@ -24,7 +24,9 @@ function toggle(): void {
       <NumberField part="bay" name="settles_s" pointer="/bay/settles_s" />
       <p class="said">Pipes, plenum and loop stand in it. <button type="button" class="act" @click="toggle">leave it out</button></p>
     </template>
-    <p v-else class="said">Not counted: pipes and plenum give no heat and take none. <button type="button" class="act" @click="toggle">count it</button></p>
+    <p v-else class="said">
+      Not counted: pipes and plenum give no heat and take none. <button type="button" class="act" @click="toggle">count it</button>
+    </p>
   </section>
 </template>
 

@@ -58,11 +58,13 @@ function rebuild(path: Piece[], what: string): void {
 }
 
 function pickBlowers(count: string): void {
-  if ((count === 'two') !== twoBlowers.value) rebuild(count === 'two' ? withTwoBlowers(build.option!.path) : withOneBlower(build.option!.path), `${count} blower${count === 'two' ? 's' : ''}`)
+  if ((count === 'two') !== twoBlowers.value)
+    rebuild(count === 'two' ? withTwoBlowers(build.option!.path) : withOneBlower(build.option!.path), `${count} blower${count === 'two' ? 's' : ''}`)
 }
 
 function pickBanks(count: string): void {
-  if ((count === 'two') !== twoBanks.value) rebuild(count === 'two' ? withTwoBanks(build.option!.path) : withOneBank(build.option!.path), `${count} bank${count === 'two' ? 's' : ''}`)
+  if ((count === 'two') !== twoBanks.value)
+    rebuild(count === 'two' ? withTwoBanks(build.option!.path) : withOneBank(build.option!.path), `${count} bank${count === 'two' ? 's' : ''}`)
 }
 </script>
 
@@ -86,8 +88,19 @@ function pickBanks(count: string): void {
         <h2>{{ i === 0 ? `Boost, option ${build.letter}` : 'Second blower' }}{{ which(b.piece.name, blowers.length) }}</h2>
         <NumberField v-if="i === 0" part="option" name="boost_kPa" :pointer="`${at}/boost_kPa`" />
         <ChoiceField label="blower" :pointer="`${at}${b.at}/type`" :choices="blowerTypeWords" :of="blowers.length > 1 ? b.piece.name : undefined" />
-        <NumberField v-if="!b.piece.map" part="blower" name="efficiency_pct" :pointer="`${at}${b.at}/efficiency_pct`" :of="blowers.length > 1 ? b.piece.name : undefined" />
-        <NumberField part="blower" name="maxPressureRatio" :pointer="`${at}${b.at}/maxPressureRatio`" :of="blowers.length > 1 ? b.piece.name : undefined" />
+        <NumberField
+          v-if="!b.piece.map"
+          part="blower"
+          name="efficiency_pct"
+          :pointer="`${at}${b.at}/efficiency_pct`"
+          :of="blowers.length > 1 ? b.piece.name : undefined"
+        />
+        <NumberField
+          part="blower"
+          name="maxPressureRatio"
+          :pointer="`${at}${b.at}/maxPressureRatio`"
+          :of="blowers.length > 1 ? b.piece.name : undefined"
+        />
         <NumberField part="blower" name="outletBore_mm" :pointer="`${at}${b.at}/outletBore_mm`" :of="blowers.length > 1 ? b.piece.name : undefined" />
         <template v-if="i === 0">
           <ChoiceField label="blowers" :pointer="at" :shown="twoBlowers ? 'two' : 'one'" :choices="oneTwo" :pick="pickBlowers" />
@@ -115,12 +128,25 @@ function pickBanks(count: string): void {
       <GearingSection />
       <section v-for="f in filters" :key="f.at">
         <h2>Intake, option {{ build.letter }}{{ which(f.piece.name, filters.length) }}</h2>
-        <NumberField part="filter" name="loss_kPa" :pointer="`${at}${f.at}/loss_kPa`" label="filter loss, clean" :of="filters.length > 1 ? f.piece.name : undefined" />
+        <NumberField
+          part="filter"
+          name="loss_kPa"
+          :pointer="`${at}${f.at}/loss_kPa`"
+          label="filter loss, clean"
+          :of="filters.length > 1 ? f.piece.name : undefined"
+        />
         <NumberField part="filter" name="flow_kg_s" :pointer="`${at}${f.at}/flow_kg_s`" of="filter" />
         <NumberField part="filter" name="dirtyLoss_kPa" :pointer="`${at}${f.at}/dirtyLoss_kPa`" optional :empty="`${2 * f.piece.loss_kPa} kPa`" />
         <NumberField part="filter" name="soiling_pct" :pointer="`${at}${f.at}/soiling_pct`" optional />
         <NumberField part="filter" name="heatGain_K" :pointer="`${at}${f.at}/heatGain_K`" :of="filters.length > 1 ? f.piece.name : undefined" />
-        <NumberField v-if="build.document?.bay" part="filter" name="bayShare_pct" :pointer="`${at}${f.at}/bayShare_pct`" :of="filters.length > 1 ? f.piece.name : undefined" optional />
+        <NumberField
+          v-if="build.document?.bay"
+          part="filter"
+          name="bayShare_pct"
+          :pointer="`${at}${f.at}/bayShare_pct`"
+          :of="filters.length > 1 ? f.piece.name : undefined"
+          optional
+        />
         <NumberField part="filter" name="bore_mm" :pointer="`${at}${f.at}/bore_mm`" :of="filters.length > 1 ? f.piece.name : undefined" />
       </section>
       <section v-for="p in plenums" :key="p.at">

@@ -24,7 +24,13 @@ function toggle(): void {
   const limiter = build.document!.engine.maxSpeed_rpm ?? 6500
   const value = gearing.value
     ? undefined
-    : { tyre_mm: usual('tyre_mm'), finalDrive: usual('finalDrive'), ratios: [3.4, 2, 1.35, 1, 0.8], changeUp_rpm: Math.round(limiter * 0.96), idle_rpm: usual('idle_rpm') }
+    : {
+        tyre_mm: usual('tyre_mm'),
+        finalDrive: usual('finalDrive'),
+        ratios: [3.4, 2, 1.35, 1, 0.8],
+        changeUp_rpm: Math.round(limiter * 0.96),
+        idle_rpm: usual('idle_rpm'),
+      }
   void build.act([{ pointer: '/gearing', value }], gearing.value ? 'gearing left out' : 'gearing given')
 }
 
@@ -54,7 +60,15 @@ function reset(): void {
     <template v-if="gearing">
       <div class="gears">
         <label for="gears">gears, first to top</label>
-        <input id="gears" :value="draft ?? written" :aria-invalid="!!refusal" @input="draft = ($event.target as HTMLInputElement).value" @change="commit" @keydown.enter="commit" @keydown.escape="reset" />
+        <input
+          id="gears"
+          :value="draft ?? written"
+          :aria-invalid="!!refusal"
+          @input="draft = ($event.target as HTMLInputElement).value"
+          @change="commit"
+          @keydown.enter="commit"
+          @keydown.escape="reset"
+        />
       </div>
       <p v-if="refusal" class="worse" role="alert">{{ refusal }}</p>
       <NumberField part="gearing" name="finalDrive" pointer="/gearing/finalDrive" />
@@ -63,7 +77,9 @@ function reset(): void {
       <NumberField part="gearing" name="idle_rpm" pointer="/gearing/idle_rpm" />
       <p class="said">Top gear meets the limiter at {{ top }}. <button type="button" class="act" @click="toggle">leave it out</button></p>
     </template>
-    <p v-else class="said">Not given: pieces of the duty and logs need an engine speed. <button type="button" class="act" @click="toggle">give it</button></p>
+    <p v-else class="said">
+      Not given: pieces of the duty and logs need an engine speed. <button type="button" class="act" @click="toggle">give it</button>
+    </p>
   </section>
 </template>
 

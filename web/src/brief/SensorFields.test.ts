@@ -13,7 +13,11 @@ describe('the sensor', () => {
   })
 
   it('is known by its type, and a type writes its usual lag', async () => {
-    for (const [lag, type] of [[0.5, 'bare wire'], [3, 'open tip'], [12, 'closed tip']] as const) {
+    for (const [lag, type] of [
+      [0.5, 'bare wire'],
+      [3, 'open tip'],
+      [12, 'closed tip'],
+    ] as const) {
       onScreen(build, { ...build.document!, targets: { ...build.document!.targets, sensorLag_s: lag } })
       const wrapper = await surface(SensorFields)
       expect(wrapper.findComponent(ChoiceField).props('shown')).toBe(type)

@@ -6,8 +6,19 @@ import { Keeper } from './keeper'
 import type { Shelved } from './shelf'
 
 const pipe = (name: string) => ({ kind: 'pipe', name, bore_mm: 57, length_mm: 400, material: 'aluminium', bends: [{ angle_deg: 90, radius_mm: 86 }] })
-const document = counted({ name: 'Bench', options: [{ letter: 'A', name: 'first', boost_kPa: 90, path: [pipe('hot'), pipe('cold')] }] }) as unknown as BuildDocument
-const state = (revision: number, doc: BuildDocument = document, change = 'x'): BuildState => ({ id: 7, uid: 'u7', revision, change, changedAt: '2026-11-28T10:00:00Z', undo: 'x', document: doc })
+const document = counted({
+  name: 'Bench',
+  options: [{ letter: 'A', name: 'first', boost_kPa: 90, path: [pipe('hot'), pipe('cold')] }],
+}) as unknown as BuildDocument
+const state = (revision: number, doc: BuildDocument = document, change = 'x'): BuildState => ({
+  id: 7,
+  uid: 'u7',
+  revision,
+  change,
+  changedAt: '2026-11-28T10:00:00Z',
+  undo: 'x',
+  document: doc,
+})
 const bore = '/options/#A/path/#r2/bore_mm'
 const bend = { list: '/options/#A/path/#r2/bends', put: { angle_deg: 45, radius_mm: 86 } }
 const cold = (doc: BuildDocument) => doc.options[0]!.path.find((p) => p.name === 'cold') as PipePiece

@@ -68,8 +68,17 @@ export class Keeper {
     this.base = left && left.revision !== state?.revision ? left.base : document
     this.steps = left?.steps ?? []
     this.told = shallowReactive({
-      id: state?.id, newest: document, revision: left?.revision ?? state?.revision ?? 0, undo: state?.undo, redo: state?.redo, waiting: 0, sending: false, hold: undefined, conflict: undefined,
-      refused: '', unshelved: false,
+      id: state?.id,
+      newest: document,
+      revision: left?.revision ?? state?.revision ?? 0,
+      undo: state?.undo,
+      redo: state?.redo,
+      waiting: 0,
+      sending: false,
+      hold: undefined,
+      conflict: undefined,
+      refused: '',
+      unshelved: false,
     })
     this.fold()
   }
@@ -199,7 +208,12 @@ export class Keeper {
     this.told.hold =
       e instanceof Offline
         ? { kind: 'offline', words: 'The server does not answer. Your edits are kept in this browser and will be saved when it is back.' }
-        : { kind: gone ? 'gone' : 'trouble', words: gone ? 'This build was deleted in another window. What you changed since is kept in this browser; save it as a new build.' : `${(e as Error).message} Your edits are kept in this browser and sent again.` }
+        : {
+            kind: gone ? 'gone' : 'trouble',
+            words: gone
+              ? 'This build was deleted in another window. What you changed since is kept in this browser; save it as a new build.'
+              : `${(e as Error).message} Your edits are kept in this browser and sent again.`,
+          }
     this.tellAll({ done: true })
     if (!gone) {
       this.retry = setTimeout(() => void this.run(), this.wait)
@@ -210,7 +224,7 @@ export class Keeper {
 
   /** @returns whether everything is kept; waits while it is on its way, not while something holds it up */
   async drained(): Promise<boolean> {
-    for (const until = Date.now() + LATEST_MS; !this.settled && Date.now() < until; ) {
+    for (const until = Date.now() + LATEST_MS; !this.settled && Date.now() < until;) {
       if (this.told.hold || this.told.conflict) return false
       await new Promise((done) => setTimeout(done, 20))
     }
@@ -263,7 +277,8 @@ export class Keeper {
   undoUnsent(): { change: string } | { not: string } {
     const last = this.steps.at(-1)
     if (!last) return { not: 'What the server keeps can be undone when it answers again.' }
-    if (this.sent.has(last.id)) return { not: `"${last.change}" is on its way to the server, which does not answer; it can be undone when it answers again.` }
+    if (this.sent.has(last.id))
+      return { not: `"${last.change}" is on its way to the server, which does not answer; it can be undone when it answers again.` }
     this.steps = this.steps.slice(0, -1)
     this.undone.push(last)
     this.put()

@@ -9,7 +9,11 @@ import { useBuild, type Asked } from './store'
  * @param ask undefined when there is nothing to ask
  * @returns what was found and what it was asked about: places in it count in that document
  */
-export function useLookedUp<T>(more: () => unknown, ask: (document: BuildDocument, letter: string) => Promise<T[]> | undefined, delay = 300): { found: ShallowRef<T[]>; asked: ShallowRef<Asked | undefined>; looking: Ref<boolean> } {
+export function useLookedUp<T>(
+  more: () => unknown,
+  ask: (document: BuildDocument, letter: string) => Promise<T[]> | undefined,
+  delay = 300,
+): { found: ShallowRef<T[]>; asked: ShallowRef<Asked | undefined>; looking: Ref<boolean> } {
   const build = useBuild()
   // Shallow: what was found is put into edits as it is.
   const found = shallowRef<T[]>([])

@@ -2,7 +2,13 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { BuildDocument } from '../document/types'
 import { clearShelf, shelve, takeOver, type Shelved } from './shelf'
 
-const left = (change: string, uid = 'u7'): Shelved => ({ build: 7, uid, revision: 3, base: { name: 'Bench' } as BuildDocument, steps: [{ id: 's1', change, edits: [{ pointer: '/name', value: change }] }] })
+const left = (change: string, uid = 'u7'): Shelved => ({
+  build: 7,
+  uid,
+  revision: 3,
+  base: { name: 'Bench' } as BuildDocument,
+  steps: [{ id: 's1', change, edits: [{ pointer: '/name', value: change }] }],
+})
 const seven = (s: Shelved) => s.build === 7
 
 /** What another page of that name left on its shelf, and which pages are alive. */
@@ -23,7 +29,7 @@ describe('the shelf of unsaved edits', () => {
     expect(await takeOver(seven)).toBeUndefined()
   })
 
-  it('brings back the edits of a page that is gone and makes them this page\'s own', async () => {
+  it("brings back the edits of a page that is gone and makes them this page's own", async () => {
     another('1-2', 'left behind')
     expect((await takeOver(seven))?.steps[0]!.change).toBe('left behind')
     expect(Object.keys(localStorage)).not.toContain('enthalpa.unsaved.u7.1-2')

@@ -23,7 +23,9 @@ function answersFor(doc: BuildDocument, letters?: string[], part?: string): { an
   const options = doc.options.filter((o) => !letters || letters.includes(o.letter))
   return {
     answers: options.map((o) =>
-      part === 'DUTY' ? { option: o.letter, soak: { length_s: o.boost_kPa } as SoakView } : { option: o.letter, steady: steadyView([20, 21, o.boost_kPa, 40, 40, 40, 40]) },
+      part === 'DUTY'
+        ? { option: o.letter, soak: { length_s: o.boost_kPa } as SoakView }
+        : { option: o.letter, steady: steadyView([20, 21, o.boost_kPa, 40, 40, 40, 40]) },
     ),
   }
 }
@@ -43,7 +45,8 @@ describe('the build on screen', () => {
     saves()
   })
 
-  const saves = () => vi.spyOn(api, 'save').mockImplementation(async (_, revision, __, change) => ({ revision: revision + 1, change, changedAt: '', undo: change }))
+  const saves = () =>
+    vi.spyOn(api, 'save').mockImplementation(async (_, revision, __, change) => ({ revision: revision + 1, change, changedAt: '', undo: change }))
 
   async function opened() {
     const build = useBuild()
@@ -95,7 +98,14 @@ describe('the build on screen', () => {
 
   it('leaves everything as it was when an edit is refused', async () => {
     const build = await opened()
-    const fault = { kind: 'OUT_OF_RANGE', field: '/options/1/boost_kPa', label: 'boost', value: '-5 kPa', allowed: '0 to 500', sentence: 'No.' } as const
+    const fault = {
+      kind: 'OUT_OF_RANGE',
+      field: '/options/1/boost_kPa',
+      label: 'boost',
+      value: '-5 kPa',
+      allowed: '0 to 500',
+      sentence: 'No.',
+    } as const
     vi.mocked(api.save).mockRejectedValueOnce(new Problem(422, 'No.', fault))
     expect(await build.edit([{ pointer: '/options/#B/boost_kPa', value: -5 }], 'boost')).toEqual({ done: false, fault })
     expect([build.ghostMode, build.before]).toEqual(['option', undefined])
@@ -106,7 +116,11 @@ describe('the build on screen', () => {
   })
 
   it('says in the strip why a button could not do what it says', async () => {
-    const fault = { field: '/options/1/path', label: 'pieces', sentence: 'water loop is without a pump; it must be driven by at least one.' } as FaultView
+    const fault = {
+      field: '/options/1/path',
+      label: 'pieces',
+      sentence: 'water loop is without a pump; it must be driven by at least one.',
+    } as FaultView
     const build = await opened()
     vi.spyOn(api, 'save').mockRejectedValue(new Problem(422, 'no', fault))
     expect((await build.act([{ pointer: '/options/#B/boost_kPa', value: 3 }], 'pump taken out')).done).toBe(false)
@@ -174,12 +188,32 @@ describe('the build on screen', () => {
 
   it('tries what was found on a document that has moved on since, in the right place', async () => {
     const build = await opened()
-    build.keeper!.show(state(1, counted({ ...document, options: [{ ...document.options[0]!, path: [{ kind: 'pipe', name: 'hot', bore_mm: 57 }, { kind: 'pipe', name: 'cold', bore_mm: 57 }] }] }) as unknown as BuildDocument))
+    build.keeper!.show(
+      state(
+        1,
+        counted({
+          ...document,
+          options: [
+            {
+              ...document.options[0]!,
+              path: [
+                { kind: 'pipe', name: 'hot', bore_mm: 57 },
+                { kind: 'pipe', name: 'cold', bore_mm: 57 },
+              ],
+            },
+          ],
+        }) as unknown as BuildDocument,
+      ),
+    )
     build.letter = 'A'
     const asked = { document: build.document!, letter: 'A' }
     await build.edit([{ list: '/options/#A/path', put: { kind: 'pipe', name: 'new', bore_mm: 57 }, behind: null }], 'pipe in')
     await build.addOption('wider', [{ pointer: '/path/1/bore_mm', value: 63 }], 'tried', asked)
-    expect(build.option!.path.map((p) => [p.name, (p as { bore_mm: number }).bore_mm])).toEqual([['new', 57], ['hot', 57], ['cold', 63]])
+    expect(build.option!.path.map((p) => [p.name, (p as { bore_mm: number }).bore_mm])).toEqual([
+      ['new', 57],
+      ['hot', 57],
+      ['cold', 63],
+    ])
   })
 
   it('writes a late answer into no other build', async () => {
@@ -200,7 +234,9 @@ describe('the build on screen', () => {
   it('saves to the end what was left unsaved when another build was opened', async () => {
     const build = await opened()
     let keep: (() => void) | undefined
-    vi.mocked(api.save).mockImplementationOnce((_, revision, __, change) => new Promise((tell) => (keep = () => tell({ revision: revision + 1, change, changedAt: '', undo: change }))))
+    vi.mocked(api.save).mockImplementationOnce(
+      (_, revision, __, change) => new Promise((tell) => (keep = () => tell({ revision: revision + 1, change, changedAt: '', undo: change }))),
+    )
     void build.edit([{ pointer: '/name', value: 'First' }], 'first')
     void build.edit([{ pointer: '/summary', value: 'and more' }], 'second')
     vi.mocked(api.build).mockResolvedValueOnce({ ...state(3, { ...document, name: 'Other' }), id: 8, uid: 'u8' })
@@ -209,7 +245,10 @@ describe('the build on screen', () => {
     expect(build.document, 'what it has, not what the server had').toMatchObject({ name: 'First', summary: 'and more' })
     keep!()
     await settle()
-    expect(vi.mocked(api.save).mock.calls.map((c) => [c[0], c[1], c[3]])).toEqual([[7, 1, 'first'], [7, 2, 'second']])
+    expect(vi.mocked(api.save).mock.calls.map((c) => [c[0], c[1], c[3]])).toEqual([
+      [7, 1, 'first'],
+      [7, 2, 'second'],
+    ])
     expect(shelved()).toEqual([])
   })
 
@@ -229,7 +268,10 @@ describe('the build on screen', () => {
     await build.look(1)
     expect(build.document?.name).toBe('Before')
     expect(build.canUndo).toBeUndefined()
-    expect(await build.edit([{ pointer: '/name', value: 'x' }], 'x')).toMatchObject({ done: false, fault: { sentence: expect.stringContaining('to look at') } })
+    expect(await build.edit([{ pointer: '/name', value: 'x' }], 'x')).toMatchObject({
+      done: false,
+      fault: { sentence: expect.stringContaining('to look at') },
+    })
     expect(api.save).not.toHaveBeenCalled()
     await build.bringBack()
     expect(vi.mocked(api.save).mock.lastCall!.slice(2, 4)).toEqual([expect.objectContaining({ name: 'Before' }), 'version 1 brought back'])

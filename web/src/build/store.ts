@@ -62,7 +62,12 @@ export const useBuild = defineStore('build', () => {
   const conflict = computed(() => told.value?.conflict)
   const hold = computed(() => told.value?.hold)
   const offline = computed(() => away.value || hold.value?.kind === 'offline')
-  const failure = computed(() => trouble.value || told.value?.refused || (told.value?.unshelved ? 'This browser has no room left to keep edits until they are saved. Do not close the page before they are.' : ''))
+  const failure = computed(
+    () =>
+      trouble.value ||
+      told.value?.refused ||
+      (told.value?.unshelved ? 'This browser has no room left to keep edits until they are saved. Do not close the page before they are.' : ''),
+  )
   /** Nothing is being computed and nothing is waiting to be saved. */
   const settled = computed(() => asking.value === 0 && !told.value?.waiting && !told.value?.sending)
   const option = computed(() => document.value?.options.find((o) => o.letter === letter.value))
@@ -79,7 +84,9 @@ export const useBuild = defineStore('build', () => {
     return other?.steady ? { answer: other, label: other.option } : undefined
   })
   const canUndo = computed(() => (looking.value ? undefined : told.value?.waiting ? keeper.value!.unsent.undo : told.value?.undo))
-  const canRedo = computed(() => (looking.value ? undefined : (told.value?.hold && keeper.value!.unsent.redo) || (told.value?.waiting ? undefined : told.value?.redo)))
+  const canRedo = computed(() =>
+    looking.value ? undefined : (told.value?.hold && keeper.value!.unsent.redo) || (told.value?.waiting ? undefined : told.value?.redo),
+  )
 
   async function ready(): Promise<void> {
     if (!catalogue.value) catalogue.value = new Catalogue(await api.fields())
@@ -287,7 +294,8 @@ export const useBuild = defineStore('build', () => {
       if (what) arrived(k, way === 'undo' ? `Undone: ${what}.` : `Done again: ${what}.`)
     } catch (e) {
       if (e instanceof Problem && e.theirs) arrived(k, 'This build was changed in another window; here is its newest version.')
-      else if (k === keeper.value) trouble.value = e instanceof Offline ? 'The server does not answer; nothing was undone. Try again when it is back.' : (e as Error).message
+      else if (k === keeper.value)
+        trouble.value = e instanceof Offline ? 'The server does not answer; nothing was undone. Try again when it is back.' : (e as Error).message
     }
   }
 
@@ -403,8 +411,44 @@ export const useBuild = defineStore('build', () => {
   }
 
   return {
-    catalogue, keeper, document, answers, answered, answer, option, optionIndex, optionAt, letter, against, ghost, ghostMode, before, conflict, hold, offline, looking,
-    failure, trouble, notice, settled, canUndo, canRedo, ready, choose, open, openNew, leave: begin, here, travel, addOption, putOption, removeOption, keepMine, takeTheirs, look, bringBack,
+    catalogue,
+    keeper,
+    document,
+    answers,
+    answered,
+    answer,
+    option,
+    optionIndex,
+    optionAt,
+    letter,
+    against,
+    ghost,
+    ghostMode,
+    before,
+    conflict,
+    hold,
+    offline,
+    looking,
+    failure,
+    trouble,
+    notice,
+    settled,
+    canUndo,
+    canRedo,
+    ready,
+    choose,
+    open,
+    openNew,
+    leave: begin,
+    here,
+    travel,
+    addOption,
+    putOption,
+    removeOption,
+    keepMine,
+    takeTheirs,
+    look,
+    bringBack,
     edit: (edits: Edit[], change: string) => here().edit(edits, change),
     act: async (edits: Edit[], change: string) => said(keeper.value, await useBuild().edit(edits, change)),
   }

@@ -16,7 +16,9 @@ const failure = ref('')
 const title = computed(() => `From the catalogue: ${ITEM_KINDS.find((k) => k.kind === props.kind)?.words ?? props.kind}`)
 const shown = computed(() => {
   const wanted = words.value.toLowerCase().split(/\s+/).filter(Boolean)
-  return items.value.filter((i) => (props.only?.(i) ?? true) && wanted.every((w) => `${i.name} ${i.note} ${summary(i, 'metric')}`.toLowerCase().includes(w)))
+  return items.value.filter(
+    (i) => (props.only?.(i) ?? true) && wanted.every((w) => `${i.name} ${i.note} ${summary(i, 'metric')}`.toLowerCase().includes(w)),
+  )
 })
 
 watch(visible, async (open) => {

@@ -7,8 +7,25 @@ import { useSettings } from '../settings/store'
 import CatalogueView from './CatalogueView.vue'
 import { summary } from './figures'
 
-const joint: CatalogueItem = { id: 1, version: 1, kind: 'joint', name: 'coupler 63 mm', note: 'square seats', price: 25, mass_kg: 0.2, figures: { bore_mm: 63, hoseBore_mm: 67, gap_mm: 8 } }
-const core: CatalogueItem = { id: 2, version: 1, kind: 'core', name: 'brick 250', note: '', price: 340, mass_kg: 4, figures: { cooledBy: 'water', width_mm: 250, height_mm: 120, depth_mm: 120, portBore_mm: 63 },
+const joint: CatalogueItem = {
+  id: 1,
+  version: 1,
+  kind: 'joint',
+  name: 'coupler 63 mm',
+  note: 'square seats',
+  price: 25,
+  mass_kg: 0.2,
+  figures: { bore_mm: 63, hoseBore_mm: 67, gap_mm: 8 },
+}
+const core: CatalogueItem = {
+  id: 2,
+  version: 1,
+  kind: 'core',
+  name: 'brick 250',
+  note: '',
+  price: 340,
+  mass_kg: 4,
+  figures: { cooledBy: 'water', width_mm: 250, height_mm: 120, depth_mm: 120, portBore_mm: 63 },
 }
 
 describe('the catalogue', () => {
@@ -34,7 +51,10 @@ describe('the catalogue', () => {
     await wrapper.find('input[type=search]').setValue('nothing like it')
     expect(wrapper.text()).toContain('Nothing matches')
     await wrapper.find('input[type=search]').setValue('')
-    await wrapper.findAll('nav button').find((b) => b.text() === 'joints')!.trigger('click')
+    await wrapper
+      .findAll('nav button')
+      .find((b) => b.text() === 'joints')!
+      .trigger('click')
     expect(wrapper.text()).toContain('1 of 2')
   })
 
@@ -49,7 +69,11 @@ describe('the catalogue', () => {
   })
 
   it('refuses what is no number and what the server refuses, and loses nothing', async () => {
-    const kept = vi.spyOn(api, 'changeItem').mockRejectedValue(new Problem(422, 'x', { kind: 'OUT_OF_RANGE', field: '/price', sentence: 'price is -3.0; it must lie between 0 and 1000000.' } as never))
+    const kept = vi
+      .spyOn(api, 'changeItem')
+      .mockRejectedValue(
+        new Problem(422, 'x', { kind: 'OUT_OF_RANGE', field: '/price', sentence: 'price is -3.0; it must lie between 0 and 1000000.' } as never),
+      )
     const wrapper = await view()
     const price = wrapper.find('[aria-label="Price of coupler 63 mm"]')
     await price.setValue('cheap')
@@ -70,7 +94,10 @@ describe('the catalogue', () => {
     await wrapper.find('[aria-label="Take out coupler 63 mm"]').trigger('click')
     await flushPromises()
     expect(wrapper.findAll('tbody tr')).toHaveLength(1)
-    await wrapper.findAll('button').find((b) => b.text() === 'Put it back')!.trigger('click')
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'Put it back')!
+      .trigger('click')
     await flushPromises()
     expect(wrapper.findAll('tbody tr')).toHaveLength(2)
   })
@@ -87,8 +114,12 @@ describe('the catalogue', () => {
   it('says each item in a line, in the units of the reader', async () => {
     expect(summary(core, 'metric')).toBe('250 × 120 × 120 mm, ports 63 mm, water')
     expect(summary(joint, 'us')).toBe('bore 2.48 in, hose 2.64 in, gap 0.31 in')
-    expect(summary({ ...joint, kind: 'bend', figures: { bore_mm: 63, angle_deg: 90, radius_mm: 95, material: 'aluminium' } }, 'metric')).toBe('bore 63 mm, 90°, radius 95 mm, aluminium')
-    expect(summary({ ...joint, kind: 'reducer', figures: { inletBore_mm: 63, bore_mm: 76, length_mm: 80 } }, 'metric')).toBe('63 mm to 76 mm, 80 mm long')
+    expect(summary({ ...joint, kind: 'bend', figures: { bore_mm: 63, angle_deg: 90, radius_mm: 95, material: 'aluminium' } }, 'metric')).toBe(
+      'bore 63 mm, 90°, radius 95 mm, aluminium',
+    )
+    expect(summary({ ...joint, kind: 'reducer', figures: { inletBore_mm: 63, bore_mm: 76, length_mm: 80 } }, 'metric')).toBe(
+      '63 mm to 76 mm, 80 mm long',
+    )
     const wrapper = await view()
     useSettings().currency = 'kr'
     await flushPromises()

@@ -31,8 +31,14 @@ async function guarded(act: () => Promise<void>): Promise<boolean> {
     await act()
     return true
   } catch (e) {
-    if (e instanceof Problem && e.status === 409 && e.theirs) items.value = items.value.map((i) => (i.id === (e.theirs as unknown as CatalogueItem).id ? (e.theirs as unknown as CatalogueItem) : i))
-    failure.value = e instanceof Offline ? 'The Enthalpa server does not answer. Nothing was changed.' : e instanceof Problem ? (e.fault?.sentence ?? e.message) : (e as Error).message
+    if (e instanceof Problem && e.status === 409 && e.theirs)
+      items.value = items.value.map((i) => (i.id === (e.theirs as unknown as CatalogueItem).id ? (e.theirs as unknown as CatalogueItem) : i))
+    failure.value =
+      e instanceof Offline
+        ? 'The Enthalpa server does not answer. Nothing was changed.'
+        : e instanceof Problem
+          ? (e.fault?.sentence ?? e.message)
+          : (e as Error).message
     return false
   }
 }
@@ -138,7 +144,17 @@ async function open(event: Event): Promise<void> {
         <input v-model="words" type="search" placeholder="find: 63, tight, water" aria-label="Find in the catalogue" />
         <nav aria-label="Kinds">
           <button type="button" class="act" :class="{ on: !kind }" :aria-pressed="!kind" @click="kind = ''">all</button>
-          <button v-for="k in ITEM_KINDS" :key="k.kind" type="button" class="act" :class="{ on: kind === k.kind }" :aria-pressed="kind === k.kind" @click="kind = k.kind">{{ k.words }}</button>
+          <button
+            v-for="k in ITEM_KINDS"
+            :key="k.kind"
+            type="button"
+            class="act"
+            :class="{ on: kind === k.kind }"
+            :aria-pressed="kind === k.kind"
+            @click="kind = k.kind"
+          >
+            {{ k.words }}
+          </button>
         </nav>
         <label>currency <input v-model="settings.currency" maxlength="4" size="3" aria-label="Currency" /></label>
       </div>
@@ -146,7 +162,14 @@ async function open(event: Event): Promise<void> {
       <p v-else class="said" role="status">{{ said }} <button v-if="removed" type="button" class="act" @click="putBack">Put it back</button></p>
       <table>
         <thead>
-          <tr><th scope="col">name</th><th scope="col">figures</th><th scope="col">note</th><th scope="col" class="num">mass</th><th scope="col" class="num">price</th><th><span class="hidden-words">do</span></th></tr>
+          <tr>
+            <th scope="col">name</th>
+            <th scope="col">figures</th>
+            <th scope="col">note</th>
+            <th scope="col" class="num">mass</th>
+            <th scope="col" class="num">price</th>
+            <th><span class="hidden-words">do</span></th>
+          </tr>
         </thead>
         <tbody>
           <tr v-for="i in shown" :key="i.id">
@@ -154,10 +177,18 @@ async function open(event: Event): Promise<void> {
             <td class="what">{{ summary(i, settings.units) }}</td>
             <td><input :value="i.note" :aria-label="`Note on ${i.name}`" @change="change(i, 'note', $event)" /></td>
             <td class="num">
-              <input v-if="settings.units === 'metric'" class="num" :value="i.mass_kg" :aria-label="`Mass of ${i.name} in kg`" @change="change(i, 'mass_kg', $event)" /><template v-else>{{ figure(i.mass_kg, 'kg', 'us').figure }}</template>
+              <input
+                v-if="settings.units === 'metric'"
+                class="num"
+                :value="i.mass_kg"
+                :aria-label="`Mass of ${i.name} in kg`"
+                @change="change(i, 'mass_kg', $event)"
+              /><template v-else>{{ figure(i.mass_kg, 'kg', 'us').figure }}</template>
               {{ settings.units === 'us' ? 'lb' : 'kg' }}
             </td>
-            <td class="num"><input class="num" :value="i.price" :aria-label="`Price of ${i.name}`" @change="change(i, 'price', $event)" /> {{ settings.currency }}</td>
+            <td class="num">
+              <input class="num" :value="i.price" :aria-label="`Price of ${i.name}`" @change="change(i, 'price', $event)" /> {{ settings.currency }}
+            </td>
             <td class="acts">
               <button type="button" class="act" :aria-label="`Copy ${i.name}`" @click="copy(i)">copy</button>
               <button type="button" class="act" :aria-label="`Take out ${i.name}`" @click="remove(i)">take out</button>

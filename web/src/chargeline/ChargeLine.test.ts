@@ -55,7 +55,9 @@ describe('the charge line on screen', () => {
   })
 
   it('names each piece with its price', () => {
-    const captions = line().findAll('.caption').map((c) => c.text().replace(/\s+/g, ' '))
+    const captions = line()
+      .findAll('.caption')
+      .map((c) => c.text().replace(/\s+/g, ' '))
     expect(captions).toContain('hot pipe 51 mm 1.0 kPa · 1 bend')
     expect(captions.find((c) => c.startsWith('core'))).toContain('540 × 260 × 76 mm')
     expect(captions.find((c) => c.startsWith('core'))).toContain('90 % of the way down · 1.0 kPa · 17.0 kW')

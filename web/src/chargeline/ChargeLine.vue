@@ -24,12 +24,19 @@ const box = ref<HTMLElement>()
 const { width } = useElementSize(box)
 const wide = computed(() => Math.max(width.value, 900))
 /** Drawn below when one core stands in the main way and water cools it. */
-const water = computed(() => props.steady.cores.length === 1 && props.steady.core?.cooledBy === 'water' && !props.steady.core.place.includes('/legs/'))
+const water = computed(
+  () => props.steady.cores.length === 1 && props.steady.core?.cooledBy === 'water' && !props.steady.core.place.includes('/legs/'),
+)
 /** Ground rule under the ridge; station figures stand below it. */
 const ground = 158
 const height = computed(() => (water.value ? 280 : 212))
 const shape = computed(() =>
-  ridge(props.steady, props.option.path, { width: wide.value, left: 62, right: wide.value - 44, top: 12, bottom: ground - 4, thickest: 32, system: settings.units }, props.ghost),
+  ridge(
+    props.steady,
+    props.option.path,
+    { width: wide.value, left: 62, right: wide.value - 44, top: 12, bottom: ground - 4, thickest: 32, system: settings.units },
+    props.ghost,
+  ),
 )
 const hovered = ref<number>()
 
@@ -78,14 +85,29 @@ function caption(piece: PieceShape): { title: string; price: string; x: number; 
     const bends = data.bends.length === 1 ? '1 bend' : `${data.bends.length} bends`
     const high = piece.middle(0.5) < (ground + 12) / 2
     const y = high ? below(piece) : above(piece)
-    return { title: `${data.name} ${spoken(data.bore_mm, 'mm', settings.units, settings.units === 'us' ? 2 : data.bore_mm % 1 ? 1 : 0)}`, price: `${loss} · ${bends}`, x: (piece.x0 + piece.x1) / 2, y }
+    return {
+      title: `${data.name} ${spoken(data.bore_mm, 'mm', settings.units, settings.units === 'us' ? 2 : data.bore_mm % 1 ? 1 : 0)}`,
+      price: `${loss} · ${bends}`,
+      x: (piece.x0 + piece.x1) / 2,
+      y,
+    }
   }
   if (data.kind === 'pair') {
     const shares = view.legs.map((leg) => `${leg.share_pct.toFixed(0)} %`).join(' : ')
     const high = piece.middle(0.5) < (ground + 12) / 2
-    return { title: data.name, price: `${shares} · ${spoken(view.legs[0]!.pieces.filter((p) => p.kind !== 'blower').reduce((sum, p) => sum + p.loss_kPa, 0), 'kPa', settings.units)}`, x: (piece.x0 + piece.x1) / 2, y: high ? below(piece) + 10 : above(piece) - 10 }
+    return {
+      title: data.name,
+      price: `${shares} · ${spoken(
+        view.legs[0]!.pieces.filter((p) => p.kind !== 'blower').reduce((sum, p) => sum + p.loss_kPa, 0),
+        'kPa',
+        settings.units,
+      )}`,
+      x: (piece.x0 + piece.x1) / 2,
+      y: high ? below(piece) + 10 : above(piece) - 10,
+    }
   }
-  if (data.kind === 'core') return { title: coreTitle(data), price: corePrice(loss, view.place), x: piece.x0 + 0.45 * (piece.x1 - piece.x0), y: piece.middle(0.16) - 12 }
+  if (data.kind === 'core')
+    return { title: coreTitle(data), price: corePrice(loss, view.place), x: piece.x0 + 0.45 * (piece.x1 - piece.x0), y: piece.middle(0.16) - 12 }
   return { title: '', price: '', x: 0, y: 0 }
 }
 
@@ -125,7 +147,8 @@ function corePrice(loss: string, place: string): string {
 function spokenPiece(piece: PieceShape): string {
   const view = props.steady.pieces[piece.index]!
   const legs = view.legs.length ? `, ${view.legs.map((leg) => `${leg.name} ${leg.share_pct.toFixed(1)} %`).join(', ')}` : ''
-  const what = view.loss_kPa < 0 ? `makes ${spoken(-view.loss_kPa, 'kPa', settings.units)}` : `costs ${spoken(view.loss_kPa, 'kPa', settings.units, 2)}`
+  const what =
+    view.loss_kPa < 0 ? `makes ${spoken(-view.loss_kPa, 'kPa', settings.units)}` : `costs ${spoken(view.loss_kPa, 'kPa', settings.units, 2)}`
   const warms = change(view.temperatureChange_K, 'C', 'metric')
   return `${view.name}: ${what}${warms ? `, ${change(view.temperatureChange_K, 'K', settings.units)} ${settings.units === 'us' ? '°F' : '°C'}` : ''}, Mach ${view.mach.toFixed(2)}${legs}`
 }
@@ -227,10 +250,15 @@ const tip = computed(() => {
       </text>
       <g v-for="c in captions" :key="c.piece.index" class="caption">
         <template v-if="c.piece.kind === 'core'">
-          <text :x="c.x" :y="c.y"><tspan class="title">{{ c.title }}</tspan></text>
+          <text :x="c.x" :y="c.y">
+            <tspan class="title">{{ c.title }}</tspan>
+          </text>
           <text :x="c.x" :y="c.y + 16" class="price">{{ c.price }}</text>
         </template>
-        <text v-else :x="c.x" :y="c.y" text-anchor="middle"><tspan class="title">{{ c.title }}</tspan> <tspan class="price">{{ c.price }}</tspan></text>
+        <text v-else :x="c.x" :y="c.y" text-anchor="middle">
+          <tspan class="title">{{ c.title }}</tspan>
+          <tspan class="price">{{ c.price }}</tspan>
+        </text>
       </g>
       <g v-for="s in stations" :key="`n${s.index}`" class="station" :data-station="s.index">
         <text :x="s.textX" :y="ground + 21" :text-anchor="s.anchor">
@@ -238,7 +266,8 @@ const tip = computed(() => {
           <tspan v-if="s.delta" dx="5" class="delta" :class="s.better ? 'better' : 'worse'">{{ s.delta }}</tspan>
         </text>
         <text :x="s.textX" :y="ground + 39" :text-anchor="s.anchor" class="name">
-          {{ s.name }} {{ s.pressure }}<tspan v-if="s.pressureDelta" class="small-delta"> ({{ s.pressureDelta }})</tspan>
+          {{ s.name }} {{ s.pressure }}
+          <tspan v-if="s.pressureDelta" class="small-delta">({{ s.pressureDelta }})</tspan>
         </text>
       </g>
       <WaterRidge v-if="water" :steady="steady" :ghost="ghost" :pieces="shape.pieces" :wide="wide" :top="ground + 50" />

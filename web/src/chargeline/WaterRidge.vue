@@ -22,18 +22,31 @@ const sink = computed(() => {
   if (!l) return { title: '', rest: '' }
   if (l.open) return { title: 'overboard', rest: spoken(l.heat_kW, 'kW', settings.units) }
   if (l.iceLasts_s != null) return { title: 'ice tank', rest: `${spoken(l.ice_kW, 'kW', settings.units)} · ice for ${clock(l.iceLasts_s)}` }
-  if (l.rise_K_min > 0) return { title: 'tank', rest: `${spoken(l.heat_kW, 'kW', settings.units)} · warms ${spoken(l.rise_K_min, 'K', settings.units)} a minute` }
+  if (l.rise_K_min > 0)
+    return { title: 'tank', rest: `${spoken(l.heat_kW, 'kW', settings.units)} · warms ${spoken(l.rise_K_min, 'K', settings.units)} a minute` }
   if (!l.radiator) return { title: 'chiller', rest: spoken(l.chiller_kW, 'kW', settings.units) }
-  return { title: 'radiator', rest: `${spoken(l.radiator.heat_kW, 'kW', settings.units)} · face air ${spoken(l.radiator.faceSpeed_m_s, 'm_s', settings.units)}` }
+  return {
+    title: 'radiator',
+    rest: `${spoken(l.radiator.heat_kW, 'kW', settings.units)} · face air ${spoken(l.radiator.faceSpeed_m_s, 'm_s', settings.units)}`,
+  }
 })
 const place = computed(() => {
   const piece = props.pieces[index.value]!
   const end = props.pieces.at(-1)!.x1
   const radiator = Math.min(piece.x1 + 210, end - 250)
-  return { tank: Math.max(piece.x0 - 190, 62), in: piece.x0, out: piece.x1, radiator, back: Math.min(radiator + 130, end - 110), end: Math.min(radiator + 240, end) }
+  return {
+    tank: Math.max(piece.x0 - 190, 62),
+    in: piece.x0,
+    out: piece.x1,
+    radiator,
+    back: Math.min(radiator + 130, end - 110),
+    end: Math.min(radiator + 240, end),
+  }
 })
 const y = computed(() =>
-  scaleLinear().domain([core.value.coldIn_C, Math.max(core.value.coldOut_C, core.value.coldIn_C + 4)]).range([props.top + 34, props.top + 10]),
+  scaleLinear()
+    .domain([core.value.coldIn_C, Math.max(core.value.coldOut_C, core.value.coldIn_C + 4)])
+    .range([props.top + 34, props.top + 10]),
 )
 const HALF = 5
 
@@ -51,9 +64,22 @@ const points = computed(() => {
   list.push({ x: end, t: back0 })
   return list
 })
-const body = computed(() => area<{ x: number; t: number }>().x((d) => d.x).y0((d) => y.value(d.t) + HALF).y1((d) => y.value(d.t) - HALF)(points.value)!)
-const upper = computed(() => line<{ x: number; t: number }>().x((d) => d.x).y((d) => y.value(d.t) - HALF)(points.value)!)
-const lower = computed(() => line<{ x: number; t: number }>().x((d) => d.x).y((d) => y.value(d.t) + HALF)(points.value)!)
+const body = computed(() =>
+  area<{ x: number; t: number }>()
+    .x((d) => d.x)
+    .y0((d) => y.value(d.t) + HALF)
+    .y1((d) => y.value(d.t) - HALF)(points.value)!,
+)
+const upper = computed(() =>
+  line<{ x: number; t: number }>()
+    .x((d) => d.x)
+    .y((d) => y.value(d.t) - HALF)(points.value)!,
+)
+const lower = computed(() =>
+  line<{ x: number; t: number }>()
+    .x((d) => d.x)
+    .y((d) => y.value(d.t) + HALF)(points.value)!,
+)
 const stops = computed(() => {
   const { tank, end } = place.value
   return points.value.map((p) => ({ offset: (p.x - tank) / (end - tank), colour: temperatureColour(p.t) }))
@@ -63,7 +89,14 @@ const figures = computed(() => {
   const was = props.ghost?.core?.cooledBy === 'water' ? props.ghost.core : undefined
   const one = (x: number, t: number, before: number | undefined, name: string) => {
     const delta = before === undefined ? 0 : t - before
-    return { x, y: y.value(t), figure: `${figure(t, 'C', settings.units).figure}°`, delta: change(delta, 'K', settings.units), better: delta < 0, name }
+    return {
+      x,
+      y: y.value(t),
+      figure: `${figure(t, 'C', settings.units).figure}°`,
+      delta: change(delta, 'K', settings.units),
+      better: delta < 0,
+      name,
+    }
   }
   return [
     one(place.value.in, core.value.coldIn_C, was?.coldIn_C, 'water in'),

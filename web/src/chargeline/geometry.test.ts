@@ -69,7 +69,11 @@ describe('the charge line', () => {
   it('draws a pair as two bands that part and join again', () => {
     const steady = steadyView([34, 38, 187, 187, 49, 49, 49])
     const leg = (name: string, bore: number) => ({
-      name, share_pct: 50, flow_kg_s: 0.06, splitLoss_kPa: 0.1, mergeLoss_kPa: 0.1,
+      name,
+      share_pct: 50,
+      flow_kg_s: 0.06,
+      splitLoss_kPa: 0.1,
+      mergeLoss_kPa: 0.1,
       stations: [steady.stations[4]!, { ...steady.stations[5]!, bore_mm: bore }],
       pieces: [{ ...steady.pieces[4]!, kind: 'pipe', name: `${name} pipe` }],
     })
@@ -85,8 +89,18 @@ describe('the charge line', () => {
     const answer = (hot: number) => {
       const steady = steadyView([20, 20, hot, hot, 50, 50, 50])
       const station = (t: number) => ({ ...steady.stations[0]!, temperature_C: t })
-      const leg = (name: string) => ({ ...({} as LegView), name, share_pct: 50, stations: [20, 20, hot, hot].map(station), pieces: steady.pieces.slice(0, 3) })
-      return { ...steady, stations: [0, 3, 4, 5, 6].map((i) => steady.stations[i]!), pieces: [{ ...steady.pieces[0]!, kind: 'pair', legs: [leg('left'), leg('right')] }, ...steady.pieces.slice(3)] }
+      const leg = (name: string) => ({
+        ...({} as LegView),
+        name,
+        share_pct: 50,
+        stations: [20, 20, hot, hot].map(station),
+        pieces: steady.pieces.slice(0, 3),
+      })
+      return {
+        ...steady,
+        stations: [0, 3, 4, 5, 6].map((i) => steady.stations[i]!),
+        pieces: [{ ...steady.pieces[0]!, kind: 'pair', legs: [leg('left'), leg('right')] }, ...steady.pieces.slice(3)],
+      }
     }
     const way = usualPath()
     const pair = { kind: 'pair', name: 'two turbos', legs: ['left', 'right'].map((name) => ({ name, path: way.slice(0, 3) })) } as Piece

@@ -138,7 +138,11 @@ export function ridge(steady: Line, path: Piece[], frame: Frame, ghost?: Line): 
     .domain([low - 4, Math.max(high, low + 30) + 4])
     .range([frame.bottom - frame.thickest / 2 - 2, frame.top + frame.thickest / 2])
   const kinds = steady.pieces.map((p) => p.kind)
-  const places = spans(steady.pieces.map((_, i) => (path[i] ? weightOf(path[i]!) : 1)), frame.left, frame.right)
+  const places = spans(
+    steady.pieces.map((_, i) => (path[i] ? weightOf(path[i]!) : 1)),
+    frame.left,
+    frame.right,
+  )
   const pieces = steady.pieces.map((piece, i): PieceShape => {
     const [x0, x1] = places[i]!
     const from = temperatures[i]!
@@ -154,9 +158,16 @@ export function ridge(steady: Line, path: Piece[], frame: Frame, ghost?: Line): 
       name: piece.name,
       x0,
       x1,
-      body: area<number>().x(x).y0((s) => middle(s) + half(s)).y1((s) => middle(s) - half(s))(samples)!,
-      upper: line<number>().x(x).y((s) => middle(s) - half(s))(samples)!,
-      lower: line<number>().x(x).y((s) => middle(s) + half(s))(samples)!,
+      body: area<number>()
+        .x(x)
+        .y0((s) => middle(s) + half(s))
+        .y1((s) => middle(s) - half(s))(samples)!,
+      upper: line<number>()
+        .x(x)
+        .y((s) => middle(s) - half(s))(samples)!,
+      lower: line<number>()
+        .x(x)
+        .y((s) => middle(s) + half(s))(samples)!,
       stops: [0, 0.15, 0.3, 0.45, 0.6, 0.8, 1].map((s) => ({ offset: s, colour: temperatureColour(profile(piece.kind, from, to, s)) })),
       middle,
       half,
@@ -179,20 +190,47 @@ export function ridge(steady: Line, path: Piece[], frame: Frame, ghost?: Line): 
 }
 
 /** Which piece of a leg stands at a share of it, and how warm the charge is there. */
-function along(leg: LegView, pair: Piece | undefined, which: number): { places: [number, number][]; at: (share: number) => number; degrees: (share: number) => number } {
+function along(
+  leg: LegView,
+  pair: Piece | undefined,
+  which: number,
+): { places: [number, number][]; at: (share: number) => number; degrees: (share: number) => number } {
   const pieces = pair?.kind === 'pair' ? (pair.legs[which]?.path ?? []) : []
-  const places = spans(leg.pieces.map((_, i) => (pieces[i] ? weightOf(pieces[i]!) : 1)), 0, 1)
-  const at = (share: number) => Math.max(0, places.findIndex(([, end]) => share <= end + 1e-9))
+  const places = spans(
+    leg.pieces.map((_, i) => (pieces[i] ? weightOf(pieces[i]!) : 1)),
+    0,
+    1,
+  )
+  const at = (share: number) =>
+    Math.max(
+      0,
+      places.findIndex(([, end]) => share <= end + 1e-9),
+    )
   const degrees = (share: number) => {
     const i = at(share)
     const [from, to] = places[i]!
-    return profile(leg.pieces[i]!.kind, leg.stations[i]!.temperature_C, leg.stations[i + 1]!.temperature_C, (share - from) / Math.max(to - from, 1e-9))
+    return profile(
+      leg.pieces[i]!.kind,
+      leg.stations[i]!.temperature_C,
+      leg.stations[i + 1]!.temperature_C,
+      (share - from) / Math.max(to - from, 1e-9),
+    )
   }
   return { places, at, degrees }
 }
 
 /** A leg as a thinner band beside the middle of its pair: it parts from the common way and joins it again where there is one. */
-function legShape(leg: LegView, pair: Piece | undefined, which: number, x0: number, x1: number, y: (c: number) => number, px: number, parts: boolean, joins: boolean): LegShape {
+function legShape(
+  leg: LegView,
+  pair: Piece | undefined,
+  which: number,
+  x0: number,
+  x1: number,
+  y: (c: number) => number,
+  px: number,
+  parts: boolean,
+  joins: boolean,
+): LegShape {
   const { places, at, degrees } = along(leg, pair, which)
   const thick = (share: number) => (leg.stations[at(share) + 1]!.bore_mm * px) / 2
   const side = which === 0 ? -1 : 1
@@ -205,13 +243,20 @@ function legShape(leg: LegView, pair: Piece | undefined, which: number, x0: numb
   const middle = (share: number) => y(degrees(share)) + side * ease(share) * (thick(share) + 2)
   const samples = Array.from({ length: 2 * SAMPLES + 1 }, (_, k) => k / (2 * SAMPLES))
   const x = (share: number) => x0 + share * (x1 - x0)
-  const band = area<number>().x(x).y0((s) => middle(s) + thick(s)).y1((s) => middle(s) - thick(s))
+  const band = area<number>()
+    .x(x)
+    .y0((s) => middle(s) + thick(s))
+    .y1((s) => middle(s) - thick(s))
   return {
     name: leg.name,
     share_pct: leg.share_pct,
     body: band(samples)!,
-    upper: line<number>().x(x).y((s) => middle(s) - thick(s))(samples)!,
-    lower: line<number>().x(x).y((s) => middle(s) + thick(s))(samples)!,
+    upper: line<number>()
+      .x(x)
+      .y((s) => middle(s) - thick(s))(samples)!,
+    lower: line<number>()
+      .x(x)
+      .y((s) => middle(s) + thick(s))(samples)!,
     stops: [0, 0.1, 0.2, 0.3, 0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1].map((s) => ({ offset: s, colour: temperatureColour(degrees(s)) })),
     cores: leg.pieces.flatMap((p, i) => {
       if (p.kind !== 'core') return []
@@ -248,11 +293,13 @@ function lean(middle: (share: number) => number, share: number, width: number): 
 function plumbs(steady: Line, places: [number, number][], temperatures: number[], y: (c: number) => number): Plumb[] {
   const at = (i: number) => (i === 0 ? places[0]![0] : places[i - 1]![1])
   const last = steady.stations.length - 1
-  const turns = steady.stations.map((_, i) => i).filter((i) => {
-    const before = i > 0 && Math.abs(temperatures[i]! - temperatures[i - 1]!) > 8
-    const after = i < last && Math.abs(temperatures[i + 1]! - temperatures[i]!) > 8
-    return before || after
-  })
+  const turns = steady.stations
+    .map((_, i) => i)
+    .filter((i) => {
+      const before = i > 0 && Math.abs(temperatures[i]! - temperatures[i - 1]!) > 8
+      const after = i < last && Math.abs(temperatures[i + 1]! - temperatures[i]!) > 8
+      return before || after
+    })
   const wanted = [...new Set([0, last, ...turns])].sort((a, b) => a - b)
   const room = 108
   const kept: number[] = []

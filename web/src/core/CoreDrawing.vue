@@ -34,7 +34,12 @@ const origin = computed(() => {
   const across = (level.value ? s.w : s.w + props.core.depth_mm) * k + (level.value ? 0 : GAP)
   return { x: Math.max((width.value - EDGE.right - across) / 2, EDGE.left) - s.x * k, y: EDGE.top - s.y * k }
 })
-const px = (r: Rect) => ({ x: origin.value.x + r.x * scale.value, y: origin.value.y + r.y * scale.value, width: r.w * scale.value, height: r.h * scale.value })
+const px = (r: Rect) => ({
+  x: origin.value.x + r.x * scale.value,
+  y: origin.value.y + r.y * scale.value,
+  width: r.w * scale.value,
+  height: r.h * scale.value,
+})
 const block = computed(() => px(shape.value.block))
 const whole = computed(() => px(shape.value.whole))
 const tanks = computed(() => shape.value.tanks.map((t) => ({ ...px(t.rect), role: t.role })))
@@ -46,9 +51,13 @@ const deep = computed(() => {
   return level.value ? { x: b.x, y: b.y + b.height + GAP, width: b.width, height: d } : { x: b.x + b.width + GAP, y: b.y, width: d, height: b.height }
 })
 const height = computed(() => (level.value ? deep.value.y + deep.value.height + 8 : whole.value.y + whole.value.height + EDGE.bottom))
-const deepBlock = computed(() => (level.value ? { ...deep.value, x: block.value.x, width: block.value.width } : { ...deep.value, y: block.value.y, height: block.value.height }))
+const deepBlock = computed(() =>
+  level.value ? { ...deep.value, x: block.value.x, width: block.value.width } : { ...deep.value, y: block.value.y, height: block.value.height },
+)
 const deepTanks = computed(() =>
-  tanks.value.map((t) => (level.value ? { ...deep.value, x: t.x, width: t.width, role: t.role } : { ...deep.value, y: t.y, height: t.height, role: t.role })),
+  tanks.value.map((t) =>
+    level.value ? { ...deep.value, x: t.x, width: t.width, role: t.role } : { ...deep.value, y: t.y, height: t.height, role: t.role },
+  ),
 )
 
 const layers = computed(() => props.view?.geometry?.layers ?? Math.max(2, Math.round(props.core.height_mm / 15)))
@@ -56,7 +65,9 @@ const lines = computed(() => {
   const b = block.value
   const n = layers.value
   return Array.from({ length: n }, (_, i) => (i + 0.5) / n).map((s) =>
-    level.value ? { x1: b.x, x2: b.x + b.width, y1: b.y + s * b.height, y2: b.y + s * b.height } : { y1: b.y, y2: b.y + b.height, x1: b.x + s * b.width, x2: b.x + s * b.width },
+    level.value
+      ? { x1: b.x, x2: b.x + b.width, y1: b.y + s * b.height, y2: b.y + s * b.height }
+      : { y1: b.y, y2: b.y + b.height, x1: b.x + s * b.width, x2: b.x + s * b.width },
   )
 })
 const inT = computed(() => props.view?.chargeIn_C ?? 140)
@@ -66,7 +77,13 @@ const tone = (role: string) => temperatureColour(role === 'in' ? inT.value : rol
 /** Direction of the charge on the sheet for the gradients. */
 const along = computed(() => {
   const side = props.core.inletTowards ?? 'right'
-  return side === 'left' ? { x1: 0, x2: 1, y1: 0, y2: 0 } : side === 'right' ? { x1: 1, x2: 0, y1: 0, y2: 0 } : side === 'up' ? { x1: 0, x2: 0, y1: 0, y2: 1 } : { x1: 0, x2: 0, y1: 1, y2: 0 }
+  return side === 'left'
+    ? { x1: 0, x2: 1, y1: 0, y2: 0 }
+    : side === 'right'
+      ? { x1: 1, x2: 0, y1: 0, y2: 0 }
+      : side === 'up'
+        ? { x1: 0, x2: 0, y1: 0, y2: 1 }
+        : { x1: 0, x2: 0, y1: 1, y2: 0 }
 })
 const back = computed(() => ({ x1: along.value.x2, x2: along.value.x1, y1: along.value.y2, y2: along.value.y1 }))
 /** First and second half of a U-flow, else the whole block twice. */
@@ -74,8 +91,14 @@ const halves = computed(() => {
   const b = block.value
   if (!shape.value.twoPass) return [b]
   return level.value
-    ? [{ ...b, height: b.height / 2 }, { ...b, y: b.y + b.height / 2, height: b.height / 2 }]
-    : [{ ...b, width: b.width / 2 }, { ...b, x: b.x + b.width / 2, width: b.width / 2 }]
+    ? [
+        { ...b, height: b.height / 2 },
+        { ...b, y: b.y + b.height / 2, height: b.height / 2 },
+      ]
+    : [
+        { ...b, width: b.width / 2 },
+        { ...b, x: b.x + b.width / 2, width: b.width / 2 },
+      ]
 })
 const way = computed(() => shape.value.way.map(([x, y]) => `${origin.value.x + x * scale.value},${origin.value.y + y * scale.value}`).join(' '))
 const divider = computed(() => {
@@ -119,16 +142,29 @@ const coolant = computed(() => {
 
 <template>
   <div ref="box" class="box">
-    <svg v-if="width > 0" :width="width" :height="height" role="img" :aria-label="`${core.name} to scale: ${size(core.width_mm)} along the charge, ${size(core.height_mm)} across, ${size(core.depth_mm)} deep, ports ${size(core.portBore_mm)}, inlet to the ${core.inletTowards ?? 'right'}`">
+    <svg
+      v-if="width > 0"
+      :width="width"
+      :height="height"
+      role="img"
+      :aria-label="`${core.name} to scale: ${size(core.width_mm)} along the charge, ${size(core.height_mm)} across, ${size(core.depth_mm)} deep, ports ${size(core.portBore_mm)}, inlet to the ${core.inletTowards ?? 'right'}`"
+    >
       <defs>
         <linearGradient :id="`${id}-there`" v-bind="along">
           <stop offset="0" :stop-color="temperatureColour(inT)" />
           <stop offset="0.4" :stop-color="temperatureColour(shape.twoPass ? (inT + middleT) / 2 : (inT + 2 * outT) / 3)" />
           <stop offset="1" :stop-color="temperatureColour(shape.twoPass ? middleT : outT)" />
         </linearGradient>
-        <linearGradient :id="`${id}-back`" v-bind="back"><stop offset="0" :stop-color="temperatureColour(middleT)" /><stop offset="1" :stop-color="temperatureColour(outT)" /></linearGradient>
-        <pattern :id="`${id}-fins`" :width="level ? 5 : 7" :height="level ? 7 : 5" patternUnits="userSpaceOnUse"><path :d="level ? 'M0 7 L2.5 0 L5 7' : 'M7 0 L0 2.5 L7 5'" class="fin" /></pattern>
-        <marker :id="`${id}-tip`" markerWidth="7" markerHeight="7" refX="5" refY="3.5" orient="auto"><path d="M0 0.5 L6 3.5 L0 6.5" class="tip" /></marker>
+        <linearGradient :id="`${id}-back`" v-bind="back">
+          <stop offset="0" :stop-color="temperatureColour(middleT)" />
+          <stop offset="1" :stop-color="temperatureColour(outT)" />
+        </linearGradient>
+        <pattern :id="`${id}-fins`" :width="level ? 5 : 7" :height="level ? 7 : 5" patternUnits="userSpaceOnUse">
+          <path :d="level ? 'M0 7 L2.5 0 L5 7' : 'M7 0 L0 2.5 L7 5'" class="fin" />
+        </pattern>
+        <marker :id="`${id}-tip`" markerWidth="7" markerHeight="7" refX="5" refY="3.5" orient="auto">
+          <path d="M0 0.5 L6 3.5 L0 6.5" class="tip" />
+        </marker>
       </defs>
       <rect v-for="(p, i) in ports" :key="`p${i}`" :x="p.x" :y="p.y" :width="p.width" :height="p.height" :fill="tone(p.role)" class="edge" />
       <rect v-for="t in tanks" :key="t.role" :x="t.x" :y="t.y" :width="t.width" :height="t.height" :fill="tone(t.role)" class="edge" />

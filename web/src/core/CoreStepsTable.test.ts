@@ -34,6 +34,11 @@ describe('a little more core', () => {
     expect(wider!.findAll('td')[1]!.classes()).toContain('worse')
     expect(wider!.findAll('td')[3]!.text()).toBe('')
     await row!.find('button').trigger('click')
-    expect(add).toHaveBeenCalledWith('one more charge row', [{ pointer: '/path/3/height_mm', value: 267.5 }], 'option from A: one more charge row', expect.objectContaining({ letter: 'A' }))
+    expect(add).toHaveBeenCalledWith(
+      'one more charge row',
+      [{ pointer: '/path/3/height_mm', value: 267.5 }],
+      'option from A: one more charge row',
+      expect.objectContaining({ letter: 'A' }),
+    )
   })
 })

@@ -9,13 +9,25 @@ import { useSettings } from '../settings/store'
 const props = defineProps<{ place: string }>()
 const build = useBuild()
 const settings = useSettings()
-const { found: steps, asked, looking } = useLookedUp<CoreStep>(() => props.place, async (document, letter) => (await api.coreSteps(document, letter, props.place)).steps)
+const {
+  found: steps,
+  asked,
+  looking,
+} = useLookedUp<CoreStep>(
+  () => props.place,
+  async (document, letter) => (await api.coreSteps(document, letter, props.place)).steps,
+)
 
 const unit = (metric: string, us: string) => (settings.units === 'us' ? us : metric)
 const tone = (text: string) => (text.startsWith('−') ? 'better' : text.startsWith('+') ? 'worse' : '')
 
 async function tryIt(step: CoreStep): Promise<void> {
-  await build.addOption(step.what, [{ pointer: `${props.place}/${step.key}`, value: step.to }], `option from ${build.letter}: ${step.what}`, asked.value)
+  await build.addOption(
+    step.what,
+    [{ pointer: `${props.place}/${step.key}`, value: step.to }],
+    `option from ${build.letter}: ${step.what}`,
+    asked.value,
+  )
 }
 </script>
 
@@ -36,10 +48,16 @@ async function tryIt(step: CoreStep): Promise<void> {
       <tbody>
         <tr v-for="s in steps" :key="s.what">
           <th scope="row">{{ s.what }}</th>
-          <td :class="tone(change(s.intake_K, 'K', settings.units, 2))">{{ change(s.intake_K, 'K', settings.units, 2) || '0' }} {{ unit('°C', '°F') }}</td>
-          <td :class="tone(change(s.loss_kPa, 'kPa', settings.units, 2))">{{ change(s.loss_kPa, 'kPa', settings.units, 2) || '0' }} {{ unit('kPa', 'psi') }}</td>
+          <td :class="tone(change(s.intake_K, 'K', settings.units, 2))">
+            {{ change(s.intake_K, 'K', settings.units, 2) || '0' }} {{ unit('°C', '°F') }}
+          </td>
+          <td :class="tone(change(s.loss_kPa, 'kPa', settings.units, 2))">
+            {{ change(s.loss_kPa, 'kPa', settings.units, 2) || '0' }} {{ unit('kPa', 'psi') }}
+          </td>
           <td>{{ change(s.mass_kg, 'kg', settings.units, 2) || '0' }} {{ unit('kg', 'lb') }}</td>
-          <td>{{ s.coldLoss_Pa == null ? '' : `${s.coldLoss_Pa > 0 ? '+' : s.coldLoss_Pa < 0 ? '−' : ''}${Math.abs(s.coldLoss_Pa).toFixed(0)} Pa` }}</td>
+          <td>
+            {{ s.coldLoss_Pa == null ? '' : `${s.coldLoss_Pa > 0 ? '+' : s.coldLoss_Pa < 0 ? '−' : ''}${Math.abs(s.coldLoss_Pa).toFixed(0)} Pa` }}
+          </td>
           <td><button type="button" class="act" :aria-label="`Try: ${s.what}`" @click="tryIt(s)">Try</button></td>
         </tr>
       </tbody>

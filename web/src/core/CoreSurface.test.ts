@@ -16,7 +16,10 @@ describe('the core surface', () => {
 
   const press = async (words: string) => {
     const wrapper = await surface(CoreSurface)
-    await wrapper.findAll('button').find((b) => b.text() === words)!.trigger('click')
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text() === words)!
+      .trigger('click')
     return edit.mock.lastCall!
   }
 
@@ -42,7 +45,10 @@ describe('the core surface', () => {
 
   it('leaves the core as it is when it is known that way already', async () => {
     const wrapper = await surface(CoreSurface)
-    await wrapper.findAll('button').find((b) => b.text() === 'geometry')!.trigger('click')
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'geometry')!
+      .trigger('click')
     expect(edit).not.toHaveBeenCalled()
   })
 
@@ -51,11 +57,23 @@ describe('the core surface', () => {
     delete core.block
     core.card = { width_mm: 1 } as CorePiece['card']
     vi.spyOn(api, 'catalogue').mockResolvedValue([
-      { id: 1, version: 1, kind: 'core', name: 'bar-and-plate 600', note: '', price: 1, mass_kg: 1, figures: { cooledBy: 'air', width_mm: 600, block: { layers: 'bar-and-plate' } } },
+      {
+        id: 1,
+        version: 1,
+        kind: 'core',
+        name: 'bar-and-plate 600',
+        note: '',
+        price: 1,
+        mass_kg: 1,
+        figures: { cooledBy: 'air', width_mm: 600, block: { layers: 'bar-and-plate' } },
+      },
       { id: 2, version: 1, kind: 'core', name: 'brick', note: '', price: 1, mass_kg: 1, figures: { cooledBy: 'water' } },
     ])
     const wrapper = await surface(CoreSurface)
-    await wrapper.findAll('button').find((b) => b.text() === 'from the catalogue')!.trigger('click')
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'from the catalogue')!
+      .trigger('click')
     await vi.waitFor(() => expect(wrapper.find('[aria-label="Take bar-and-plate 600"]').exists()).toBe(true))
     expect(wrapper.find('[aria-label="Take brick"]').exists(), 'water-cooled items are not offered to an air-cooled core').toBe(false)
     await wrapper.find('[aria-label="Take bar-and-plate 600"]').trigger('click')

@@ -36,7 +36,9 @@ const waterFlow = computed(() => build.answer?.steady?.loops.find((l) => l.place
 const way = computed(() => build.option?.airWays?.find((w) => w.layers.some((l) => l.kind === 'core' && l.name === core.value?.name)))
 /** The same core in the other answer: by name, for places shift when pieces are put in. */
 const was = computed(() => build.ghost?.answer.steady?.cores.find((c) => c.name === core.value?.name))
-const loss = (steady: typeof build.answer | undefined) => steady?.steady?.pieces.flatMap((p) => [p, ...p.legs.flatMap((l) => l.pieces)]).find((p) => p.kind === 'core' && p.name === core.value?.name)?.loss_kPa
+const loss = (steady: typeof build.answer | undefined) =>
+  steady?.steady?.pieces.flatMap((p) => [p, ...p.legs.flatMap((l) => l.pieces)]).find((p) => p.kind === 'core' && p.name === core.value?.name)
+    ?.loss_kPa
 
 const places = [
   { value: 'middle', label: 'middle' },
@@ -71,13 +73,28 @@ const lines = computed<Line[]>(() => {
     one('charge in', spoken(c.chargeIn_C, 'C', settings.units), c.chargeIn_C, g?.chargeIn_C, kelvin, true),
     one('charge out', spoken(c.chargeOut_C, 'C', settings.units), c.chargeOut_C, g?.chargeOut_C, kelvin, true),
     one('way down to outside air', `${(100 * c.recovered).toFixed(0)} %`, c.recovered, g?.recovered, percent, false),
-    one('loss, port to port', spoken(lost, 'kPa', settings.units, 2), lost, loss(build.ghost?.answer), (d) => change(d, 'kPa', settings.units, 2), true),
+    one(
+      'loss, port to port',
+      spoken(lost, 'kPa', settings.units, 2),
+      lost,
+      loss(build.ghost?.answer),
+      (d) => change(d, 'kPa', settings.units, 2),
+      true,
+    ),
     one('heat moved', spoken(c.heat_kW, 'kW', settings.units), c.heat_kW, g?.heat_kW, (d) => change(d, 'kW', settings.units), false),
-    one(c.cooledBy === 'air' ? 'cooling air leaves at' : 'water in', spoken(c.cooledBy === 'air' ? c.coldOut_C : c.coldIn_C, 'C', settings.units), c.coldIn_C, g?.coldIn_C, c.cooledBy === 'air' ? () => '' : kelvin, true),
+    one(
+      c.cooledBy === 'air' ? 'cooling air leaves at' : 'water in',
+      spoken(c.cooledBy === 'air' ? c.coldOut_C : c.coldIn_C, 'C', settings.units),
+      c.coldIn_C,
+      g?.coldIn_C,
+      c.cooledBy === 'air' ? () => '' : kelvin,
+      true,
+    ),
     one('metal', spoken(c.metalMass_kg, 'kg', settings.units), c.metalMass_kg, g?.metalMass_kg, (d) => change(d, 'kg', settings.units), true),
     one('dew point inside', spoken(c.condensate.dewPoint_C, 'C', settings.units, 0), 0, undefined, () => '', true),
   ]
-  if (c.condensate.flow_g_s > 0.001) list.push(one('water comes out', `${(3.6 * c.condensate.flow_g_s).toFixed(2)} kg/h`, 0, undefined, () => '', true))
+  if (c.condensate.flow_g_s > 0.001)
+    list.push(one('water comes out', `${(3.6 * c.condensate.flow_g_s).toFixed(2)} kg/h`, 0, undefined, () => '', true))
   if (c.geometry) list.push(one('uneven feed', `${c.geometry.spread_pct.toFixed(0)} %`, 0, undefined, () => '', true))
   return list
 })
@@ -115,9 +132,19 @@ function cardFromAnswer(): unknown {
   const round = (x: number, digits: number) => Number(x.toFixed(digits))
   const coldSide = c.cooledBy === 'air' ? { airSpeed_m_s: round(v?.faceSpeed_m_s ?? 8, 1) } : { waterFlow_L_min: round(waterFlow.value || 20, 1) }
   return {
-    width_mm: c.width_mm, height_mm: c.height_mm, depth_mm: c.depth_mm, mass_kg: round(v?.metalMass_kg ?? 6, 1), chargeFlow_kg_s: round(v?.chargeFlow_kg_s ?? 0.2, 3),
-    chargePressure_kPa: 200, chargeIn_C: round(v?.chargeIn_C ?? 140, 0), chargeOut_C: round(v?.chargeOut_C ?? 45, 0), loss_kPa: round(loss(build.answer) ?? 3.5, 2),
-    coolantIn_C: round(v?.coldIn_C ?? 25, 0), ...coldSide, chargeShare_pct: c.cooledBy === 'air' ? 35 : 75, wallShare_pct: 3,
+    width_mm: c.width_mm,
+    height_mm: c.height_mm,
+    depth_mm: c.depth_mm,
+    mass_kg: round(v?.metalMass_kg ?? 6, 1),
+    chargeFlow_kg_s: round(v?.chargeFlow_kg_s ?? 0.2, 3),
+    chargePressure_kPa: 200,
+    chargeIn_C: round(v?.chargeIn_C ?? 140, 0),
+    chargeOut_C: round(v?.chargeOut_C ?? 45, 0),
+    loss_kPa: round(loss(build.answer) ?? 3.5, 2),
+    coolantIn_C: round(v?.coldIn_C ?? 25, 0),
+    ...coldSide,
+    chargeShare_pct: c.cooledBy === 'air' ? 35 : 75,
+    wallShare_pct: 3,
   }
 }
 
@@ -141,7 +168,17 @@ function divided(value: string): void {
     <p v-if="!core">This option has no core. Put one in on Pipes.</p>
     <template v-else>
       <nav v-if="cores.length > 1" class="which" aria-label="Cores">
-        <button v-for="c in cores" :key="c.at" type="button" class="act" :class="{ on: c.at === named }" :aria-pressed="c.at === named" @click="choose(c.at)">{{ c.piece.name }}</button>
+        <button
+          v-for="c in cores"
+          :key="c.at"
+          type="button"
+          class="act"
+          :class="{ on: c.at === named }"
+          :aria-pressed="c.at === named"
+          @click="choose(c.at)"
+        >
+          {{ c.piece.name }}
+        </button>
       </nav>
       <div class="top">
         <section>
@@ -174,7 +211,9 @@ function divided(value: string): void {
           <dl>
             <div v-for="l in lines" :key="l.name">
               <dt>{{ l.name }}</dt>
-              <dd><span v-if="l.delta" class="delta" :class="l.better ? 'better' : 'worse'">{{ l.delta }}</span>{{ l.value }}</dd>
+              <dd>
+                <span v-if="l.delta" class="delta" :class="l.better ? 'better' : 'worse'">{{ l.delta }}</span>{{ l.value }}
+              </dd>
             </div>
           </dl>
         </section>
@@ -190,7 +229,14 @@ function divided(value: string): void {
           <NumberField part="core" name="portBore_mm" :pointer="`${at}/portBore_mm`" />
           <NumberField part="core" name="tankDepth_mm" :pointer="`${at}/tankDepth_mm`" optional :empty="`${core.portBore_mm} mm, the port`" />
           <ChoiceField label="inlet port" :pointer="`${at}/portPlace`" :choices="places" fallback="middle" :of="core.name" />
-          <ChoiceField label="divided inlet" :pointer="`${at}/dividedInlet`" :choices="yesNo" :shown="core.dividedInlet ? 'yes' : 'no'" :pick="divided" :of="core.name" />
+          <ChoiceField
+            label="divided inlet"
+            :pointer="`${at}/dividedInlet`"
+            :choices="yesNo"
+            :shown="core.dividedInlet ? 'yes' : 'no'"
+            :pick="divided"
+            :of="core.name"
+          />
           <NumberField part="core" name="outlets" :pointer="`${at}/outlets`" optional empty="1" />
           <NumberField part="core" name="blocked_pct" :pointer="`${at}/blocked_pct`" optional empty="0 %" />
           <ChoiceField label="inlet looks" :pointer="`${at}/inletTowards`" :choices="sides" fallback="right" :of="core.name" />
@@ -209,9 +255,17 @@ function divided(value: string): void {
           <section>
             <h2>Layers</h2>
             <ChoiceField label="construction" :pointer="`${at}/block/layers`" :choices="finnedBlockConstructionWords" :of="core.name" />
-            <NumberField v-for="key in ['plate_mm', 'bar_mm', 'conductivity_W_mK', 'chargeFouling_m2K_kW', 'coldFouling_m2K_kW']" :key="key" part="core/block" :name="key" :pointer="`${at}/block/${key}`" :optional="key.includes('ouling') || key.startsWith('cond')" />
+            <NumberField
+              v-for="key in ['plate_mm', 'bar_mm', 'conductivity_W_mK', 'chargeFouling_m2K_kW', 'coldFouling_m2K_kW']"
+              :key="key"
+              part="core/block"
+              :name="key"
+              :pointer="`${at}/block/${key}`"
+              :optional="key.includes('ouling') || key.startsWith('cond')"
+            />
             <p v-if="view?.geometry" class="fine">
-              {{ view.geometry.layers }} charge layers, one every {{ view.geometry.layerStep_mm.toFixed(1) }} mm; {{ view.geometry.chargeArea_m2.toFixed(2) }} m² inside, {{ view.geometry.coldArea_m2.toFixed(2) }} m² outside.
+              {{ view.geometry.layers }} charge layers, one every {{ view.geometry.layerStep_mm.toFixed(1) }} mm;
+              {{ view.geometry.chargeArea_m2.toFixed(2) }} m² inside, {{ view.geometry.coldArea_m2.toFixed(2) }} m² outside.
             </p>
           </section>
         </div>

@@ -26,12 +26,21 @@ function pick(type: string): void {
 
 <template>
   <section>
-    <h2>{{ title }} <span class="quiet">{{ perInch }} per inch</span></h2>
+    <h2>
+      {{ title }} <span class="quiet">{{ perInch }} per inch</span>
+    </h2>
     <ChoiceField label="kind" :pointer="`${pointer}/type`" :choices="finTypeWords" :of="title" :pick="pick" />
     <NumberField part="core/block/fin" name="gap_mm" :pointer="`${pointer}/gap_mm`" :of="title" />
     <NumberField part="core/block/fin" name="pitch_mm" :pointer="`${pointer}/pitch_mm`" :of="title" />
     <NumberField part="core/block/fin" name="thickness_mm" :pointer="`${pointer}/thickness_mm`" :of="title" />
-    <NumberField v-if="fin.type !== 'plain'" part="core/block/fin" name="interval_mm" :pointer="`${pointer}/interval_mm`" :of="title" :label="fin.type === 'louvred' ? 'louvre pitch' : 'strip length'" />
+    <NumberField
+      v-if="fin.type !== 'plain'"
+      part="core/block/fin"
+      name="interval_mm"
+      :pointer="`${pointer}/interval_mm`"
+      :of="title"
+      :label="fin.type === 'louvred' ? 'louvre pitch' : 'strip length'"
+    />
     <NumberField v-if="fin.type === 'louvred'" part="core/block/fin" name="louvreAngle_deg" :pointer="`${pointer}/louvreAngle_deg`" :of="title" />
   </section>
 </template>

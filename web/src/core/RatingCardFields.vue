@@ -17,7 +17,12 @@ const words = (key: string) => build.catalogue!.field('core/card', key).label.re
 const trust = computed(() => {
   const t = props.view?.card
   if (!t) return []
-  const row = (name: string, ratio: number, low: number, high: number) => ({ name, ratio: ratio.toFixed(2), ok: ratio >= low && ratio <= high, range: `${low.toFixed(1)} to ${high.toFixed(1)}` })
+  const row = (name: string, ratio: number, low: number, high: number) => ({
+    name,
+    ratio: ratio.toFixed(2),
+    ok: ratio >= low && ratio <= high,
+    range: `${low.toFixed(1)} to ${high.toFixed(1)}`,
+  })
   return [
     row('charge flow', t.chargeFlowRatio, t.chargeFlowMin, t.chargeFlowMax),
     row('cooling flow', t.coldFlowRatio, t.coldFlowMin, t.coldFlowMax),
@@ -29,8 +34,12 @@ const trust = computed(() => {
 function add(): void {
   const c = card.value
   const fresh: CardPoint = {
-    chargeFlow_kg_s: Number((0.6 * c.chargeFlow_kg_s).toFixed(4)), chargePressure_kPa: c.chargePressure_kPa, chargeIn_C: c.chargeIn_C,
-    chargeOut_C: Math.round(c.chargeOut_C - 0.1 * (c.chargeOut_C - c.coolantIn_C)), loss_kPa: Number((0.42 * c.loss_kPa).toFixed(2)), coolantIn_C: c.coolantIn_C,
+    chargeFlow_kg_s: Number((0.6 * c.chargeFlow_kg_s).toFixed(4)),
+    chargePressure_kPa: c.chargePressure_kPa,
+    chargeIn_C: c.chargeIn_C,
+    chargeOut_C: Math.round(c.chargeOut_C - 0.1 * (c.chargeOut_C - c.coolantIn_C)),
+    loss_kPa: Number((0.42 * c.loss_kPa).toFixed(2)),
+    coolantIn_C: c.coolantIn_C,
     ...(props.core.cooledBy === 'air' ? { airSpeed_m_s: c.airSpeed_m_s } : { waterFlow_L_min: c.waterFlow_L_min }),
   }
   void build.act([{ list: `${props.pointer}/morePoints`, put: fresh }], `${props.core.name}: point added to the card`)
@@ -54,19 +63,34 @@ function takeOut(i: number): void {
       <tbody>
         <tr v-for="(p, i) in points" :key="p">
           <th scope="row">{{ i + 1 }}</th>
-          <td v-for="key in pointKeys" :key="key"><NumberField part="core/card" :name="key" :pointer="`${p}/${key}`" :of="i === 0 ? undefined : `point ${i + 1}`" bare /></td>
-          <td><button v-if="i > 0" type="button" class="act" :aria-label="`Take point ${i + 1} off the card`" @click="takeOut(i)">take off</button></td>
+          <td v-for="key in pointKeys" :key="key">
+            <NumberField part="core/card" :name="key" :pointer="`${p}/${key}`" :of="i === 0 ? undefined : `point ${i + 1}`" bare />
+          </td>
+          <td>
+            <button v-if="i > 0" type="button" class="act" :aria-label="`Take point ${i + 1} off the card`" @click="takeOut(i)">take off</button>
+          </td>
         </tr>
       </tbody>
     </table>
     <div class="sides">
       <div>
-        <NumberField v-for="key in ['width_mm', 'height_mm', 'depth_mm', 'mass_kg']" :key="key" part="core/card" :name="key" :pointer="`${pointer}/${key}`" />
+        <NumberField
+          v-for="key in ['width_mm', 'height_mm', 'depth_mm', 'mass_kg']"
+          :key="key"
+          part="core/card"
+          :name="key"
+          :pointer="`${pointer}/${key}`"
+        />
       </div>
       <div>
         <NumberField v-for="key in ['chargeShare_pct', 'wallShare_pct']" :key="key" part="core/card" :name="key" :pointer="`${pointer}/${key}`" />
-        <p v-if="view?.card?.filmsSeparated" class="fine">The points themselves tell the two films apart; the stated charge share is not used. Largest misfit {{ view.card.misfit_pct.toFixed(1) }} %.</p>
-        <p v-else-if="points.length > 1" class="fine">These points do not tell the films apart: their flows are too alike, or they disagree. The stated shares count, scaled to meet them in the mean.</p>
+        <p v-if="view?.card?.filmsSeparated" class="fine">
+          The points themselves tell the two films apart; the stated charge share is not used. Largest misfit {{ view.card.misfit_pct.toFixed(1) }} %.
+        </p>
+        <p v-else-if="points.length > 1" class="fine">
+          These points do not tell the films apart: their flows are too alike, or they disagree. The stated shares count, scaled to meet them in the
+          mean.
+        </p>
         <p v-else class="fine">Two or more points with different flows would tell the films apart; until then the stated shares count.</p>
       </div>
       <dl>

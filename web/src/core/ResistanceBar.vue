@@ -10,9 +10,24 @@ const parts = computed(() => {
   return [
     { name: 'charge film and fins', percent: s.charge_pct, tone: 'heat', what: 'more core, or denser fin inside' },
     { name: 'wall', percent: s.wall_pct, tone: 'wall', what: 'clean it' },
-    { name: air ? 'cooling air film' : 'water film', percent: s.coldFilm_pct, tone: 'cool', what: air ? 'faster air, more fin outside' : 'faster water' },
-    { name: air ? 'too little cooling air' : 'too little water', percent: s.coldFlow_pct, tone: 'flow', what: air ? 'more air: duct, seal, opening' : 'more flow: bores, pump' },
-    { name: props.sink ?? 'radiator', percent: s.radiator_pct, tone: 'far', what: props.sink === 'ice' ? 'smaller pieces, sprayed' : props.sink === 'chiller' ? 'more capacity' : 'more face, more air through it' },
+    {
+      name: air ? 'cooling air film' : 'water film',
+      percent: s.coldFilm_pct,
+      tone: 'cool',
+      what: air ? 'faster air, more fin outside' : 'faster water',
+    },
+    {
+      name: air ? 'too little cooling air' : 'too little water',
+      percent: s.coldFlow_pct,
+      tone: 'flow',
+      what: air ? 'more air: duct, seal, opening' : 'more flow: bores, pump',
+    },
+    {
+      name: props.sink ?? 'radiator',
+      percent: s.radiator_pct,
+      tone: 'far',
+      what: props.sink === 'ice' ? 'smaller pieces, sprayed' : props.sink === 'chiller' ? 'more capacity' : 'more face, more air through it',
+    },
   ].filter((p) => p.percent > 0.3)
 })
 </script>

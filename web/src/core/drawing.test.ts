@@ -3,7 +3,14 @@ import { newPiece } from '../document/pieces'
 import type { CorePiece } from '../document/types'
 import { coreShape, turned } from './drawing'
 
-const core = (more: Partial<CorePiece> = {}): CorePiece => ({ ...(newPiece('core', 60, 'core') as CorePiece), width_mm: 500, height_mm: 240, depth_mm: 80, tankDepth_mm: 50, ...more })
+const core = (more: Partial<CorePiece> = {}): CorePiece => ({
+  ...(newPiece('core', 60, 'core') as CorePiece),
+  width_mm: 500,
+  height_mm: 240,
+  depth_mm: 80,
+  tankDepth_mm: 50,
+  ...more,
+})
 
 describe('core drawing', () => {
   it('is to scale: block, tanks and ports add up', () => {

@@ -17,7 +17,17 @@ describe('doubling', () => {
   it('gives each of two blowers its own filter and takes it back', () => {
     const two = withTwoBlowers(path)
     expect(hasTwoBlowers(option(two))).toBe(true)
-    expect(allPieces(option(two)).map((p) => p.piece.name)).toEqual(['two blowers', 'left filter', 'left turbo', 'right filter', 'right turbo', 'hot pipe', 'core', 'cold pipe', 'plenum'])
+    expect(allPieces(option(two)).map((p) => p.piece.name)).toEqual([
+      'two blowers',
+      'left filter',
+      'left turbo',
+      'right filter',
+      'right turbo',
+      'hot pipe',
+      'core',
+      'cold pipe',
+      'plenum',
+    ])
     expect(two[0]).toMatchObject({ mergedBore_mm: 63 })
     expect(withOneBlower(two)).toEqual(path)
   })

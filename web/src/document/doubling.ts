@@ -17,7 +17,10 @@ function otherSide(path: Piece[], side: string): Piece[] {
 }
 
 function oneSide(path: Piece[], side: string): Piece[] {
-  return structuredClone(path).map((piece) => ({ ...piece, name: piece.name.startsWith(`${side} `) ? piece.name.slice(side.length + 1) : piece.name }))
+  return structuredClone(path).map((piece) => ({
+    ...piece,
+    name: piece.name.startsWith(`${side} `) ? piece.name.slice(side.length + 1) : piece.name,
+  }))
 }
 
 /** @returns the path with everything up to the blower doubled, each side drawing its own air into the common pipe; unchanged when it cannot be */
@@ -27,7 +30,16 @@ export function withTwoBlowers(path: Piece[]): Piece[] {
   const head = path.slice(0, at + 1)
   const next = path[at + 1]
   const merged = next && next.kind !== 'pair' ? boreOf(next) : boreOf(path[at]!)
-  return [{ kind: 'pair', name: 'two blowers', mergeAngle_deg: 20, mergedBore_mm: merged, legs: ['left', 'right'].map((side) => ({ name: side, path: otherSide(head, side) })) }, ...path.slice(at + 1)]
+  return [
+    {
+      kind: 'pair',
+      name: 'two blowers',
+      mergeAngle_deg: 20,
+      mergedBore_mm: merged,
+      legs: ['left', 'right'].map((side) => ({ name: side, path: otherSide(head, side) })),
+    },
+    ...path.slice(at + 1),
+  ]
 }
 
 /** @returns the path with the first side alone */
@@ -45,7 +57,15 @@ export function withTwoBanks(path: Piece[]): Piece[] {
   let from = plenum
   while (from > 0 && ['pipe', 'reducer', 'joint', 'throttle'].includes(path[from - 1]!.kind)) from--
   const tail = path.slice(from)
-  return [...path.slice(0, from), { kind: 'pair', name: 'two banks', splitAngle_deg: 30, legs: ['left', 'right'].map((side) => ({ name: `${side} bank`, path: otherSide(tail, side) })) }]
+  return [
+    ...path.slice(0, from),
+    {
+      kind: 'pair',
+      name: 'two banks',
+      splitAngle_deg: 30,
+      legs: ['left', 'right'].map((side) => ({ name: `${side} bank`, path: otherSide(tail, side) })),
+    },
+  ]
 }
 
 /** @returns the path with the first bank's way alone */

@@ -49,7 +49,9 @@ describe('edits by pointer', () => {
   it('put in, move and take out rows by their neighbours', () => {
     const rows = (...edits: Parameters<typeof apply>[1]) => {
       const list = ['a', 'b', 'c'].map((id) => ({ id }))
-      return (at(apply({ ...document, options: [{ ...document.options[0]!, path: list as never }] }, edits), '/options/#A/path') as { id: string }[]).map((r) => r.id).join('')
+      return (at(apply({ ...document, options: [{ ...document.options[0]!, path: list as never }] }, edits), '/options/#A/path') as { id: string }[])
+        .map((r) => r.id)
+        .join('')
     }
     const list = '/options/#A/path'
     expect(rows({ list, put: { id: 'x' } })).toBe('abcx')

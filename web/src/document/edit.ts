@@ -94,13 +94,16 @@ export function apply(document: BuildDocument, edits: Edit[]): BuildDocument {
 function write(document: BuildDocument, { pointer, value }: Write): void {
   const path = steps(pointer)
   const last = path.pop()!
-  const parent = path.reduce<Node>((node, name) => {
-    const next = step(node, name)
-    if (next !== undefined && next !== null) return next as Node
-    // What a file leaves out is made on the way; a row is not.
-    if (name.startsWith('#') || Array.isArray(node)) throw new Gone()
-    return (node[name] = {}) as Node
-  }, document as unknown as Node)
+  const parent = path.reduce<Node>(
+    (node, name) => {
+      const next = step(node, name)
+      if (next !== undefined && next !== null) return next as Node
+      // What a file leaves out is made on the way; a row is not.
+      if (name.startsWith('#') || Array.isArray(node)) throw new Gone()
+      return (node[name] = {}) as Node
+    },
+    document as unknown as Node,
+  )
   const key = last.startsWith('#') ? find(parent as unknown as unknown[], last.slice(1)) : last
   if (key === -1) throw new Gone()
   if (value === undefined) delete parent[key]

@@ -19,7 +19,15 @@ const option: BuildOption = {
 
 describe('pieces', () => {
   it('are listed in the order of the air with the legs after their pair', () => {
-    expect(allPieces(option).map((p) => p.place)).toEqual(['/path/0', '/path/1', '/path/2', '/path/2/legs/0/path/0', '/path/2/legs/1/path/0', '/path/3', '/path/4'])
+    expect(allPieces(option).map((p) => p.place)).toEqual([
+      '/path/0',
+      '/path/1',
+      '/path/2',
+      '/path/2/legs/0/path/0',
+      '/path/2/legs/1/path/0',
+      '/path/3',
+      '/path/4',
+    ])
     expect(ofKind(option, 'pipe').map((p) => p.leg?.name)).toEqual(['left', 'right'])
     expect(allPieces(counted(option)).map((p) => p.at)[4]).toBe('/path/#r3/legs/#r2/path/#r1')
     expect(at({ options: [counted(option)] }, `/options/#A${allPieces(counted(option))[4]!.at}/name`)).toBe('right pipe')

@@ -26,7 +26,9 @@ function placed(path: Piece[], counted: string, list: string, leg?: Leg): Placed
     const place = `${counted}/${index}`
     const at = `${list}/${name(piece, index)}`
     const here: Placed = { place, at, piece, list, index, leg }
-    return piece.kind === 'pair' ? [here, ...piece.legs.flatMap((l, k) => placed(l.path, `${place}/legs/${k}/path`, `${at}/legs/${name(l, k)}/path`, l))] : [here]
+    return piece.kind === 'pair'
+      ? [here, ...piece.legs.flatMap((l, k) => placed(l.path, `${place}/legs/${k}/path`, `${at}/legs/${name(l, k)}/path`, l))]
+      : [here]
   })
 }
 
@@ -94,15 +96,25 @@ export function newPiece(kind: PieceKind, bore: number, name: string): Piece {
 
 function newCore(name: string, bore: number): CorePiece {
   return {
-    kind: 'core', name, construction: 'bar-and-plate', cooledBy: 'air', width_mm: 450, height_mm: 200, depth_mm: Math.max(64, Math.round(bore)), portBore_mm: bore,
-    tankDepth_mm: bore, block: usualBlock(), air: { ...usual['core/air'] },
+    kind: 'core',
+    name,
+    construction: 'bar-and-plate',
+    cooledBy: 'air',
+    width_mm: 450,
+    height_mm: 200,
+    depth_mm: Math.max(64, Math.round(bore)),
+    portBore_mm: bore,
+    tankDepth_mm: bore,
+    block: usualBlock(),
+    air: { ...usual['core/air'] },
   }
 }
 
 /** A bar-and-plate block of usual proportions: invented, neutral. */
 export function usualBlock(): NonNullable<CorePiece['block']> {
   return {
-    layers: 'bar-and-plate', ...usual['core/block'],
+    layers: 'bar-and-plate',
+    ...usual['core/block'],
     chargeFin: { type: 'offset strip', gap_mm: 7.5, pitch_mm: 4, thickness_mm: 0.2, interval_mm: 8 },
     coldFin: { type: 'louvred', gap_mm: 9, pitch_mm: 2.1, thickness_mm: 0.12, interval_mm: 1.4, louvreAngle_deg: 24 },
   }
@@ -121,7 +133,16 @@ function newPair(name: string, bore: number): PairPiece {
   const each = Math.round(bore * 0.75)
   const leg = (which: string): Leg => ({
     name: which,
-    path: [{ kind: 'pipe', name: `${which} pipe`, material: 'aluminium', bore_mm: each, length_mm: 500, bends: [{ angle_deg: 90, radius_mm: Math.round(1.5 * each) }] }],
+    path: [
+      {
+        kind: 'pipe',
+        name: `${which} pipe`,
+        material: 'aluminium',
+        bore_mm: each,
+        length_mm: 500,
+        bends: [{ angle_deg: 90, radius_mm: Math.round(1.5 * each) }],
+      },
+    ],
   })
   return { kind: 'pair', name, ...usual.pair, mergedBore_mm: bore, legs: [leg('left'), leg('right')] }
 }

@@ -20,17 +20,35 @@ const RIGHT = 14
 const ROW = 62
 const GAP = 14
 const TOP = 8
-const x = computed(() => scaleLinear().domain([0, props.view.length_s]).range([LEFT, Math.max(width.value - RIGHT, LEFT + 100)]))
+const x = computed(() =>
+  scaleLinear()
+    .domain([0, props.view.length_s])
+    .range([LEFT, Math.max(width.value - RIGHT, LEFT + 100)]),
+)
 const rows = computed(() => [
-  { name: 'road speed', unit: figure(0, 'km_h', settings.units).unit, values: props.view.roadSpeed_km_h.map((v) => figure(v, 'km_h', settings.units).number), tone: 'ink' },
+  {
+    name: 'road speed',
+    unit: figure(0, 'km_h', settings.units).unit,
+    values: props.view.roadSpeed_km_h.map((v) => figure(v, 'km_h', settings.units).number),
+    tone: 'ink',
+  },
   { name: 'engine', unit: 'rpm', values: props.view.engineSpeed_rpm, tone: 'ink' },
-  { name: 'boost', unit: figure(0, 'kPa', settings.units).unit, values: props.view.boost_kPa.map((v) => figure(v, 'kPa', settings.units).number), tone: 'heat' },
+  {
+    name: 'boost',
+    unit: figure(0, 'kPa', settings.units).unit,
+    values: props.view.boost_kPa.map((v) => figure(v, 'kPa', settings.units).number),
+    tone: 'heat',
+  },
 ])
 const drawn = computed(() =>
   rows.value.map((r, k) => {
     const top = TOP + k * (ROW + GAP)
-    const y = scaleLinear().domain([Math.min(0, ...r.values), Math.max(1, ...r.values)]).range([top + ROW, top])
-    const path = line<number>().x((_, i) => x.value(props.view.time_s[i]!)).y((v) => y(v))(r.values)!
+    const y = scaleLinear()
+      .domain([Math.min(0, ...r.values), Math.max(1, ...r.values)])
+      .range([top + ROW, top])
+    const path = line<number>()
+      .x((_, i) => x.value(props.view.time_s[i]!))
+      .y((v) => y(v))(r.values)!
     return { ...r, top, zero: y(0), path, most: Math.max(...r.values) }
   }),
 )
@@ -71,9 +89,24 @@ function up(): void {
 
 <template>
   <div ref="box" class="curves">
-    <svg v-if="width > 0" :width="width" :height="bottom + 22" role="img" :aria-label="`One run of the duty, ${clock(view.length_s)}: road speed, engine speed and boost`" @pointermove="move" @pointerup="up">
+    <svg
+      v-if="width > 0"
+      :width="width"
+      :height="bottom + 22"
+      role="img"
+      :aria-label="`One run of the duty, ${clock(view.length_s)}: road speed, engine speed and boost`"
+      @pointermove="move"
+      @pointerup="up"
+    >
       <template v-for="(_, i) in ends" :key="`p${i}`">
-        <rect v-if="i === chosen" class="chosen" :x="x(i === 0 ? 0 : ends[i - 1]!)" :width="Math.max(x(ends[i]!) - x(i === 0 ? 0 : ends[i - 1]!), 1)" :y="TOP" :height="bottom - TOP" />
+        <rect
+          v-if="i === chosen"
+          class="chosen"
+          :x="x(i === 0 ? 0 : ends[i - 1]!)"
+          :width="Math.max(x(ends[i]!) - x(i === 0 ? 0 : ends[i - 1]!), 1)"
+          :y="TOP"
+          :height="bottom - TOP"
+        />
       </template>
       <g v-for="r in drawn" :key="r.name">
         <line class="base" :x1="LEFT" :x2="width - RIGHT" :y1="r.zero" :y2="r.zero" />

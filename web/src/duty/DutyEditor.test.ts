@@ -10,9 +10,24 @@ import DutyEditor from './DutyEditor.vue'
 const pieces: DutyPiece[] = [
   { kind: 'wait', time_s: 20, idling: true },
   { kind: 'pull', time_s: 12, roadSpeed_km_h: 130, boost_kPa: 100 },
-  { kind: 'repeat', times: 2, pieces: [{ kind: 'brake', time_s: 4, roadSpeed_km_h: 60 }, { kind: 'hold', time_s: 5, roadSpeed_km_h: 60, boost_kPa: 10 }] },
+  {
+    kind: 'repeat',
+    times: 2,
+    pieces: [
+      { kind: 'brake', time_s: 4, roadSpeed_km_h: 60 },
+      { kind: 'hold', time_s: 5, roadSpeed_km_h: 60, boost_kPa: 10 },
+    ],
+  },
 ]
-const view: DutyView = { length_s: 50, whole_s: 50, time_s: [0, 20, 32, 50], engineSpeed_rpm: [850, 850, 6000, 3000], boost_kPa: [-60, -60, 90, 10], roadSpeed_km_h: [0, 0, 130, 60], pieceEnds_s: [20, 32, 50] }
+const view: DutyView = {
+  length_s: 50,
+  whole_s: 50,
+  time_s: [0, 20, 32, 50],
+  engineSpeed_rpm: [850, 850, 6000, 3000],
+  boost_kPa: [-60, -60, 90, 10],
+  roadSpeed_km_h: [0, 0, 130, 60],
+  pieceEnds_s: [20, 32, 50],
+}
 
 describe('the duty editor', () => {
   beforeEach(() => {
@@ -35,7 +50,11 @@ describe('the duty editor', () => {
   it('shows every piece, those of a repeat inside it', async () => {
     const { editor } = await open()
     expect(editor.findAll('li [role=button]').map((piece) => piece.attributes('aria-label'))).toEqual([
-      'Piece 1: wait idling, 20 s', 'Piece 2: pull to 130 km/h, 12 s', 'Piece 3: repeat 2 times, 0:18', 'Piece 1: brake to 60 km/h, 4 s', 'Piece 2: hold 60 km/h, 5 s',
+      'Piece 1: wait idling, 20 s',
+      'Piece 2: pull to 130 km/h, 12 s',
+      'Piece 3: repeat 2 times, 0:18',
+      'Piece 1: brake to 60 km/h, 4 s',
+      'Piece 2: hold 60 km/h, 5 s',
     ])
     expect(editor.find('h2').text()).toContain('50 s')
   })
@@ -47,11 +66,17 @@ describe('the duty editor', () => {
     await flushPromises()
     expect(kinds(0)).toEqual(['wait', 'pull', 'climb', 'repeat'])
     await editor.find('[aria-label^="Piece 2: pull"]').trigger('keydown', { key: 'Enter' })
-    await editor.findAll('button').find((b) => b.text() === 'take it out')!.trigger('click')
+    await editor
+      .findAll('button')
+      .find((b) => b.text() === 'take it out')!
+      .trigger('click')
     await flushPromises()
     expect(kinds(1)).toEqual(['wait', 'repeat'])
     await editor.find('[aria-label^="Piece 2: pull"]').trigger('keydown', { key: 'Enter' })
-    await editor.findAll('button').find((b) => b.text() === 'repeat it')!.trigger('click')
+    await editor
+      .findAll('button')
+      .find((b) => b.text() === 'repeat it')!
+      .trigger('click')
     await flushPromises()
     expect(apply(useBuild().document!, act.mock.calls[2]![0]).duty.pieces![1]).toMatchObject({ kind: 'repeat', times: 2, pieces: [pieces[1]] })
   })
@@ -83,10 +108,21 @@ describe('the duty editor', () => {
 
   it('builds laps and refuses what is no number', async () => {
     const { editor, act } = await open()
-    const laps = vi.spyOn(api, 'laps').mockResolvedValue({ name: '12 laps', says: '', duty: { name: '12 laps', boostFollowsBrief: true, startAbove_K: 5, repeats: 1, wait_s: 0, pieces } })
+    const laps = vi.spyOn(api, 'laps').mockResolvedValue({
+      name: '12 laps',
+      says: '',
+      duty: { name: '12 laps', boostFollowsBrief: true, startAbove_K: 5, repeats: 1, wait_s: 0, pieces },
+    })
     await editor.findAll('[aria-expanded]')[1]!.trigger('click')
     const numbers = useBuild().catalogue!
-    vi.spyOn(numbers, 'quantity').mockImplementation((q) => ({ quantity: q, si: '', units: [{ symbol: q === 'TIME' ? 's' : q === 'SPEED' ? 'km/h' : '', factor: 1, offset: 0, alsoWritten: [] }] }) as never)
+    vi.spyOn(numbers, 'quantity').mockImplementation(
+      (q) =>
+        ({
+          quantity: q,
+          si: '',
+          units: [{ symbol: q === 'TIME' ? 's' : q === 'SPEED' ? 'km/h' : '', factor: 1, offset: 0, alsoWritten: [] }],
+        }) as never,
+    )
     await editor.find('[aria-label="corners"]').setValue('five')
     await editor.find('form').trigger('submit')
     await flushPromises()
@@ -108,8 +144,20 @@ describe('the duty editor', () => {
         { role: 'THROTTLE', words: 'throttle', units: ['%'] },
       ],
     } as LogHead)
-    const rows = [{ time_s: 0, engineSpeed_rpm: 3000, boost_kPa: 0, roadSpeed_km_h: 0 }, { time_s: 9, engineSpeed_rpm: 6000, boost_kPa: 80, roadSpeed_km_h: 0 }]
-    const log = vi.spyOn(api, 'log').mockResolvedValue({ rows, kept: 2, read: 1_800_000, repeated: 3, gaps: [{ line: 52, from_s: 61, seconds: 12 }], tolerance: 4, length_s: 36_000, highestBoost_kPa: 80 } as LogView)
+    const rows = [
+      { time_s: 0, engineSpeed_rpm: 3000, boost_kPa: 0, roadSpeed_km_h: 0 },
+      { time_s: 9, engineSpeed_rpm: 6000, boost_kPa: 80, roadSpeed_km_h: 0 },
+    ]
+    const log = vi.spyOn(api, 'log').mockResolvedValue({
+      rows,
+      kept: 2,
+      read: 1_800_000,
+      repeated: 3,
+      gaps: [{ line: 52, from_s: 61, seconds: 12 }],
+      tolerance: 4,
+      length_s: 36_000,
+      highestBoost_kPa: 80,
+    } as LogView)
     await editor.findAll('[aria-expanded]')[2]!.trigger('click')
     const input = editor.find<HTMLInputElement>('input[type=file]')
     Object.defineProperty(input.element, 'files', { value: [new File(['Time,RPM,Boost\n'], 'run 4.csv')] })
@@ -126,7 +174,10 @@ describe('the duty editor', () => {
     expect(editor.find('.log [role=alert]').text()).toContain('line 412')
     await editor.find('[aria-label="Unit of boost"]').setValue('psi')
     await flushPromises()
-    await editor.findAll('button').find((b) => b.text() === 'Take it as the duty')!.trigger('click')
+    await editor
+      .findAll('button')
+      .find((b) => b.text() === 'Take it as the duty')!
+      .trigger('click')
     expect(apply(useBuild().document!, act.mock.calls[0]![0]).duty).toMatchObject({ name: 'run 4', boostFollowsBrief: false, rows })
   })
 })

@@ -22,7 +22,11 @@ const duty = computed(() => build.document!.duty)
 const first = () => pieceAt('/duty/pieces', duty.value.pieces?.[0])
 const chosen = ref(first())
 const source = ref<'library' | 'laps' | 'log'>()
-const { found } = useLookedUp<DutyView>(() => undefined, async (document) => [await api.dutyRows(document)], 0)
+const { found } = useLookedUp<DutyView>(
+  () => undefined,
+  async (document) => [await api.dutyRows(document)],
+  0,
+)
 const view = computed(() => found.value[0])
 const chosenTop = computed(() => (duty.value.pieces ?? []).findIndex((p) => `${chosen.value}/`.startsWith(`${pieceAt('/duty/pieces', p)}/`)))
 const draggable = computed(() => (duty.value.pieces ?? []).map((p) => p.kind !== 'repeat'))
@@ -42,7 +46,10 @@ function follow(event: Event): void {
 function stretch(piece: number, seconds: number): void {
   const p = duty.value.pieces![piece]! as DutyPiece
   const place = pieceAt('/duty/pieces', p)
-  const edit = p.kind === 'climb' ? { pointer: `${place}/length_m`, value: Math.round((seconds * p.roadSpeed_km_h) / 3.6) } : { pointer: `${place}/time_s`, value: seconds }
+  const edit =
+    p.kind === 'climb'
+      ? { pointer: `${place}/length_m`, value: Math.round((seconds * p.roadSpeed_km_h) / 3.6) }
+      : { pointer: `${place}/time_s`, value: seconds }
   void build.act([edit], `duty: ${p.kind} lasts ${span(seconds)}`)
 }
 
@@ -82,7 +89,14 @@ function toggle(which: 'library' | 'laps' | 'log'): void {
         highest boost follows the boost asked for
       </label>
     </div>
-    <DutyCurves v-if="view" :view="view" :chosen="duty.pieces ? chosenTop : undefined" :draggable="draggable" @stretch="stretch" @choose="(i) => (chosen = pieceAt('/duty/pieces', duty.pieces?.[i]))" />
+    <DutyCurves
+      v-if="view"
+      :view="view"
+      :chosen="duty.pieces ? chosenTop : undefined"
+      :draggable="draggable"
+      @stretch="stretch"
+      @choose="(i) => (chosen = pieceAt('/duty/pieces', duty.pieces?.[i]))"
+    />
     <DutyPieces v-if="duty.pieces" v-model:chosen="chosen" />
     <DutyTable v-else />
   </section>

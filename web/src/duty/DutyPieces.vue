@@ -43,13 +43,24 @@ function add(kind: DutyPieceKind): void {
 function remove(): void {
   const { list } = place(chosen.value)
   const before = siblings.value[Math.max(number.value - 2, 0)]
-  change([{ row: chosen.value, out: true }], `duty: ${piece.value!.kind} taken out`, pieceAt(list, before === piece.value ? siblings.value[1] : before))
+  change(
+    [{ row: chosen.value, out: true }],
+    `duty: ${piece.value!.kind} taken out`,
+    pieceAt(list, before === piece.value ? siblings.value[1] : before),
+  )
 }
 
 function twice(): void {
   const { list } = place(chosen.value)
   const repeat: DutyPiece = { kind: 'repeat', id: newIdentity(), times: 2, pieces: [piece.value!] }
-  change([{ list, put: repeat, behind: piece.value!.id ?? null }, { row: chosen.value, out: true }], `duty: ${piece.value!.kind} repeated`, pieceAt(list, repeat))
+  change(
+    [
+      { list, put: repeat, behind: piece.value!.id ?? null },
+      { row: chosen.value, out: true },
+    ],
+    `duty: ${piece.value!.kind} repeated`,
+    pieceAt(list, repeat),
+  )
 }
 
 function move(row: string, behind: string | null): void {
@@ -68,7 +79,17 @@ const alone = computed(() => siblings.value.length < 2)
     <PieceStrip :pieces="pieces" pointer="/duty/pieces" :chosen="chosen" @choose="(to) => (chosen = to)" @move="move" />
     <p class="adds">
       put in behind it:
-      <button v-for="k in KINDS" :key="k.kind" type="button" class="act" :title="k.says" :aria-label="`Put in: ${k.name}, ${k.says}`" @click="add(k.kind)">{{ k.name }}</button>
+      <button
+        v-for="k in KINDS"
+        :key="k.kind"
+        type="button"
+        class="act"
+        :title="k.says"
+        :aria-label="`Put in: ${k.name}, ${k.says}`"
+        @click="add(k.kind)"
+      >
+        {{ k.name }}
+      </button>
     </p>
     <section v-if="piece" class="piece">
       <h3>
@@ -91,7 +112,10 @@ const alone = computed(() => siblings.value.length < 2)
           label="engine"
           :pointer="`${chosen}/idling`"
           :shown="piece.idling ? 'idling' : 'off'"
-          :choices="[{ value: 'idling', label: 'idling' }, { value: 'off', label: 'switched off' }]"
+          :choices="[
+            { value: 'idling', label: 'idling' },
+            { value: 'off', label: 'switched off' },
+          ]"
           :pick="idling"
         />
       </div>

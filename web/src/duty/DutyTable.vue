@@ -64,7 +64,9 @@ function remove(i: number): void {
           <td class="num">{{ runs(row.boost_kPa) }}</td>
           <td class="ways">
             <button type="button" class="act" :aria-label="`Add a row after row ${i + 1}`" @click="insertAfter(i)">add</button>
-            <button type="button" class="act" :disabled="duty.rows.length <= 2 || i === 0" :aria-label="`Take out row ${i + 1}`" @click="remove(i)">take out</button>
+            <button type="button" class="act" :disabled="duty.rows.length <= 2 || i === 0" :aria-label="`Take out row ${i + 1}`" @click="remove(i)">
+              take out
+            </button>
           </td>
         </tr>
       </tbody>

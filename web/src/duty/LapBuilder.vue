@@ -10,7 +10,13 @@ const emit = defineEmits<{ take: [entry: DutyEntry] }>()
 const build = useBuild()
 const settings = useSettings()
 const failed = ref('')
-const asked = ref({ lap: '90 s', corners: '6', fast: settings.units === 'us' ? '110 mph' : '180 km/h', slow: settings.units === 'us' ? '50 mph' : '80 km/h', laps: '12' })
+const asked = ref({
+  lap: '90 s',
+  corners: '6',
+  fast: settings.units === 'us' ? '110 mph' : '180 km/h',
+  slow: settings.units === 'us' ? '50 mph' : '80 km/h',
+  laps: '12',
+})
 const FIELDS = [
   { key: 'lap', label: 'lap time' },
   { key: 'corners', label: 'corners' },

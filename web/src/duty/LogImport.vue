@@ -21,9 +21,14 @@ const outside = computed(() => build.answer?.steady?.outside.pressure_kPa ?? 101
 const notes = computed(() => {
   const l = log.value
   if (!l) return []
-  const lines = [`${l.read.toLocaleString('en')} rows, ${clock(l.length_s)}; ${l.kept} of them kept, straight between. Highest boost ${spoken(l.highestBoost_kPa, 'kPa', settings.units)}.`]
+  const lines = [
+    `${l.read.toLocaleString('en')} rows, ${clock(l.length_s)}; ${l.kept} of them kept, straight between. Highest boost ${spoken(l.highestBoost_kPa, 'kPa', settings.units)}.`,
+  ]
   if (l.repeated > 0) lines.push(`${l.repeated} rows had the time of the row above and were left out.`)
-  if (l.tolerance > 1) lines.push(`So much moves in it that the rows kept follow it ${l.tolerance} times more loosely than usual: within ${(30 * l.tolerance).toFixed(0)} rpm and ${spoken(l.tolerance, 'kPa', settings.units)}.`)
+  if (l.tolerance > 1)
+    lines.push(
+      `So much moves in it that the rows kept follow it ${l.tolerance} times more loosely than usual: within ${(30 * l.tolerance).toFixed(0)} rpm and ${spoken(l.tolerance, 'kPa', settings.units)}.`,
+    )
   for (const g of l.gaps.slice(0, 3)) lines.push(`Line ${g.line}: a gap of ${g.seconds.toFixed(1)} s at ${clock(g.from_s)}, bridged straight.`)
   if (l.gaps.length > 3) lines.push(`${l.gaps.length - 3} more gaps like that.`)
   return lines
@@ -62,7 +67,15 @@ async function look(): Promise<void> {
     outside_kPa: String(outside.value),
     boost_kPa: String(build.option!.boost_kPa),
     limiter_rpm: String(build.document!.engine.maxSpeed_rpm),
-    ...(g ? { ratios: g.ratios.join(','), tyre_mm: String(g.tyre_mm), finalDrive: String(g.finalDrive), changeUp_rpm: String(g.changeUp_rpm), idle_rpm: String(g.idle_rpm) } : {}),
+    ...(g
+      ? {
+          ratios: g.ratios.join(','),
+          tyre_mm: String(g.tyre_mm),
+          finalDrive: String(g.finalDrive),
+          changeUp_rpm: String(g.changeUp_rpm),
+          idle_rpm: String(g.idle_rpm),
+        }
+      : {}),
   })
   try {
     log.value = await api.log(file.value, query)

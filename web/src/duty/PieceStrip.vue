@@ -57,7 +57,11 @@ function key(event: KeyboardEvent, i: number): void {
 
 <template>
   <ol ref="strip" class="strip">
-    <li v-for="(p, i) in list" :key="p.id ?? i" :class="[p.kind, { on: chosen === pieceAt(pointer, p), held: held === i, over: over === i && held !== i }]">
+    <li
+      v-for="(p, i) in list"
+      :key="p.id ?? i"
+      :class="[p.kind, { on: chosen === pieceAt(pointer, p), held: held === i, over: over === i && held !== i }]"
+    >
       <div
         class="head"
         tabindex="0"

@@ -13,7 +13,16 @@ describe('pieces of a duty', () => {
 
   it('lasts its time, a climb its length over its speed, a repeat what stands inside', () => {
     expect(seconds({ kind: 'climb', length_m: 9000, roadSpeed_km_h: 45, boost_kPa: 80 })).toBeCloseTo(720, 9)
-    expect(seconds({ kind: 'repeat', times: 3, pieces: [{ kind: 'wait', time_s: 10, idling: true }, { kind: 'brake', time_s: 5, roadSpeed_km_h: 40 }] })).toBe(45)
+    expect(
+      seconds({
+        kind: 'repeat',
+        times: 3,
+        pieces: [
+          { kind: 'wait', time_s: 10, idling: true },
+          { kind: 'brake', time_s: 5, roadSpeed_km_h: 40 },
+        ],
+      }),
+    ).toBe(45)
   })
 
   it('is said in few words in the reader’s units', () => {

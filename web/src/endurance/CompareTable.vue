@@ -17,12 +17,25 @@ interface Row {
   cells: { text: string; delta: string; better: boolean; best: boolean }[]
 }
 
-function row(name: string, unit: AnswerUnit | 'share' | 'time' | 'ratio', value: (a: OptionAnswer) => number | undefined | null, lowIsGood: boolean, digits?: number): Row {
+function row(
+  name: string,
+  unit: AnswerUnit | 'share' | 'time' | 'ratio',
+  value: (a: OptionAnswer) => number | undefined | null,
+  lowIsGood: boolean,
+  digits?: number,
+): Row {
   const values = columns.value.map((c) => (c.answer ? value(c.answer) : undefined))
   const first = values[0]
   const known = values.filter((v): v is number => v != null)
   const best = lowIsGood ? Math.min(...known) : Math.max(...known)
-  const text = (v: number) => (unit === 'share' ? `${(100 * v).toFixed(0)}` : unit === 'time' ? span(v) : unit === 'ratio' ? v.toFixed(3) : figure(v, unit, settings.units, digits).figure)
+  const text = (v: number) =>
+    unit === 'share'
+      ? `${(100 * v).toFixed(0)}`
+      : unit === 'time'
+        ? span(v)
+        : unit === 'ratio'
+          ? v.toFixed(3)
+          : figure(v, unit, settings.units, digits).figure
   const delta = (v: number) => {
     if (first == null) return ''
     const d = v - first
@@ -35,7 +48,14 @@ function row(name: string, unit: AnswerUnit | 'share' | 'time' | 'ratio', value:
     name,
     unit: unit === 'share' ? '%' : unit === 'time' || unit === 'ratio' ? '' : figure(0, unit, settings.units).unit,
     cells: values.map((v, i) =>
-      v == null ? { text: 'no answer', delta: '', better: false, best: false } : { text: text(v), delta: i === 0 ? '' : delta(v), better: lowIsGood ? v < (first ?? v) : v > (first ?? v), best: v === best && known.some((k) => Math.abs(k - best) > 1e-6) },
+      v == null
+        ? { text: 'no answer', delta: '', better: false, best: false }
+        : {
+            text: text(v),
+            delta: i === 0 ? '' : delta(v),
+            better: lowIsGood ? v < (first ?? v) : v > (first ?? v),
+            best: v === best && known.some((k) => Math.abs(k - best) > 1e-6),
+          },
     ),
   }
 }
@@ -64,13 +84,17 @@ const rows = computed<Row[]>(() => [
         <tr>
           <th scope="col">on {{ build.document!.duty.name }}</th>
           <th v-for="c in columns" :key="c.option.letter" scope="col" :class="{ on: c.option.letter === build.letter }">
-            <button type="button" @click="build.choose(c.option.letter)"><b>{{ c.option.letter }}</b> {{ c.option.name }}</button>
+            <button type="button" @click="build.choose(c.option.letter)">
+              <b>{{ c.option.letter }}</b> {{ c.option.name }}
+            </button>
           </th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="r in rows" :key="r.name">
-          <th scope="row">{{ r.name }}<span v-if="r.unit">, {{ r.unit }}</span></th>
+          <th scope="row">
+            {{ r.name }}<span v-if="r.unit">, {{ r.unit }}</span>
+          </th>
           <td v-for="(cell, i) in r.cells" :key="i" :class="{ on: columns[i]!.option.letter === build.letter }">
             <span class="delta" :class="cell.better ? 'better' : 'worse'">{{ cell.delta }}</span>
             <span class="value" :class="{ best: cell.best }">{{ cell.text }}</span>

@@ -10,16 +10,31 @@ import { RAIL, STRIP_HEIGHT } from './strip'
 import type { timeAxis } from './timeScale'
 
 /** The duty under a trace: road speed, boost, ice left, and when fan, pump and chiller work; in words at the cursor. */
-const props = defineProps<{ trace: SoakView['trace']; axis: ReturnType<typeof timeAxis>; left: number; right: number; top: number; keyAt: number; at: number; cursor: number }>()
+const props = defineProps<{
+  trace: SoakView['trace']
+  axis: ReturnType<typeof timeAxis>
+  left: number
+  right: number
+  top: number
+  keyAt: number
+  at: number
+  cursor: number
+}>()
 const settings = useSettings()
 const bottom = computed(() => props.top + STRIP_HEIGHT)
 
 const speed = computed(() => {
-  const s = scaleLinear().domain([0, Math.max(...props.trace.roadSpeed_km_h, 1)]).range([bottom.value, props.top])
-  return line<number>().x((_, i) => props.axis.x(props.trace.time_s[i]!)).y((v) => s(v))(props.trace.roadSpeed_km_h)!
+  const s = scaleLinear()
+    .domain([0, Math.max(...props.trace.roadSpeed_km_h, 1)])
+    .range([bottom.value, props.top])
+  return line<number>()
+    .x((_, i) => props.axis.x(props.trace.time_s[i]!))
+    .y((v) => s(v))(props.trace.roadSpeed_km_h)!
 })
 const boost = computed(() => {
-  const s = scaleLinear().domain([0, Math.max(...props.trace.boost_kPa, ...(falls.value.some(Boolean) ? props.trace.askedBoost_kPa : []), 1)]).range([bottom.value, props.top])
+  const s = scaleLinear()
+    .domain([0, Math.max(...props.trace.boost_kPa, ...(falls.value.some(Boolean) ? props.trace.askedBoost_kPa : []), 1)])
+    .range([bottom.value, props.top])
   const start = `M${props.axis.x(0)} ${bottom.value}`
   const steps = props.trace.time_s.map((t, i) => `L${props.axis.x(t).toFixed(1)} ${s(Math.max(props.trace.boost_kPa[i]!, 0)).toFixed(1)}`).join('')
   return `${start}${steps}L${props.axis.x(props.trace.time_s.at(-1)!)} ${bottom.value}Z`
@@ -37,22 +52,38 @@ const rails = computed(() =>
       if (on && !s.on[i + 1]) bars.push({ x: props.axis.x(from), width: Math.max(props.axis.x(props.trace.time_s[i]!) - props.axis.x(from), 1) })
     })
     const twice = props.trace.switches.filter((o) => o.kind === s.kind).length > 1
-    return { ...s, y, bars, name: twice ? `${NAMES[s.kind]} ${props.trace.switches.slice(0, k + 1).filter((o) => o.kind === s.kind).length}` : NAMES[s.kind] }
+    return {
+      ...s,
+      y,
+      bars,
+      name: twice ? `${NAMES[s.kind]} ${props.trace.switches.slice(0, k + 1).filter((o) => o.kind === s.kind).length}` : NAMES[s.kind],
+    }
   }),
 )
 /** What was asked for, where the blower gives less. */
 const falls = computed(() => props.trace.askedBoost_kPa.map((asked, i) => props.trace.running[i]! && asked - props.trace.boost_kPa[i]! > 1))
 const asked = computed(() => {
   if (!falls.value.some(Boolean)) return ''
-  const s = scaleLinear().domain([0, Math.max(...props.trace.boost_kPa, ...props.trace.askedBoost_kPa, 1)]).range([bottom.value, props.top])
-  return line<number>().defined((_, i) => falls.value[i]!).x((_, i) => props.axis.x(props.trace.time_s[i]!)).y((v) => s(Math.max(v, 0)))(props.trace.askedBoost_kPa) ?? ''
+  const s = scaleLinear()
+    .domain([0, Math.max(...props.trace.boost_kPa, ...props.trace.askedBoost_kPa, 1)])
+    .range([bottom.value, props.top])
+  return (
+    line<number>()
+      .defined((_, i) => falls.value[i]!)
+      .x((_, i) => props.axis.x(props.trace.time_s[i]!))
+      .y((v) => s(Math.max(v, 0)))(props.trace.askedBoost_kPa) ?? ''
+  )
 })
 /** Ice left, full height at its most. */
 const ice = computed(() => {
   const most = Math.max(...props.trace.ice_kg, 0)
   if (most <= 0) return ''
   const s = scaleLinear().domain([0, most]).range([bottom.value, props.top])
-  return line<number>().x((_, i) => props.axis.x(props.trace.time_s[i]!)).y((v) => s(v))(props.trace.ice_kg) ?? ''
+  return (
+    line<number>()
+      .x((_, i) => props.axis.x(props.trace.time_s[i]!))
+      .y((v) => s(v))(props.trace.ice_kg) ?? ''
+  )
 })
 /** Water and cooling air at the cursor. */
 const coldMoment = computed(() => {
@@ -60,7 +91,9 @@ const coldMoment = computed(() => {
   if (!c) return ''
   const air = `face air ${spoken(c.air_m_s[props.at]!, 'm_s', settings.units)}`
   const chiller = c.chiller_kW[props.at]! > 0.005 ? ` · chiller ${spoken(c.chiller_kW[props.at]!, 'kW', settings.units)}` : ''
-  return c.byWater ? `water ${spoken(c.water_L_min[props.at]!, 'L_min', settings.units)}${c.air_m_s.some((v) => v > 0) ? ` · ${air}` : ''}${chiller}` : air
+  return c.byWater
+    ? `water ${spoken(c.water_L_min[props.at]!, 'L_min', settings.units)}${c.air_m_s.some((v) => v > 0) ? ` · ${air}` : ''}${chiller}`
+    : air
 })
 const moment = computed(() => {
   const t = props.trace
@@ -91,8 +124,12 @@ const moment = computed(() => {
       <rect class="boost" :x="left - 20" :y="top + 24" width="14" height="10" />
       <text :x="left - 24" :y="top + 33" text-anchor="end">boost</text>
     </g>
-    <text v-if="ice || asked" class="key" :x="right" :y="keyAt" text-anchor="end" :dx="-70">{{ [ice ? 'green line: ice left' : '', asked ? 'dashed: boost asked for' : ''].filter(Boolean).join(' · ') }}</text>
-    <text class="moment halo" :x="left + 6" :y="top - 6">{{ moment }}<tspan v-if="coldMoment"> · {{ coldMoment }}</tspan></text>
+    <text v-if="ice || asked" class="key" :x="right" :y="keyAt" text-anchor="end" :dx="-70">{{
+      [ice ? 'green line: ice left' : '', asked ? 'dashed: boost asked for' : ''].filter(Boolean).join(' · ')
+    }}</text>
+    <text class="moment halo" :x="left + 6" :y="top - 6"
+      >{{ moment }}<tspan v-if="coldMoment"> · {{ coldMoment }}</tspan></text
+    >
   </g>
 </template>
 

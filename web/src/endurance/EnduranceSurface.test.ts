@@ -27,7 +27,22 @@ class Events {
 }
 
 const line = (more: Partial<ComparedView>): ComparedView =>
-  ({ name: 'x', meets: true, worst_C: 48, mean_C: 40, loss_kPa: 4, mass_kg: 9, price: 333, iceToFetch_kg: 0, mixUsed_L: 0, condensed_g: 0, cutsOut: false, time_s: [1, 2, 3], intake_C: [40, null, 48], ...more }) as ComparedView
+  ({
+    name: 'x',
+    meets: true,
+    worst_C: 48,
+    mean_C: 40,
+    loss_kPa: 4,
+    mass_kg: 9,
+    price: 333,
+    iceToFetch_kg: 0,
+    mixUsed_L: 0,
+    condensed_g: 0,
+    cutsOut: false,
+    time_s: [1, 2, 3],
+    intake_C: [40, null, 48],
+    ...more,
+  }) as ComparedView
 
 describe('the endurance surface', () => {
   beforeEach(() => {
@@ -45,7 +60,10 @@ describe('the endurance surface', () => {
   async function open(tab?: string) {
     const page = await surface(EnduranceSurface)
     if (tab) {
-      await page.findAll('[role=tab]').find((t) => t.text() === tab)!.trigger('click')
+      await page
+        .findAll('[role=tab]')
+        .find((t) => t.text() === tab)!
+        .trigger('click')
       await flushPromises()
     }
     return page
@@ -55,7 +73,9 @@ describe('the endurance surface', () => {
     expect((await open()).findAll('[role=tab]').map((t) => t.text())).toEqual(['Trace', 'Side by side', 'Methods', 'Figures'])
     const build = useBuild()
     const run = build.answers.A!.soak!.figures.runs[0]!
-    build.answers = { A: { ...build.answers.A!, soak: soakView([40, 44, 52, 47], { figures: { runs: [run, { ...run, from_s: 900, to_s: 950, worst_C: 55 }] } }) } }
+    build.answers = {
+      A: { ...build.answers.A!, soak: soakView([40, 44, 52, 47], { figures: { runs: [run, { ...run, from_s: 900, to_s: 950, worst_C: 55 }] } }) },
+    }
     const page = await open('Run by run')
     const rows = page.findAll('.runs tbody tr')
     expect(rows).toHaveLength(2)
@@ -68,8 +88,15 @@ describe('the endurance surface', () => {
     expect(page.find('progress').exists()).toBe(true)
     expect(Events.last!.url).toBe('/api/jobs/j1/events')
     Events.last!.tell({
-      id: 'j1', state: 'DONE', done: 9, of: 9,
-      methods: [line({ method: 'NONE', meets: false, worst_C: 150 }), line({ letter: 'A', name: 'first', worst_C: 52, meets: false }), line({ method: 'ICE', iceToFetch_kg: 12.3, condensed_g: 40, option: { letter: 'A', name: 'ice tank', boost_kPa: 90, path: [] } })] as JobView['methods'],
+      id: 'j1',
+      state: 'DONE',
+      done: 9,
+      of: 9,
+      methods: [
+        line({ method: 'NONE', meets: false, worst_C: 150 }),
+        line({ letter: 'A', name: 'first', worst_C: 52, meets: false }),
+        line({ method: 'ICE', iceToFetch_kg: 12.3, condensed_g: 40, option: { letter: 'A', name: 'ice tank', boost_kPa: 90, path: [] } }),
+      ] as JobView['methods'],
     })
     await flushPromises()
     expect(Events.last!.closed).toBe(true)
@@ -83,10 +110,16 @@ describe('the endurance surface', () => {
 
   it('cancels a comparison and begins it again', async () => {
     const page = await open('Methods')
-    await page.findAll('button').find((b) => b.text() === 'Cancel')!.trigger('click')
+    await page
+      .findAll('button')
+      .find((b) => b.text() === 'Cancel')!
+      .trigger('click')
     expect(api.cancelJob).toHaveBeenCalledWith('j1')
     expect(page.text()).toContain('Cancelled.')
-    await page.findAll('button').find((b) => b.text() === 'Compare every method')!.trigger('click')
+    await page
+      .findAll('button')
+      .find((b) => b.text() === 'Compare every method')!
+      .trigger('click')
     await flushPromises()
     expect(api.startJob).toHaveBeenCalledTimes(2)
   })
@@ -96,11 +129,17 @@ describe('the endurance surface', () => {
     URL.createObjectURL = vi.fn(() => 'blob:x')
     URL.revokeObjectURL = vi.fn()
     const page = await open('Figures')
-    await page.findAll('button').find((b) => b.text() === 'save as CSV')!.trigger('click')
+    await page
+      .findAll('button')
+      .find((b) => b.text() === 'save as CSV')!
+      .trigger('click')
     await flushPromises()
     expect(trace.mock.calls[0]!.slice(1)).toEqual(['A', 'csv'])
     trace.mockRejectedValue(new Error('gone'))
-    await page.findAll('button').find((b) => b.text() === 'save as JSON')!.trigger('click')
+    await page
+      .findAll('button')
+      .find((b) => b.text() === 'save as JSON')!
+      .trigger('click')
     await flushPromises()
     expect(page.find('[role=alert]').text()).toBe('gone')
   })

@@ -105,7 +105,17 @@ watch(views, (list) => {
   <div class="surface">
     <div class="views">
       <div role="tablist" aria-label="View">
-        <button v-for="v in views" :key="v.key" type="button" role="tab" :aria-selected="view === v.key" :class="{ on: view === v.key }" @click="view = v.key">{{ v.name }}</button>
+        <button
+          v-for="v in views"
+          :key="v.key"
+          type="button"
+          role="tab"
+          :aria-selected="view === v.key"
+          :class="{ on: view === v.key }"
+          @click="view = v.key"
+        >
+          {{ v.name }}
+        </button>
       </div>
       <div v-if="view === 'trace' && soak" class="also">
         <label v-for="l in first" :key="l.key"><input type="checkbox" :checked="shown.includes(l.key)" @change="toggle(l.key)" /> {{ l.name }}</label>
@@ -130,7 +140,14 @@ watch(views, (list) => {
           :cooled-by="build.answer?.steady?.core?.cooledBy ?? 'air'"
           @update:cursor="move"
         />
-        <MetalField :soak="soak" :cursor="cursor" :cooled-by="build.answer?.steady?.core?.cooledBy ?? 'air'" :sprayed="soak.sprayed_L" :playing="playing" @play="play" />
+        <MetalField
+          :soak="soak"
+          :cursor="cursor"
+          :cooled-by="build.answer?.steady?.core?.cooledBy ?? 'air'"
+          :sprayed="soak.sprayed_L"
+          :playing="playing"
+          @play="play"
+        />
       </template>
       <CompareTable v-else-if="view === 'compare'" />
       <MethodsView v-else-if="view === 'methods'" />

@@ -21,7 +21,11 @@ const cells = computed(() => {
   const next = cells_C[frame.value + 1]
   const from = time_s[frame.value] ?? 0
   const share = next ? Math.min((props.cursor - from) / Math.max(time_s[frame.value + 1]! - from, 1e-9), 1) : 0
-  return now.map((was, i) => ({ t: next ? was + share * (next[i]! - was) : was, x: (Math.floor(i / across) * WIDTH) / along, y: ((i % across) * HEIGHT) / across }))
+  return now.map((was, i) => ({
+    t: next ? was + share * (next[i]! - was) : was,
+    x: (Math.floor(i / across) * WIDTH) / along,
+    y: ((i % across) * HEIGHT) / across,
+  }))
 })
 const cell = computed(() => ({ w: WIDTH / Math.max(props.soak.metal.along, 1), h: HEIGHT / Math.max(props.soak.metal.across, 1) }))
 const hottest = computed(() => Math.max(...cells.value.map((c) => c.t)))
@@ -34,10 +38,17 @@ const kJ = (v: number) => (Math.abs(v) >= 1e4 ? `${minus((v / 1000).toFixed(1))}
   <div v-if="cells.length" class="field">
     <figure>
       <figcaption>
-        <button type="button" class="act" :aria-label="playing ? 'Stop playing the duty' : 'Play the duty'" @click="emit('play')">{{ playing ? 'stop' : 'play' }}</button>
+        <button type="button" class="act" :aria-label="playing ? 'Stop playing the duty' : 'Play the duty'" @click="emit('play')">
+          {{ playing ? 'stop' : 'play' }}
+        </button>
         core metal at {{ clock(cursor) }}: charge left to right, {{ cooledBy === 'air' ? 'cooling air' : 'water' }} top to bottom
       </figcaption>
-      <svg :width="WIDTH" :height="HEIGHT" role="img" :aria-label="`Core metal from ${spoken(coldest, 'C', settings.units)} to ${spoken(hottest, 'C', settings.units)}`">
+      <svg
+        :width="WIDTH"
+        :height="HEIGHT"
+        role="img"
+        :aria-label="`Core metal from ${spoken(coldest, 'C', settings.units)} to ${spoken(hottest, 'C', settings.units)}`"
+      >
         <rect v-for="(c, i) in cells" :key="i" :x="c.x" :y="c.y" :width="cell.w + 0.5" :height="cell.h + 0.5" :fill="temperatureColour(c.t)" />
       </svg>
     </figure>

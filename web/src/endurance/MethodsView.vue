@@ -47,17 +47,37 @@ const LEFT = 62
 const BOTTOM = 26
 const right = computed(() => Math.max(width.value - 28, 300))
 const first = computed(() => lines.value[0])
-const axis = computed(() => (first.value ? timeAxis(first.value.time_s, first.value.intake_C.map((t) => t != null), LEFT, right.value) : undefined))
+const axis = computed(() =>
+  first.value
+    ? timeAxis(
+        first.value.time_s,
+        first.value.intake_C.map((t) => t != null),
+        LEFT,
+        right.value,
+      )
+    : undefined,
+)
 const y = computed(() => {
   const all = lines.value.flatMap((l) => l.intake_C.filter((t): t is number => t != null))
   const t = build.document!.targets
-  return scaleLinear().domain([Math.min(...all, t.intake_C) - 2, Math.max(...all, t.timingPull_C) + 3]).nice(5).range([H - BOTTOM, 8])
+  return scaleLinear()
+    .domain([Math.min(...all, t.intake_C) - 2, Math.max(...all, t.timingPull_C) + 3])
+    .nice(5)
+    .range([H - BOTTOM, 8])
 })
-const ticks = computed(() => temperatureTicks(y.value.domain()[0]!, y.value.domain()[1]!, 5, settings.units).map((t) => ({ y: y.value(t), label: figure(t, 'C', settings.units, 0).figure })))
+const ticks = computed(() =>
+  temperatureTicks(y.value.domain()[0]!, y.value.domain()[1]!, 5, settings.units).map((t) => ({
+    y: y.value(t),
+    label: figure(t, 'C', settings.units, 0).figure,
+  })),
+)
 const marked = computed(() => picked.value ?? build.letter)
 
 function path(l: { time_s: number[]; intake_C: (number | null)[] }): string {
-  return line<number | null>().defined((t) => t != null).x((_, i) => axis.value!.x(l.time_s[i]!)).y((t) => y.value(t!))(l.intake_C)!
+  return line<number | null>()
+    .defined((t) => t != null)
+    .x((_, i) => axis.value!.x(l.time_s[i]!))
+    .y((t) => y.value(t!))(l.intake_C)!
 }
 
 /** The name of the marked line stands where it is highest, clear of the edges. */
@@ -65,7 +85,11 @@ const label = computed(() => {
   const l = lines.value.find((m) => m.id === marked.value)
   if (!l || !axis.value) return undefined
   const i = l.intake_C.reduce((best, t, k) => (t != null && (l.intake_C[best] == null || t > l.intake_C[best]!) ? k : best), 0)
-  return { text: l.title, x: Math.min(Math.max(axis.value.x(l.time_s[i]!), LEFT + 60), right.value - 60), y: Math.max(y.value(l.intake_C[i]!) - 8, 14) }
+  return {
+    text: l.title,
+    x: Math.min(Math.max(axis.value.x(l.time_s[i]!), LEFT + 60), right.value - 60),
+    y: Math.max(y.value(l.intake_C[i]!) - 8, 14),
+  }
 })
 
 function nuisance(l: ComparedView): string {
@@ -83,15 +107,23 @@ const limit = (l: ComparedView) => (l.firstOverTarget_s == null ? 'never' : cloc
 async function take(l: ComparedView): Promise<void> {
   const letter = freeLetter(build.document!.options)
   if (!letter || !l.option) return
-  await build.putOption({ ...l.option, letter, name: NAMES[l.method!] }, build.letter, `option ${letter}: ${NAMES[l.method!]}, sized by default from ${build.letter}`)
+  await build.putOption(
+    { ...l.option, letter, name: NAMES[l.method!] },
+    build.letter,
+    `option ${letter}: ${NAMES[l.method!]}, sized by default from ${build.letter}`,
+  )
 }
 </script>
 
 <template>
   <div class="methods">
     <JobProgress v-if="running" what="Every method through the duty, sized until it keeps the target" :progress="progress" @cancel="cancel" />
-    <p v-if="failed" class="worse said" role="alert">{{ failed }} <button type="button" class="act" @click="start(build.document!, build.letter)">Ask again</button></p>
-    <p v-else-if="!job" class="said">Cancelled. <button type="button" class="act" @click="start(build.document!, build.letter)">Compare every method</button></p>
+    <p v-if="failed" class="worse said" role="alert">
+      {{ failed }} <button type="button" class="act" @click="start(build.document!, build.letter)">Ask again</button>
+    </p>
+    <p v-else-if="!job" class="said">
+      Cancelled. <button type="button" class="act" @click="start(build.document!, build.letter)">Compare every method</button>
+    </p>
     <div v-if="lines.length && axis" ref="box" class="plot">
       <svg :width="width" :height="H" role="img" aria-label="Intake temperature of every option and method over the duty">
         <g class="grid">
@@ -137,8 +169,9 @@ async function take(l: ComparedView): Promise<void> {
       </tbody>
     </table>
     <p v-if="lines.length" class="fine">
-      Methods without a letter are sized by default: the smallest that keeps {{ spoken(build.document!.targets.intake_C, 'C', settings.units, 0) }} over {{ span(first!.time_s.at(-1)!) }}, or the size beyond which more hardly helps. Mass filled, prices
-      of the invented catalogue, pipes left out. Whether it fits is yours to check.
+      Methods without a letter are sized by default: the smallest that keeps
+      {{ spoken(build.document!.targets.intake_C, 'C', settings.units, 0) }} over {{ span(first!.time_s.at(-1)!) }}, or the size beyond which more
+      hardly helps. Mass filled, prices of the invented catalogue, pipes left out. Whether it fits is yours to check.
     </p>
   </div>
 </template>

@@ -14,7 +14,17 @@ import { railsHeight, STRIP_HEIGHT } from './strip'
 import { timeAxis } from './timeScale'
 
 /** Intake temperature against time, with the target, the timing line, the compared run and a time cursor; the duty beneath. */
-const props = defineProps<{ soak: SoakView; label: string; ghost?: SoakView; ghostLabel?: string; target: number; timing: number; extra: ExtraLine[]; band?: SpreadView; cooledBy: string }>()
+const props = defineProps<{
+  soak: SoakView
+  label: string
+  ghost?: SoakView
+  ghostLabel?: string
+  target: number
+  timing: number
+  extra: ExtraLine[]
+  band?: SpreadView
+  cooledBy: string
+}>()
 const cursor = defineModel<number>('cursor', { required: true })
 const settings = useSettings()
 const box = ref<HTMLElement>()
@@ -38,11 +48,27 @@ const hasWater = computed(() => {
 
 const bandValues = computed(() => [...(props.band?.low_C ?? []), ...(props.band?.high_C ?? [])].filter((t): t is number => t != null))
 const y = computed(() => {
-  const seen = [...trace.value.intake_C, ...(props.ghost?.trace.intake_C ?? []), props.target, props.timing, ...props.extra.flatMap((l) => l.values.filter((_, i) => l.always || trace.value.running[i])), ...bandValues.value, ...(hasWater.value ? trace.value.cold_C : [])]
+  const seen = [
+    ...trace.value.intake_C,
+    ...(props.ghost?.trace.intake_C ?? []),
+    props.target,
+    props.timing,
+    ...props.extra.flatMap((l) => l.values.filter((_, i) => l.always || trace.value.running[i])),
+    ...bandValues.value,
+    ...(hasWater.value ? trace.value.cold_C : []),
+  ]
   const [low = 0, high = 100] = extent(seen)
-  return scaleLinear().domain([low - 2, high + 4]).nice(6).range([bottom.value, top])
+  return scaleLinear()
+    .domain([low - 2, high + 4])
+    .nice(6)
+    .range([bottom.value, top])
 })
-const ticks = computed(() => temperatureTicks(y.value.domain()[0]!, y.value.domain()[1]!, 6, settings.units).map((t) => ({ y: y.value(t), label: figure(t, 'C', settings.units, 0).figure })))
+const ticks = computed(() =>
+  temperatureTicks(y.value.domain()[0]!, y.value.domain()[1]!, 6, settings.units).map((t) => ({
+    y: y.value(t),
+    label: figure(t, 'C', settings.units, 0).figure,
+  })),
+)
 
 /** Runs are drawn one by one: while the engine stands there is no charge to have a temperature. */
 function path(view: SoakView, column: number[], onlyRunning: boolean): string {
@@ -76,8 +102,14 @@ const bandPath = computed(() => {
   let from = 0
   const close = (to: number) => {
     if (to > from) {
-      const up = Array.from({ length: to - from }, (_, k) => `${axis.value.x(b.time_s[from + k]!).toFixed(1)} ${y.value(b.high_C[from + k]!).toFixed(1)}`)
-      const down = Array.from({ length: to - from }, (_, k) => `${axis.value.x(b.time_s[to - 1 - k]!).toFixed(1)} ${y.value(b.low_C[to - 1 - k]!).toFixed(1)}`)
+      const up = Array.from(
+        { length: to - from },
+        (_, k) => `${axis.value.x(b.time_s[from + k]!).toFixed(1)} ${y.value(b.high_C[from + k]!).toFixed(1)}`,
+      )
+      const down = Array.from(
+        { length: to - from },
+        (_, k) => `${axis.value.x(b.time_s[to - 1 - k]!).toFixed(1)} ${y.value(b.low_C[to - 1 - k]!).toFixed(1)}`,
+      )
       pieces.push(`M${[...up, ...down].join('L')}Z`)
     }
   }
@@ -129,7 +161,12 @@ const labels = computed(() => {
   // A line by itself has its name above it; a name never leaves the plot.
   const below = !!props.ghost && theirs <= mine
   const within = (at: number, other: number) => (at > bottom.value - 6 || at < top + 10 ? other : at)
-  return { x, fits, mine: below ? within(mine + 24, mine - 14) : within(mine - 14, mine + 24), theirs: below ? within(theirs - 14, theirs + 24) : within(theirs + 24, theirs - 14) }
+  return {
+    x,
+    fits,
+    mine: below ? within(mine + 24, mine - 14) : within(mine - 14, mine + 24),
+    theirs: below ? within(theirs - 14, theirs + 24) : within(theirs + 24, theirs - 14),
+  }
 })
 
 function valueAt(view: SoakView, time: number): number {
@@ -204,9 +241,13 @@ function keys(event: KeyboardEvent): void {
       </g>
       <text class="timing-label halo" :x="LEFT + 6" :y="y(timing) - 6">ECU pulls timing from {{ spoken(timing, 'C', settings.units, 0) }}</text>
       <text class="target-label halo" :x="LEFT + 6" :y="y(target) - 6">target {{ spoken(target, 'C', settings.units, 0) }}</text>
-      <text v-if="other" class="ghost-label halo" :x="labels.x" :y="labels.theirs" text-anchor="middle">{{ labels.fits ? ghostLabel : ghostLabel?.split(' ')[0] }}</text>
+      <text v-if="other" class="ghost-label halo" :x="labels.x" :y="labels.theirs" text-anchor="middle">
+        {{ labels.fits ? ghostLabel : ghostLabel?.split(' ')[0] }}
+      </text>
       <text class="intake-label halo" :x="labels.x" :y="labels.mine" text-anchor="middle">{{ label }}{{ labels.fits ? ' intake air' : '' }}</text>
-      <text v-if="hasWater" class="cold-label halo" :x="LEFT + 6" :y="coldLabelY">{{ cooledBy === 'air' ? 'cooling air at the core' : 'water at the core' }}</text>
+      <text v-if="hasWater" class="cold-label halo" :x="LEFT + 6" :y="coldLabelY">
+        {{ cooledBy === 'air' ? 'cooling air at the core' : 'water at the core' }}
+      </text>
       <DutyStrip :trace="trace" :axis="axis" :left="LEFT" :right="right" :top="strip.top" :key-at="bottom + 34" :at="at" :cursor="cursor" />
       <g class="cursor">
         <line :x1="cursorX" :x2="cursorX" :y1="top - 10" :y2="strip.bottom + railsHeight(trace.switches.length)" />

@@ -7,7 +7,13 @@ describe('lines beside the intake', () => {
   it('are every station and wall, and what is often asked for in sight', () => {
     const lines = extraLines(soakView([40, 45]), { bay: { standing_K: 40, rolling_K: 10, settles_s: 200 } } as BuildDocument)
     expect(lines.filter((l) => l.often).map((l) => l.name)).toEqual(['before core', 'sensor', 'bay'])
-    expect(lines.filter((l) => !l.often).map((l) => l.name)).toEqual(['core metal, mean', 'air behind the core', 'blower out', 'plenum', 'cold pipe, its wall'])
+    expect(lines.filter((l) => !l.often).map((l) => l.name)).toEqual([
+      'core metal, mean',
+      'air behind the core',
+      'blower out',
+      'plenum',
+      'cold pipe, its wall',
+    ])
     expect(lines.find((l) => l.name === 'cold pipe, its wall')!.always).toBe(true)
   })
 

@@ -19,12 +19,22 @@ export function extraLines(soak: SoakView, document: BuildDocument): ExtraLine[]
   const lines: ExtraLine[] = []
   if (soak.metal.along > 0) lines.push({ key: 'metal', name: 'core metal, mean', values: meanMetal(soak), always: true, tone: 'ink', often: false })
   if (soak.metal.along > 0) lines.push({ key: 'before', name: 'before core', values: t.coreIn_C, always: false, tone: 'heat', often: true })
-  if (t.cold) lines.push({ key: 'coldOut', name: t.cold.byWater ? 'water behind the core' : 'air behind the core', values: t.cold.out_C, always: true, tone: 'cool', often: false })
+  if (t.cold)
+    lines.push({
+      key: 'coldOut',
+      name: t.cold.byWater ? 'water behind the core' : 'air behind the core',
+      values: t.cold.out_C,
+      always: true,
+      tone: 'cool',
+      often: false,
+    })
   if (t.cold?.byWater) lines.push({ key: 'tank', name: 'water leaving the tank', values: t.cold.tank_C, always: true, tone: 'cool', often: false })
   lines.push({ key: 'sensor', name: 'sensor', values: t.shown_C, always: true, tone: 'ink', often: true })
   if (document.bay) lines.push({ key: 'bay', name: 'bay', values: t.bay_C, always: true, tone: 'heat', often: true })
   t.stations.forEach((s, i) => lines.push({ key: `station${i}`, name: s.name, values: s.temperature_C, always: false, tone: 'ink', often: false }))
-  t.walls.forEach((w, i) => lines.push({ key: `wall${i}`, name: `${w.name}, its wall`, values: w.temperature_C, always: true, tone: 'ink', often: false }))
+  t.walls.forEach((w, i) =>
+    lines.push({ key: `wall${i}`, name: `${w.name}, its wall`, values: w.temperature_C, always: true, tone: 'ink', often: false }),
+  )
   return lines
 }
 

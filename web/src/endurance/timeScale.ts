@@ -51,7 +51,12 @@ export function timeAxis(time: number[], running: boolean[], left: number, right
     range.push(range.at(-1)! + width)
   }
   const scale = scaleLinear().domain(domain).range(range).clamp(true)
-  const { ticks, unit } = ticksOf(list.filter((s) => !short(s)), px, scale, waits.length > 0)
+  const { ticks, unit } = ticksOf(
+    list.filter((s) => !short(s)),
+    px,
+    scale,
+    waits.length > 0,
+  )
   return { x: scale, time: (p) => scale.invert(p), ticks, waits: marked, unit }
 }
 

@@ -55,8 +55,14 @@ function read(event: Event): void {
   if (!file) return
   void guarded(async () => {
     const { builds, revisions, items } = await api.readArchive(file)
-    const parts = [builds && `${builds} ${builds === 1 ? 'build' : 'builds'}`, revisions && `${revisions} ${revisions === 1 ? 'version' : 'versions'}`, items && `${items} catalogue ${items === 1 ? 'item' : 'items'}`].filter(Boolean)
-    said.value = parts.length ? `New from ${file.name}: ${parts.join(', ')}. What was here already was left as it is.` : `All of ${file.name} was here already.`
+    const parts = [
+      builds && `${builds} ${builds === 1 ? 'build' : 'builds'}`,
+      revisions && `${revisions} ${revisions === 1 ? 'version' : 'versions'}`,
+      items && `${items} catalogue ${items === 1 ? 'item' : 'items'}`,
+    ].filter(Boolean)
+    said.value = parts.length
+      ? `New from ${file.name}: ${parts.join(', ')}. What was here already was left as it is.`
+      : `All of ${file.name} was here already.`
     emit('changed')
   })
 }
@@ -72,21 +78,33 @@ const size = (bytes: number) => (bytes < 1e6 ? `${Math.max(1, Math.round(bytes /
 <template>
   <Dialog v-model:visible="visible" modal dismissable-mask header="Backup" :draggable="false" :style="{ width: '640px' }">
     <section>
-      <p>Everything in one file, histories and catalogue included. One is made by itself each day that something was changed; the last ten are kept in the data folder.</p>
+      <p>
+        Everything in one file, histories and catalogue included. One is made by itself each day that something was changed; the last ten are kept in
+        the data folder.
+      </p>
       <p class="ways">
         <a class="act" href="/api/backups/now">Save a backup</a>
         <button type="button" class="act" :disabled="busy" @click="restorePicker?.click()">Put a backup back</button>
         <input ref="restorePicker" type="file" accept=".zip,application/zip" hidden aria-label="Backup file" @change="(e) => (wanted = picked(e))" />
       </p>
       <div v-if="wanted" class="question">
-        <p><b>Put {{ wanted.name }} in place of all builds and the catalogue here?</b> What is here now is set aside in the data folder, not removed.</p>
+        <p>
+          <b>Put {{ wanted.name }} in place of all builds and the catalogue here?</b> What is here now is set aside in the data folder, not removed.
+        </p>
         <p class="ways">
           <button type="button" class="act" @click="wanted = undefined">Leave it</button>
           <button type="button" class="act" @click="restore">Put it back</button>
         </p>
       </div>
       <table v-if="kept.length" class="figures">
-        <thead class="hidden-words"><tr><th>Made</th><th>Why</th><th>Size</th><th>Save</th></tr></thead>
+        <thead class="hidden-words">
+          <tr>
+            <th>Made</th>
+            <th>Why</th>
+            <th>Size</th>
+            <th>Save</th>
+          </tr>
+        </thead>
         <tbody>
           <tr v-for="b in kept" :key="b.name">
             <th scope="row">{{ day(b.madeAt) }}</th>
@@ -99,7 +117,10 @@ const size = (bytes: number) => (bytes < 1e6 ? `${Math.max(1, Math.round(bytes /
     </section>
     <section>
       <h2>As an open file</h2>
-      <p>All builds with their histories as lines of JSON, the catalogue as CSV: to read with other programs, or to bring into another Enthalpa. Read twice, everything is there once.</p>
+      <p>
+        All builds with their histories as lines of JSON, the catalogue as CSV: to read with other programs, or to bring into another Enthalpa. Read
+        twice, everything is there once.
+      </p>
       <p class="ways">
         <a class="act" href="/api/archive">Export all</a>
         <button type="button" class="act" :disabled="busy" @click="importPicker?.click()">Import</button>

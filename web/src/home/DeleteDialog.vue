@@ -15,7 +15,10 @@ function sure(): void {
 
 <template>
   <Dialog v-model:visible="visible" modal dismissable-mask :header="`Delete ${build.name} for good?`" :draggable="false" :style="{ width: '460px' }">
-    <p>It goes with its whole history, {{ build.revision === 1 ? 'one version' : `${build.revision} versions` }}. It cannot be undone here; only a backup made before still holds it. To keep it out of the way, put it away instead.</p>
+    <p>
+      It goes with its whole history, {{ build.revision === 1 ? 'one version' : `${build.revision} versions` }}. It cannot be undone here; only a
+      backup made before still holds it. To keep it out of the way, put it away instead.
+    </p>
     <div class="decide">
       <button type="button" class="act" autofocus @click="visible = false">Keep it</button>
       <button type="button" class="act gone" @click="sure">Delete for good</button>

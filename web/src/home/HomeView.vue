@@ -46,7 +46,9 @@ async function load(): Promise<void> {
 
 /** What is not known of the newest version is computed, one build after the other, those on the table first. */
 async function computeRest(list: BuildCard[]): Promise<void> {
-  const rest = list.filter((b) => b.unreadable == null && verdicts.value[b.id]?.revision !== b.revision).sort((a, b) => Number(a.putAwayAt != null) - Number(b.putAwayAt != null))
+  const rest = list
+    .filter((b) => b.unreadable == null && verdicts.value[b.id]?.revision !== b.revision)
+    .sort((a, b) => Number(a.putAwayAt != null) - Number(b.putAwayAt != null))
   for (const build of rest) {
     if (!here) return
     const verdict = await api.verdict(build.id).catch(() => undefined)
@@ -59,7 +61,8 @@ async function guarded(act: () => Promise<void>): Promise<void> {
   try {
     await act()
   } catch (e) {
-    failure.value = e instanceof Offline ? 'The Enthalpa server does not answer. Start it again (./enthalpa demo or serve), then reload.' : (e as Error).message
+    failure.value =
+      e instanceof Offline ? 'The Enthalpa server does not answer. Start it again (./enthalpa demo or serve), then reload.' : (e as Error).message
   }
 }
 
@@ -165,7 +168,9 @@ function remove(b: BuildCard): void {
           </li>
         </ol>
       </template>
-      <button v-if="away.length" type="button" class="act drawer" :aria-expanded="shownAway" @click="shownAway = !shownAway">{{ shownAway ? 'Hide' : 'Show' }} {{ away.length }} put away</button>
+      <button v-if="away.length" type="button" class="act drawer" :aria-expanded="shownAway" @click="shownAway = !shownAway">
+        {{ shownAway ? 'Hide' : 'Show' }} {{ away.length }} put away
+      </button>
       <Menu ref="menu" :model="items" popup />
       <DeleteDialog v-if="chosen" v-model:visible="deleting" :build="chosen" @sure="remove(chosen)" />
       <BackupDialog v-model:visible="backups" @changed="load" />

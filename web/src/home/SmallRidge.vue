@@ -20,7 +20,9 @@ const { stop } = useIntersectionObserver(
 )
 const id = useId()
 const HEIGHT = 96
-const shape = computed(() => ridge(props.steady, props.path, { width: width.value, left: 2, right: Math.max(width.value - 2, 120), top: 4, bottom: HEIGHT - 6, thickest: 18 }))
+const shape = computed(() =>
+  ridge(props.steady, props.path, { width: width.value, left: 2, right: Math.max(width.value - 2, 120), top: 4, bottom: HEIGHT - 6, thickest: 18 }),
+)
 /** Every piece a band, a pair two. */
 const bands = computed(() =>
   shape.value.pieces.flatMap((p) => {

@@ -22,8 +22,13 @@ function takeOut(k: number): void {
 
 function turn(k: number): void {
   const bend = props.pipe.bends[k]!
-  const turned: Bend = bend.mitre ? { angle_deg: bend.angle_deg, radius_mm: Math.round(1.5 * props.pipe.bore_mm) } : { angle_deg: Math.min(bend.angle_deg, 120), mitre: true }
-  void build.act([{ pointer: where(bend), value: { ...turned, id: bend.id } }], `${props.pipe.name}: bend ${k + 1} ${turned.mitre ? 'mitred' : 'smooth'}`)
+  const turned: Bend = bend.mitre
+    ? { angle_deg: bend.angle_deg, radius_mm: Math.round(1.5 * props.pipe.bore_mm) }
+    : { angle_deg: Math.min(bend.angle_deg, 120), mitre: true }
+  void build.act(
+    [{ pointer: where(bend), value: { ...turned, id: bend.id } }],
+    `${props.pipe.name}: bend ${k + 1} ${turned.mitre ? 'mitred' : 'smooth'}`,
+  )
 }
 const picking = ref(false)
 
@@ -41,7 +46,16 @@ function take(item: CatalogueItem): void {
         <th scope="col">radius</th>
         <th scope="col">of bore</th>
         <th scope="col">kind</th>
-        <th><button type="button" class="act" :aria-label="`Add a bend to ${pipe.name}`" @click="put({ angle_deg: 90, radius_mm: Math.round(1.5 * pipe.bore_mm) }, 'bend added')">add a bend</button></th>
+        <th>
+          <button
+            type="button"
+            class="act"
+            :aria-label="`Add a bend to ${pipe.name}`"
+            @click="put({ angle_deg: 90, radius_mm: Math.round(1.5 * pipe.bore_mm) }, 'bend added')"
+          >
+            add a bend
+          </button>
+        </th>
       </tr>
     </thead>
     <tbody>
@@ -49,19 +63,46 @@ function take(item: CatalogueItem): void {
         <th scope="row">{{ k + 1 }}</th>
         <td><NumberField part="pipe/bends" name="angle_deg" :pointer="`${where(b)}/angle_deg`" :of="`${pipe.name} bend ${k + 1}`" bare /></td>
         <td>
-          <NumberField v-if="!b.mitre" part="pipe/bends" name="radius_mm" :pointer="`${where(b)}/radius_mm`" :of="`${pipe.name} bend ${k + 1}`" bare />
+          <NumberField
+            v-if="!b.mitre"
+            part="pipe/bends"
+            name="radius_mm"
+            :pointer="`${where(b)}/radius_mm`"
+            :of="`${pipe.name} bend ${k + 1}`"
+            bare
+          />
         </td>
         <td class="num">{{ b.radius_mm ? `${(b.radius_mm / pipe.bore_mm).toFixed(2)} D` : '' }}</td>
-        <td class="num"><button type="button" class="act" :aria-label="`Bend ${k + 1} of ${pipe.name} is ${b.mitre ? 'a mitre' : 'smooth'}; change it`" @click="turn(k)">{{ b.mitre ? 'mitre' : 'smooth' }}</button></td>
-        <td class="num"><button type="button" class="act" :aria-label="`Take out bend ${k + 1} of ${pipe.name}`" @click="takeOut(k)">take out</button></td>
+        <td class="num">
+          <button
+            type="button"
+            class="act"
+            :aria-label="`Bend ${k + 1} of ${pipe.name} is ${b.mitre ? 'a mitre' : 'smooth'}; change it`"
+            @click="turn(k)"
+          >
+            {{ b.mitre ? 'mitre' : 'smooth' }}
+          </button>
+        </td>
+        <td class="num">
+          <button type="button" class="act" :aria-label="`Take out bend ${k + 1} of ${pipe.name}`" @click="takeOut(k)">take out</button>
+        </td>
       </tr>
-      <tr v-if="!pipe.bends.length"><td colspan="6" class="none">no bends</td></tr>
+      <tr v-if="!pipe.bends.length">
+        <td colspan="6" class="none">no bends</td>
+      </tr>
     </tbody>
     <tfoot>
       <tr>
         <td colspan="6">
-          <button type="button" class="act" :aria-label="`A bend for ${pipe.name} from the catalogue`" @click="picking = true">a bend from the catalogue</button>
-          <CataloguePicker v-model:visible="picking" kind="bend" :only="(i) => Math.abs(Number(i.figures.bore_mm) - pipe.bore_mm) < 1.5" @choose="take" />
+          <button type="button" class="act" :aria-label="`A bend for ${pipe.name} from the catalogue`" @click="picking = true">
+            a bend from the catalogue
+          </button>
+          <CataloguePicker
+            v-model:visible="picking"
+            kind="bend"
+            :only="(i) => Math.abs(Number(i.figures.bore_mm) - pipe.bore_mm) < 1.5"
+            @choose="take"
+          />
         </td>
       </tr>
     </tfoot>

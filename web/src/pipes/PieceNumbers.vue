@@ -28,7 +28,17 @@ const KEYS: Record<string, string[]> = {
   reducer: ['inletBore_mm', 'bore_mm', 'length_mm'],
   joint: ['bore_mm', 'hoseBore_mm', 'gap_mm'],
   throttle: ['bore_mm', 'shaft_mm'],
-  injection: ['bore_mm', 'nozzleFlow_L_min', 'ratedPressure_kPa', 'pumpPressure_kPa', 'alcohol_pct', 'startBoost_kPa', 'fullBoost_kPa', 'tank_L', 'evaporated_pct'],
+  injection: [
+    'bore_mm',
+    'nozzleFlow_L_min',
+    'ratedPressure_kPa',
+    'pumpPressure_kPa',
+    'alcohol_pct',
+    'startBoost_kPa',
+    'fullBoost_kPa',
+    'tank_L',
+    'evaporated_pct',
+  ],
   filter: ['bore_mm', 'loss_kPa', 'flow_kg_s', 'heatGain_K', 'dirtyLoss_kPa', 'soiling_pct'],
   plenum: ['bore_mm', 'volume_L'],
   pair: [],
@@ -39,7 +49,10 @@ const first = computed(() => props.place === '/path/0')
 /** Between the two plenums. */
 function balance(): void {
   const has = props.piece.kind === 'pair' && props.piece.balance
-  void build.act([{ pointer: `${props.at}/balance`, value: has ? undefined : { bore_mm: 38, length_mm: 300 } }], `${props.piece.name}: balance tube ${has ? 'out' : 'in'}`)
+  void build.act(
+    [{ pointer: `${props.at}/balance`, value: has ? undefined : { bore_mm: 38, length_mm: 300 } }],
+    `${props.piece.name}: balance tube ${has ? 'out' : 'in'}`,
+  )
 }
 
 const picking = ref(false)
@@ -58,11 +71,20 @@ function take(item: CatalogueItem): void {
 
 <template>
   <div class="numbers" :class="{ wide: keys.length > 4 }">
-    <NumberField v-for="key in keys" :key="key" :part="piece.kind" :name="key" :pointer="`${at}/${key}`" :of="piece.name" :optional="['dirtyLoss_kPa', 'soiling_pct', 'volume_L'].includes(key)" />
+    <NumberField
+      v-for="key in keys"
+      :key="key"
+      :part="piece.kind"
+      :name="key"
+      :pointer="`${at}/${key}`"
+      :of="piece.name"
+      :optional="['dirtyLoss_kPa', 'soiling_pct', 'volume_L'].includes(key)"
+    />
     <ChoiceField v-if="piece.kind === 'pipe'" label="material" :pointer="`${at}/material`" :choices="materials" :of="piece.name" />
     <PieceWall v-if="build.document!.bay && (piece.kind === 'pipe' || piece.kind === 'plenum')" :piece="piece" :at="at" />
     <p v-if="piece.kind === 'injection'" class="caution">
-      {{ spray }} Methanol is poisonous, its flame is invisible and storing it has rules; keep the pump below the tank. This predicts temperature, not your tune.
+      {{ spray }} Methanol is poisonous, its flame is invisible and storing it has rules; keep the pump below the tank. This predicts temperature, not
+      your tune.
     </p>
     <p v-if="inCatalogue" class="from">
       <button type="button" class="act" :aria-label="`${piece.name} from the catalogue`" @click="picking = true">from the catalogue</button>

@@ -13,14 +13,23 @@ const plenum = computed(() => (props.piece.kind === 'plenum' ? props.piece : und
 const usual = (part: string, key: string) => build.catalogue!.field(part, key).usual
 
 function where(value: string): void {
-  void build.act([{ pointer: `${props.at}/wall/outside`, value: value === 'outside' ? true : undefined }], `${props.piece.name}: in ${value === 'outside' ? 'outside air' : 'the bay'}`)
+  void build.act(
+    [{ pointer: `${props.at}/wall/outside`, value: value === 'outside' ? true : undefined }],
+    `${props.piece.name}: in ${value === 'outside' ? 'outside air' : 'the bay'}`,
+  )
 }
 
 function hot(): void {
   const has = pipe.value?.wall?.hot
   const keys = ['temperature_C', 'width_mm', 'distance_mm', 'along_mm']
   const length = pipe.value!.length_mm + pipe.value!.bends.reduce((sum, b) => sum + ((b.angle_deg * Math.PI) / 180) * (b.radius_mm ?? 0), 0)
-  const value = has ? undefined : { ...Object.fromEntries(keys.map((k) => [k, usual('pipe/wall/hot', k)])), along_mm: Math.max(10, Math.min(usual('pipe/wall/hot', 'along_mm'), Math.floor(length))), shielded: false }
+  const value = has
+    ? undefined
+    : {
+        ...Object.fromEntries(keys.map((k) => [k, usual('pipe/wall/hot', k)])),
+        along_mm: Math.max(10, Math.min(usual('pipe/wall/hot', 'along_mm'), Math.floor(length))),
+        shielded: false,
+      }
   void build.act([{ pointer: `${props.at}/wall/hot`, value }], `${props.piece.name}: ${has ? 'nothing hot beside it' : 'something hot beside it'}`)
 }
 
@@ -38,7 +47,17 @@ function soak(): void {
 
 <template>
   <template v-if="pipe">
-    <ChoiceField label="stands in" :pointer="`${at}/wall/outside`" :shown="pipe.wall?.outside ? 'outside' : 'bay'" :choices="[{ value: 'bay', label: 'engine bay' }, { value: 'outside', label: 'outside air' }]" :pick="where" :of="piece.name" />
+    <ChoiceField
+      label="stands in"
+      :pointer="`${at}/wall/outside`"
+      :shown="pipe.wall?.outside ? 'outside' : 'bay'"
+      :choices="[
+        { value: 'bay', label: 'engine bay' },
+        { value: 'outside', label: 'outside air' },
+      ]"
+      :pick="where"
+      :of="piece.name"
+    />
     <NumberField part="pipe/wall" name="thickness_mm" :pointer="`${at}/wall/thickness_mm`" :of="piece.name" optional empty="stock" />
     <NumberField part="pipe/wall" name="wrap_mm" :pointer="`${at}/wall/wrap_mm`" :of="piece.name" optional empty="bare" />
     <template v-if="pipe.wall?.hot">
@@ -48,7 +67,9 @@ function soak(): void {
       <NumberField part="pipe/wall/hot" name="along_mm" :pointer="`${at}/wall/hot/along_mm`" :of="piece.name" />
       <label class="shield"><input type="checkbox" :checked="pipe.wall.hot.shielded" @change="shield" /> bright shield between</label>
     </template>
-    <p class="way"><button type="button" class="act" @click="hot">{{ pipe.wall?.hot ? 'nothing hot beside it' : 'something hot beside it' }}</button></p>
+    <p class="way">
+      <button type="button" class="act" @click="hot">{{ pipe.wall?.hot ? 'nothing hot beside it' : 'something hot beside it' }}</button>
+    </p>
   </template>
   <template v-else-if="plenum">
     <template v-if="plenum.wall">
@@ -57,7 +78,9 @@ function soak(): void {
       <NumberField part="plenum/wall" name="head_C" :pointer="`${at}/wall/head_C`" :of="piece.name" />
       <NumberField part="plenum/wall" name="toHead_W_K" :pointer="`${at}/wall/toHead_W_K`" :of="piece.name" />
     </template>
-    <p class="way"><button type="button" class="act" @click="soak">{{ plenum.wall ? 'leave its metal out' : 'count its metal on the hot engine' }}</button></p>
+    <p class="way">
+      <button type="button" class="act" @click="soak">{{ plenum.wall ? 'leave its metal out' : 'count its metal on the hot engine' }}</button>
+    </p>
   </template>
 </template>
 

@@ -27,7 +27,7 @@ const centre = computed(() => {
   go(straight)
   bends.forEach((bend, i) => {
     const radius = bend.radius_mm ?? 0
-    const turn = (i % 2 === 0 ? 1 : -1) * (bend.angle_deg * Math.PI) / 180
+    const turn = ((i % 2 === 0 ? 1 : -1) * (bend.angle_deg * Math.PI)) / 180
     const side = Math.sign(turn)
     const cx = x - side * radius * Math.sin(heading)
     const cy = y + side * radius * Math.cos(heading)
@@ -41,7 +41,12 @@ const centre = computed(() => {
   const xs = points.map((p) => p[0])
   const ys = points.map((p) => p[1])
   const pad = bore
-  const box = { x: Math.min(...xs) - pad, y: Math.min(...ys) - pad, w: Math.max(...xs) - Math.min(...xs) + 2 * pad, h: Math.max(...ys) - Math.min(...ys) + 2 * pad }
+  const box = {
+    x: Math.min(...xs) - pad,
+    y: Math.min(...ys) - pad,
+    w: Math.max(...xs) - Math.min(...xs) + 2 * pad,
+    h: Math.max(...ys) - Math.min(...ys) + 2 * pad,
+  }
   return { d, box, bore }
 })
 </script>

@@ -14,7 +14,14 @@ describe('the way of the air', () => {
 
   it('shows every piece with its price and where the others are edited', async () => {
     const wrapper = await surface(PipesSurface)
-    expect(wrapper.findAll('section[data-place]').map((s) => s.attributes('data-place'))).toEqual(['/path/#r1', '/path/#r2', '/path/#r3', '/path/#r4', '/path/#r5', '/path/#r6'])
+    expect(wrapper.findAll('section[data-place]').map((s) => s.attributes('data-place'))).toEqual([
+      '/path/#r1',
+      '/path/#r2',
+      '/path/#r3',
+      '/path/#r4',
+      '/path/#r5',
+      '/path/#r6',
+    ])
     expect(wrapper.find('[data-place="/path/#r3"]').text()).toContain('1.00 kPa')
     expect(wrapper.find('[data-place="/path/#r4"]').text()).toContain('on Core')
     expect(wrapper.find('[data-place="/path/#r2"]').text()).not.toContain('costs')

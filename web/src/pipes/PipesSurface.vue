@@ -54,10 +54,16 @@ function price(p: Placed): { name: string; text: string; delta?: string; worse?:
   const view = views.value.get(p.place)
   if (!view || p.piece.kind === 'blower') return []
   const was = before.value.get(`${view.kind} ${view.name}`)
-  const own = p.piece.kind === 'pair' ? view.legs.reduce((sum, l) => sum + (l.share_pct / 100) * (l.splitLoss_kPa + l.mergeLoss_kPa), 0) : view.loss_kPa
+  const own =
+    p.piece.kind === 'pair' ? view.legs.reduce((sum, l) => sum + (l.share_pct / 100) * (l.splitLoss_kPa + l.mergeLoss_kPa), 0) : view.loss_kPa
   const loss = was && p.piece.kind !== 'pair' ? view.loss_kPa - was.loss_kPa : 0
   const lines: { name: string; text: string; delta?: string; worse?: boolean }[] = [
-    { name: p.piece.kind === 'pair' ? 'junctions cost' : 'costs', text: spoken(own, 'kPa', settings.units, 2), delta: change(loss, 'kPa', settings.units, 2), worse: loss > 0 },
+    {
+      name: p.piece.kind === 'pair' ? 'junctions cost' : 'costs',
+      text: spoken(own, 'kPa', settings.units, 2),
+      delta: change(loss, 'kPa', settings.units, 2),
+      worse: loss > 0,
+    },
   ]
   if (view.price && p.piece.kind !== 'pair') {
     lines.push({ name: 'intake', text: `${change(view.price.intake_K, 'K', settings.units, 2) || '0'} ${settings.units === 'us' ? '°F' : '°C'}` })
@@ -83,7 +89,8 @@ async function putIn(kind: PieceKind, words: string): Promise<void> {
 
 function takeOut(p: Placed): void {
   const edits: Edit[] = [{ row: full(p.at), out: true }]
-  if (p.piece.kind === 'core') edits.push(...waysWithout(build.option!.airWays ?? [], p.piece.name).map((row): Edit => ({ row: full(row), out: true })))
+  if (p.piece.kind === 'core')
+    edits.push(...waysWithout(build.option!.airWays ?? [], p.piece.name).map((row): Edit => ({ row: full(row), out: true })))
   void build.act(edits, `${p.piece.name} taken out`)
 }
 
@@ -103,23 +110,43 @@ watch(
     <p class="lead">
       What each piece costs: pressure; how much warmer it makes the intake at the same boost; air given away at the same pressure ratio of the blower.
     </p>
-    <section v-for="p in pieces" :key="p.at" :data-place="p.at" :class="{ chosen: route.query.piece === p.at, thin: !edited(p.piece.kind), leg: p.leg }">
+    <section
+      v-for="p in pieces"
+      :key="p.at"
+      :data-place="p.at"
+      :class="{ chosen: route.query.piece === p.at, thin: !edited(p.piece.kind), leg: p.leg }"
+    >
       <header>
         <h2>
           <span v-if="p.leg && p.index === 0 && !p.piece.name.startsWith(p.leg.name)" class="side">{{ p.leg.name }}:&nbsp;</span>{{ p.piece.name }}
-          <RouterLink v-if="elsewhere[p.piece.kind]" class="act" :to="{ name: elsewhere[p.piece.kind], params: route.params, query: { ...route.query, piece: p.at } }">
+          <RouterLink
+            v-if="elsewhere[p.piece.kind]"
+            class="act"
+            :to="{ name: elsewhere[p.piece.kind], params: route.params, query: { ...route.query, piece: p.at } }"
+          >
             on {{ elsewhere[p.piece.kind] === 'core' ? 'Core' : 'Brief' }}
           </RouterLink>
         </h2>
         <dl>
           <div v-for="l in price(p)" :key="l.name">
             <dt>{{ l.name }}</dt>
-            <dd>{{ l.text }} <span v-if="l.delta" :class="l.worse ? 'worse' : 'better'">{{ l.delta }}</span></dd>
+            <dd>
+              {{ l.text }} <span v-if="l.delta" :class="l.worse ? 'worse' : 'better'">{{ l.delta }}</span>
+            </dd>
           </div>
         </dl>
         <span class="acts">
           <KnowButton :subject="p.place" :of="p.piece.name" />
-          <button v-if="p.piece.kind !== 'plenum'" type="button" class="act" aria-haspopup="menu" :aria-label="`Put a piece in behind ${p.piece.name}`" @click="ask($event, p)">put in behind</button>
+          <button
+            v-if="p.piece.kind !== 'plenum'"
+            type="button"
+            class="act"
+            aria-haspopup="menu"
+            :aria-label="`Put a piece in behind ${p.piece.name}`"
+            @click="ask($event, p)"
+          >
+            put in behind
+          </button>
           <button v-if="removable(p)" type="button" class="act" :aria-label="`Take out ${p.piece.name}`" @click="takeOut(p)">take out</button>
         </span>
       </header>

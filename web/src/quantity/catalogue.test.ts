@@ -39,7 +39,9 @@ describe('showing numbers', () => {
 
   it('gives round temperatures in either unit', () => {
     expect(temperatureTicks(20, 90, 6, 'metric').every((t) => t % 10 === 0)).toBe(true)
-    expect(temperatureTicks(20, 90, 6, 'us').every((t) => Math.abs((t * 1.8 + 32) % 10) < 1e-9 || Math.abs(((t * 1.8 + 32) % 10) - 10) < 1e-9)).toBe(true)
+    expect(temperatureTicks(20, 90, 6, 'us').every((t) => Math.abs((t * 1.8 + 32) % 10) < 1e-9 || Math.abs(((t * 1.8 + 32) % 10) - 10) < 1e-9)).toBe(
+      true,
+    )
   })
 
   it('says time as a stopwatch does', () => {

@@ -5,8 +5,7 @@ export type Refusal = 'NOT_A_NUMBER' | 'WRONG_UNIT'
 export type Reading = { si: number } | { refused: Refusal; unit?: string }
 
 /** The grammar of io.enthalpa.core.quantity.QuantityText; both are tested on quantity-cases.json. */
-const GRAMMAR =
-  /^\s*([+\-−]?)\s*(?:(\d+)(?:\s+|-))?(?:(\d+)\s*\/\s*(\d+)|(\d+(?:[.,]\d+)?(?:[eE][+-]?\d+)?|[.,]\d+))\s*([^\d\s.,].*?)?\s*$/
+const GRAMMAR = /^\s*([+\-−]?)\s*(?:(\d+)(?:\s+|-))?(?:(\d+)\s*\/\s*(\d+)|(\d+(?:[.,]\d+)?(?:[eE][+-]?\d+)?|[.,]\d+))\s*([^\d\s.,].*?)?\s*$/
 
 /** @returns the value in SI, or why not; a number without a unit is taken in the default unit */
 export function read(text: string, quantity: QuantityView, defaultUnit: UnitView): Reading {
@@ -24,8 +23,5 @@ export function read(text: string, quantity: QuantityView, defaultUnit: UnitView
 function findUnit(quantity: QuantityView, written: string): UnitView | undefined {
   const names = (u: UnitView) => [u.symbol, ...u.alsoWritten]
   const loose = written.toLowerCase()
-  return (
-    quantity.units.find((u) => names(u).includes(written)) ??
-    quantity.units.find((u) => names(u).some((n) => n.toLowerCase() === loose))
-  )
+  return quantity.units.find((u) => names(u).includes(written)) ?? quantity.units.find((u) => names(u).some((n) => n.toLowerCase() === loose))
 }

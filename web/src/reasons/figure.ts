@@ -6,9 +6,22 @@ type Figure = ReasonView['result']
 
 /** Unit that a quantity is told in when it comes as a bare SI number. */
 const TOLD: Record<string, [string, string]> = {
-  LENGTH: ['mm', 'in'], PRESSURE: ['kPa', 'psi'], TEMPERATURE: ['°C', '°F'], TEMPERATURE_DIFFERENCE: ['K', '°F'], VOLUME: ['L', 'US gal'], MASS: ['kg', 'lb'],
-  MASS_FLOW: ['kg/s', 'lb/min'], VOLUME_FLOW: ['L/min', 'US gal/min'], SPEED: ['m/s', 'mph'], ROTATION: ['rpm', 'rpm'], ANGLE: ['°', '°'], TIME: ['s', 's'],
-  POWER: ['kW', 'hp'], DENSITY: ['kg/m3', 'lb/ft3'], SHARE: ['%', '%'], FUEL_RATE: ['g/kWh', 'lb/hph'],
+  LENGTH: ['mm', 'in'],
+  PRESSURE: ['kPa', 'psi'],
+  TEMPERATURE: ['°C', '°F'],
+  TEMPERATURE_DIFFERENCE: ['K', '°F'],
+  VOLUME: ['L', 'US gal'],
+  MASS: ['kg', 'lb'],
+  MASS_FLOW: ['kg/s', 'lb/min'],
+  VOLUME_FLOW: ['L/min', 'US gal/min'],
+  SPEED: ['m/s', 'mph'],
+  ROTATION: ['rpm', 'rpm'],
+  ANGLE: ['°', '°'],
+  TIME: ['s', 's'],
+  POWER: ['kW', 'hp'],
+  DENSITY: ['kg/m3', 'lb/ft3'],
+  SHARE: ['%', '%'],
+  FUEL_RATE: ['g/kWh', 'lb/hph'],
 }
 
 /** @returns four significant digits, never an exponent for ordinary sizes */

@@ -52,7 +52,8 @@ async function load(): Promise<void> {
     if (!build.document) return
     document.title = `${build.document!.name} - Enthalpa`
   } catch (e) {
-    broken.value = e instanceof Offline ? 'The Enthalpa server does not answer. Start it again (./enthalpa demo or serve), then reload.' : (e as Error).message
+    broken.value =
+      e instanceof Offline ? 'The Enthalpa server does not answer. Start it again (./enthalpa demo or serve), then reload.' : (e as Error).message
   }
 }
 

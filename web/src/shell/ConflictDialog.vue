@@ -14,11 +14,18 @@ const more = computed(() => build.keeper!.told.waiting - 1)
   <Dialog :visible="true" modal :closable="false" header="This build was changed in another window" :style="{ width: '520px' }">
     <dl>
       <dt>There</dt>
-      <dd>{{ theirs.change }} <span>revision {{ theirs.revision }}, {{ new Date(theirs.changedAt).toLocaleTimeString() }}</span></dd>
+      <dd>
+        {{ theirs.change }} <span>revision {{ theirs.revision }}, {{ new Date(theirs.changedAt).toLocaleTimeString() }}</span>
+      </dd>
       <dt>Here</dt>
-      <dd>{{ mine }} <span>{{ more > 0 ? `and ${more} more, not saved yet` : 'not saved yet' }}</span></dd>
+      <dd>
+        {{ mine }} <span>{{ more > 0 ? `and ${more} more, not saved yet` : 'not saved yet' }}</span>
+      </dd>
     </dl>
-    <p>Going on with mine lays my changes over theirs. Going on with theirs puts mine into the history, where redo brings them back. Nothing is lost either way.</p>
+    <p>
+      Going on with mine lays my changes over theirs. Going on with theirs puts mine into the history, where redo brings them back. Nothing is lost
+      either way.
+    </p>
     <div class="decide">
       <button type="button" class="act" @click="build.keepMine()">Go on with mine</button>
       <button type="button" class="act" @click="build.takeTheirs()">Go on with theirs</button>

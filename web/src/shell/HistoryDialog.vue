@@ -57,14 +57,24 @@ const newDay = (i: number) => i === 0 || day(versions.value[i]!.changedAt) !== d
 <template>
   <Dialog v-model:visible="visible" modal dismissable-mask header="History" class="history" :draggable="false" :style="{ width: '760px' }">
     <p v-if="failure" class="worse" role="alert">{{ failure }}</p>
-    <p v-else class="lead">Every change is kept. Look at a version without changing anything; bring it back and it becomes the newest, with all between still here.</p>
+    <p v-else class="lead">
+      Every change is kept. Look at a version without changing anything; bring it back and it becomes the newest, with all between still here.
+    </p>
     <table>
       <thead class="hidden-words">
-        <tr><th>Version</th><th>Time</th><th>Change</th><th>Name</th><th>Look at it</th></tr>
+        <tr>
+          <th>Version</th>
+          <th>Time</th>
+          <th>Change</th>
+          <th>Name</th>
+          <th>Look at it</th>
+        </tr>
       </thead>
       <tbody>
         <template v-for="(v, i) in versions" :key="v.revision">
-          <tr v-if="newDay(i)" class="day"><th colspan="5" scope="rowgroup">{{ day(v.changedAt) }}</th></tr>
+          <tr v-if="newDay(i)" class="day">
+            <th colspan="5" scope="rowgroup">{{ day(v.changedAt) }}</th>
+          </tr>
           <tr :class="{ now: v.revision === build.keeper?.told.revision }">
             <th scope="row">{{ v.revision }}</th>
             <td class="time">{{ time(v) }}</td>
@@ -72,7 +82,15 @@ const newDay = (i: number) => i === 0 || day(versions.value[i]!.changedAt) !== d
               {{ v.change }}
               <small v-if="v.parent != null && v.parent !== v.revision - 1">from version {{ v.parent }}</small>
             </td>
-            <td class="name"><input :value="v.name ?? ''" placeholder="name it" maxlength="120" :aria-label="`Name of version ${v.revision}`" @change="name(v, $event)" /></td>
+            <td class="name">
+              <input
+                :value="v.name ?? ''"
+                placeholder="name it"
+                maxlength="120"
+                :aria-label="`Name of version ${v.revision}`"
+                @change="name(v, $event)"
+              />
+            </td>
             <td class="acts">
               <span v-if="v.revision === build.keeper?.told.revision" class="quiet">newest</span>
               <button v-else type="button" class="act" :aria-label="`Look at version ${v.revision}`" @click="look(v)">look at it</button>

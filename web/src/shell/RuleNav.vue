@@ -13,7 +13,8 @@ const STEP = computed(() => (width.value < 1160 ? 94 : 118))
 const LEFT = 20
 const ticks = computed(() => {
   const list: { x: number; long: boolean }[] = []
-  for (let i = 0; LEFT + (i * STEP.value) / 10 < width.value; i++) list.push({ x: Math.round(LEFT + (i * STEP.value) / 10), long: i % 10 === 0 && i / 10 < surfaces.length })
+  for (let i = 0; LEFT + (i * STEP.value) / 10 < width.value; i++)
+    list.push({ x: Math.round(LEFT + (i * STEP.value) / 10), long: i % 10 === 0 && i / 10 < surfaces.length })
   return list
 })
 const half = (i: number) => i % 5 === 0

@@ -49,10 +49,28 @@ const items = computed<MenuItem[]>(() => [
     </nav>
     <div class="tools">
       <button type="button" :aria-label="`Units: ${settings.unitsLine}. Switch`" @click="settings.switchUnits()">{{ settings.unitsLine }}</button>
-      <button type="button" aria-label="Undo" :disabled="!build.canUndo" :title="build.canUndo ? `Undo: ${build.canUndo}` : 'Nothing to undo'" @click="build.travel('undo')">Undo</button>
-      <button type="button" aria-label="Redo" :disabled="!build.canRedo" :title="build.canRedo ? `Redo: ${build.canRedo}` : 'Nothing to redo'" @click="build.travel('redo')">Redo</button>
+      <button
+        type="button"
+        aria-label="Undo"
+        :disabled="!build.canUndo"
+        :title="build.canUndo ? `Undo: ${build.canUndo}` : 'Nothing to undo'"
+        @click="build.travel('undo')"
+      >
+        Undo
+      </button>
+      <button
+        type="button"
+        aria-label="Redo"
+        :disabled="!build.canRedo"
+        :title="build.canRedo ? `Redo: ${build.canRedo}` : 'Nothing to redo'"
+        @click="build.travel('redo')"
+      >
+        Redo
+      </button>
       <button type="button" :disabled="kept === undefined" @click="history = true">History</button>
-      <button type="button" :aria-label="settings.theme === 'light' ? 'Dark theme' : 'Light theme'" @click="settings.switchTheme()">{{ settings.theme === 'light' ? 'Dark' : 'Light' }}</button>
+      <button type="button" :aria-label="settings.theme === 'light' ? 'Dark theme' : 'Light theme'" @click="settings.switchTheme()">
+        {{ settings.theme === 'light' ? 'Dark' : 'Light' }}
+      </button>
       <button type="button" aria-label="Keyboard shortcuts" @click="emit('shortcuts')">?</button>
     </div>
     <HistoryDialog v-model:visible="history" />

@@ -14,7 +14,11 @@ const props = defineProps<{ way: AirWay; index: number }>()
 const build = useBuild()
 const settings = useSettings()
 const open = ref(false)
-const { found: orders, asked, looking } = useLookedUp<OrderView>(
+const {
+  found: orders,
+  asked,
+  looking,
+} = useLookedUp<OrderView>(
   () => `${props.index} ${open.value}`,
   (document, letter) => (open.value ? api.stackOrders(document, letter, props.index).then((a) => a.orders) : undefined),
   200,
@@ -71,7 +75,9 @@ async function use(o: OrderView): Promise<void> {
         <tr v-for="o in orders" :key="o.order.join()" :class="{ now: same(o) }">
           <th scope="row">{{ title(o) }}</th>
           <td>
-            <span class="delta" :class="o.intake_C < now.intake_C ? 'better' : 'worse'">{{ same(o) ? '' : change(o.intake_C - now.intake_C, 'K', settings.units) }}</span>
+            <span class="delta" :class="o.intake_C < now.intake_C ? 'better' : 'worse'">{{
+              same(o) ? '' : change(o.intake_C - now.intake_C, 'K', settings.units)
+            }}</span>
             {{ spoken(o.intake_C, 'C', settings.units) }}
           </td>
           <td v-for="c in others" :key="c.layer">
@@ -89,7 +95,9 @@ async function use(o: OrderView): Promise<void> {
         </tr>
       </tbody>
     </table>
-    <p v-if="open && now" class="fine">Cabin, engine and oil: the heat each could reject with its hot side held where it is. More is better for each.</p>
+    <p v-if="open && now" class="fine">
+      Cabin, engine and oil: the heat each could reject with its hot side held where it is. More is better for each.
+    </p>
   </section>
 </template>
 

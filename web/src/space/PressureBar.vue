@@ -40,7 +40,9 @@ const words = (p: Part) => `${p.name} ${spoken(p.pa, 'Pa', settings.units, p.pa 
     <div v-for="(row, i) in [drives, takes]" :key="i" class="row">
       <span class="word">{{ i === 0 ? 'drives' : 'takes' }}</span>
       <div class="bar" role="img" :aria-label="row.map(words).join(', ')">
-        <span v-for="p in row" :key="p.name" :class="p.tone" :style="{ width: `${(100 * p.pa) / total}%` }" :title="words(p)"><template v-if="p.pa / total > 0.16">{{ words(p) }}</template></span>
+        <span v-for="p in row" :key="p.name" :class="p.tone" :style="{ width: `${(100 * p.pa) / total}%` }" :title="words(p)"
+          ><template v-if="p.pa / total > 0.16">{{ words(p) }}</template></span
+        >
       </div>
     </div>
   </section>

@@ -37,14 +37,20 @@ describe('the cooling air', () => {
   it('moves a layer and keeps the gaps where they are', async () => {
     const wrapper = await surface(SpaceSurface)
     await wrapper.find('[aria-label="Move core to the front"]').trigger('click')
-    expect(asEdited(build, edit).options[0]!.airWays![0]!.layers.map((l) => [l.name, l.gap_mm])).toEqual([['core', 60], ['condenser', 15]])
+    expect(asEdited(build, edit).options[0]!.airWays![0]!.layers.map((l) => [l.name, l.gap_mm])).toEqual([
+      ['core', 60],
+      ['condenser', 15],
+    ])
     expect(edit.mock.lastCall![1]).toBe('core moved to the front')
   })
 
   it('compares all orders in one click and takes one over', async () => {
     vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
     const wrapper = await surface(SpaceSurface)
-    await wrapper.findAll('button').find((b) => b.text() === 'compare all orders')!.trigger('click')
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'compare all orders')!
+      .trigger('click')
     await vi.advanceTimersByTimeAsync(300)
     vi.useRealTimers()
     await flushPromises()
@@ -57,16 +63,25 @@ describe('the cooling air', () => {
 
   it('puts a plate before the opening and a fan behind the stack', async () => {
     const wrapper = await surface(SpaceSurface)
-    await wrapper.findAll('button').find((b) => b.text() === 'a plate or bar')!.trigger('click')
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'a plate or bar')!
+      .trigger('click')
     expect(asEdited(build, edit).options[0]!.airWays![0]!.opening.walls).toMatchObject([{ name: 'plate' }, { name: 'number plate' }])
-    await wrapper.findAll('button').find((b) => b.text() === 'put a fan in')!.trigger('click')
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'put a fan in')!
+      .trigger('click')
     expect(edit.mock.lastCall![0][0]).toMatchObject({ pointer: '/options/#A/airWays/#r1/fan', value: { backwards: false } })
   })
 
   it('begins from a usual way round the core when none is described', async () => {
     onScreen(build, { ...build.document!, options: [{ ...build.document!.options[0]!, airWays: undefined }] })
     const wrapper = await surface(SpaceSurface)
-    await wrapper.findAll('button').find((b) => b.text().startsWith('describe the opening'))!.trigger('click')
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text().startsWith('describe the opening'))!
+      .trigger('click')
     expect(asEdited(build, edit).options[0]!.airWays).toMatchObject([{ name: 'front', layers: [{ kind: 'core', name: 'core' }] }])
   })
 })

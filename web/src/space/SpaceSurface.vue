@@ -27,7 +27,12 @@ const wayId = ref<string>()
 const layerId = ref<string>()
 
 const ways = computed(() => build.option?.airWays ?? [])
-const wayIndex = computed(() => Math.max(0, ways.value.findIndex((w) => w.id === wayId.value)))
+const wayIndex = computed(() =>
+  Math.max(
+    0,
+    ways.value.findIndex((w) => w.id === wayId.value),
+  ),
+)
 const way = computed(() => ways.value[wayIndex.value])
 const at = computed(() => `${build.optionAt}/airWays/#${way.value?.id}`)
 /** The answer of this very stack; while one of other layers is still on its way, none. */
@@ -38,7 +43,10 @@ const view = computed(() => {
 const was = computed(() => build.ghost?.answer.steady?.airWays.find((w) => w.name === way.value?.name))
 const chosen = computed(() => {
   const list = way.value?.layers ?? []
-  const ours = Math.max(0, list.findIndex((l) => l.kind === 'core' || l.kind === 'radiator'))
+  const ours = Math.max(
+    0,
+    list.findIndex((l) => l.kind === 'core' || l.kind === 'radiator'),
+  )
   const picked = list.findIndex((l) => l.id !== undefined && l.id === layerId.value)
   return picked < 0 ? ours : picked
 })
@@ -55,13 +63,24 @@ const heads = computed(() => {
   if (!v) return []
   const w = was.value
   const list = [
-    { name: 'through the opening', text: spoken(v.flow_m3_h, 'm3_h', settings.units), delta: w ? change(v.flow_m3_h - w.flow_m3_h, 'm3_h', settings.units) : '', better: !w || v.flow_m3_h > w.flow_m3_h },
+    {
+      name: 'through the opening',
+      text: spoken(v.flow_m3_h, 'm3_h', settings.units),
+      delta: w ? change(v.flow_m3_h - w.flow_m3_h, 'm3_h', settings.units) : '',
+      better: !w || v.flow_m3_h > w.flow_m3_h,
+    },
     { name: 'round the stack', text: `${v.bypass_pct.toFixed(0)} %`, delta: '', better: true },
     { name: 'free opening', text: spoken(v.freeOpening_cm2, 'cm2', settings.units), delta: '', better: true },
     { name: 'stack', text: spoken(v.stackFace_cm2, 'cm2', settings.units), delta: '', better: true },
   ]
   for (const l of v.layers) {
-    if (l.kind === 'CORE' || l.kind === 'RADIATOR') list.push({ name: `face of the ${l.name}${l.kind === 'RADIATOR' ? "'s radiator" : ''}`, text: `${spoken(l.faceSpeed_m_s, 'm_s', settings.units)}, ${road.value > 0 ? ((360 * l.faceSpeed_m_s) / road.value).toFixed(0) : '0'} % of road speed`, delta: '', better: true })
+    if (l.kind === 'CORE' || l.kind === 'RADIATOR')
+      list.push({
+        name: `face of the ${l.name}${l.kind === 'RADIATOR' ? "'s radiator" : ''}`,
+        text: `${spoken(l.faceSpeed_m_s, 'm_s', settings.units)}, ${road.value > 0 ? ((360 * l.faceSpeed_m_s) / road.value).toFixed(0) : '0'} % of road speed`,
+        delta: '',
+        better: true,
+      })
   }
   return list
 })
@@ -134,12 +153,19 @@ function takeOutWall(w: Wall): void {
 }
 
 function fan(on: boolean): void {
-  const fresh: AirWay['fan'] = { curve: [{ flow_m3_h: 0, pressure_Pa: 220 }, { flow_m3_h: 2600, pressure_Pa: 0 }], backwards: false, offAbove_km_h: 60 }
+  const fresh: AirWay['fan'] = {
+    curve: [
+      { flow_m3_h: 0, pressure_Pa: 220 },
+      { flow_m3_h: 2600, pressure_Pa: 0 },
+    ],
+    backwards: false,
+    offAbove_km_h: 60,
+  }
   write(`${at.value}/fan`, on ? fresh : undefined, `${way.value!.name}: fan ${on ? 'put in' : 'taken out'}`)
 }
 
 /** Pressure at an opening by where it is, % of the road wind's (common practice, no source). */
-const PLACES: Record<string, number> = { 'facing the wind': 92, 'scoop': 70, 'sidepod': 60, 'under-tray': 40, 'rear scoop': 30 }
+const PLACES: Record<string, number> = { 'facing the wind': 92, scoop: 70, sidepod: 60, 'under-tray': 40, 'rear scoop': 30 }
 const places = [...Object.keys(PLACES), 'as typed'].map((w) => ({ value: w, label: w }))
 const place = computed(() => Object.keys(PLACES).find((w) => PLACES[w] === way.value?.opening.pressure_pct) ?? 'as typed')
 
@@ -173,16 +199,31 @@ const size = (l: AirLayer) => {
     </template>
     <template v-else>
       <nav class="which" aria-label="Ways of the air">
-        <button v-for="(w, i) in ways" :key="w.id ?? i" type="button" class="act" :class="{ on: i === wayIndex }" :aria-pressed="i === wayIndex" @click="wayId = w.id">{{ w.name }}</button>
+        <button
+          v-for="(w, i) in ways"
+          :key="w.id ?? i"
+          type="button"
+          class="act"
+          :class="{ on: i === wayIndex }"
+          :aria-pressed="i === wayIndex"
+          @click="wayId = w.id"
+        >
+          {{ w.name }}
+        </button>
         <span class="gap" />
         <button v-if="free.length" type="button" class="act quiet" @click="addWay">another way of the air</button>
         <button type="button" class="act quiet" @click="removeWay">take this way out</button>
       </nav>
       <header class="heads">
-        <h2>Cooling air through "{{ way.name }}", option {{ build.letter }}, at {{ spoken(road, 'km_h', settings.units) }} <KnowButton :subject="`/airWays/${wayIndex}`" :of="way.name" /></h2>
+        <h2>
+          Cooling air through "{{ way.name }}", option {{ build.letter }}, at {{ spoken(road, 'km_h', settings.units) }}
+          <KnowButton :subject="`/airWays/${wayIndex}`" :of="way.name" />
+        </h2>
         <dl>
           <div v-for="h in heads" :key="h.name">
-            <dd class="figure">{{ h.text }} <span v-if="h.delta" class="delta" :class="h.better ? 'better' : 'worse'">{{ h.delta }}</span></dd>
+            <dd class="figure">
+              {{ h.text }} <span v-if="h.delta" class="delta" :class="h.better ? 'better' : 'worse'">{{ h.delta }}</span>
+            </dd>
             <dt>{{ h.name }}</dt>
           </div>
         </dl>
@@ -207,9 +248,13 @@ const size = (l: AirLayer) => {
           </thead>
           <tbody>
             <tr v-for="(l, i) in way.layers" :key="l.id ?? i" :class="{ picked: i === chosen }">
-              <th scope="row"><button type="button" class="act" :aria-pressed="i === chosen" @click="layerId = l.id">{{ what(l) }}</button></th>
+              <th scope="row">
+                <button type="button" class="act" :aria-pressed="i === chosen" @click="layerId = l.id">{{ what(l) }}</button>
+              </th>
               <td>{{ size(l) }}</td>
-              <td v-for="key in ['gap_mm', 'across_mm', 'up_mm']" :key="key"><NumberField part="airWay/layer" :name="key" :pointer="`${at}/layers/#${l.id}/${key}`" :of="what(l)" bare /></td>
+              <td v-for="key in ['gap_mm', 'across_mm', 'up_mm']" :key="key">
+                <NumberField part="airWay/layer" :name="key" :pointer="`${at}/layers/#${l.id}/${key}`" :of="what(l)" bare />
+              </td>
               <template v-if="view?.layers[i]">
                 <td>{{ spoken(view.layers[i]!.faceSpeed_m_s, 'm_s', settings.units) }}</td>
                 <td>{{ spoken(view.layers[i]!.airIn_C, 'C', settings.units) }}</td>
@@ -218,9 +263,21 @@ const size = (l: AirLayer) => {
               </template>
               <td v-else colspan="4">not solved</td>
               <td class="moves">
-                <button type="button" class="act" :disabled="i === 0" :aria-label="`Move ${what(l)} to the front`" @click="shift(i, -1)">forward</button>
-                <button type="button" class="act" :disabled="i === way.layers.length - 1" :aria-label="`Move ${what(l)} to the back`" @click="shift(i, 1)">back</button>
-                <button v-if="way.layers.length > 1" type="button" class="act" :aria-label="`Take ${what(l)} out of the stack`" @click="takeOut(i)">out</button>
+                <button type="button" class="act" :disabled="i === 0" :aria-label="`Move ${what(l)} to the front`" @click="shift(i, -1)">
+                  forward
+                </button>
+                <button
+                  type="button"
+                  class="act"
+                  :disabled="i === way.layers.length - 1"
+                  :aria-label="`Move ${what(l)} to the back`"
+                  @click="shift(i, 1)"
+                >
+                  back
+                </button>
+                <button v-if="way.layers.length > 1" type="button" class="act" :aria-label="`Take ${what(l)} out of the stack`" @click="takeOut(i)">
+                  out
+                </button>
               </td>
             </tr>
           </tbody>
@@ -230,11 +287,20 @@ const size = (l: AirLayer) => {
             {{ what(layer) }} <KnowButton :subject="`/airWays/${wayIndex}/layers/${chosen}`" :of="what(layer)" />
             <template v-if="own">
               · its size and card are on
-              <RouterLink class="act" :to="{ name: layer.kind === 'core' ? 'core' : 'water', params: route.params, query: route.query }">{{ layer.kind === 'core' ? 'Core' : 'Water' }}</RouterLink>
+              <RouterLink class="act" :to="{ name: layer.kind === 'core' ? 'core' : 'water', params: route.params, query: route.query }">{{
+                layer.kind === 'core' ? 'Core' : 'Water'
+              }}</RouterLink>
             </template>
           </p>
           <template v-if="!own">
-            <NumberField v-for="key in ['width_mm', 'height_mm', 'depth_mm', 'hot_C', 'heat_kW', 'hotOnCard_C', 'airSpeed_m_s', 'airIn_C']" :key="key" part="airWay/layer/other" :name="key" :pointer="`${layerAt}/${key}`" :of="what(layer)" />
+            <NumberField
+              v-for="key in ['width_mm', 'height_mm', 'depth_mm', 'hot_C', 'heat_kW', 'hotOnCard_C', 'airSpeed_m_s', 'airIn_C']"
+              :key="key"
+              part="airWay/layer/other"
+              :name="key"
+              :pointer="`${layerAt}/${key}`"
+              :of="what(layer)"
+            />
             <NumberField part="airWay/layer/other" name="airLoss_Pa" :pointer="`${layerAt}/airLoss_Pa`" :of="what(layer)" optional empty="usual" />
           </template>
         </div>
@@ -252,9 +318,29 @@ const size = (l: AirLayer) => {
           <h2>Opening</h2>
           <TextField label="name" :pointer="`${at}/name`" required :longest="60" />
           <ChoiceField label="where" :pointer="`${at}/opening/pressure_pct`" :choices="places" :shown="place" :pick="setPlace" :of="way.name" />
-          <NumberField v-for="key in ['width_mm', 'height_mm', 'pressure_pct', 'open_pct']" :key="key" part="airWay/opening" :name="key" :pointer="`${at}/opening/${key}`" />
-          <ChoiceField label="rounded lip" :pointer="`${at}/opening/roundedLip`" :choices="yesNo" :shown="way.opening.roundedLip ? 'yes' : 'no'" :pick="(v) => write(`${at}/opening/roundedLip`, v === 'yes', `rounded lip ${v}`)" :of="way.name" />
-          <ChoiceField label="duct widens to the stack" :pointer="`${at}/ducted`" :choices="yesNo" :shown="way.ducted ? 'yes' : 'no'" :pick="(v) => write(`${at}/ducted`, v === 'yes', `${way!.name} ducted ${v}`)" :of="way.name" />
+          <NumberField
+            v-for="key in ['width_mm', 'height_mm', 'pressure_pct', 'open_pct']"
+            :key="key"
+            part="airWay/opening"
+            :name="key"
+            :pointer="`${at}/opening/${key}`"
+          />
+          <ChoiceField
+            label="rounded lip"
+            :pointer="`${at}/opening/roundedLip`"
+            :choices="yesNo"
+            :shown="way.opening.roundedLip ? 'yes' : 'no'"
+            :pick="(v) => write(`${at}/opening/roundedLip`, v === 'yes', `rounded lip ${v}`)"
+            :of="way.name"
+          />
+          <ChoiceField
+            label="duct widens to the stack"
+            :pointer="`${at}/ducted`"
+            :choices="yesNo"
+            :shown="way.ducted ? 'yes' : 'no'"
+            :pick="(v) => write(`${at}/ducted`, v === 'yes', `${way!.name} ducted ${v}`)"
+            :of="way.name"
+          />
           <NumberField part="airWay" name="seal_pct" :pointer="`${at}/seal_pct`" />
         </section>
         <section>
@@ -262,24 +348,72 @@ const size = (l: AirLayer) => {
           <p v-if="!walls.length" class="fine">Nothing stands before it.</p>
           <div v-for="w in walls" :key="w.id" class="wall">
             <TextField label="name" :pointer="`${wallAt(w)}/name`" required :longest="60" />
-            <NumberField v-for="key in ['width_mm', 'height_mm', 'across_mm', 'up_mm']" :key="key" part="airWay/opening/wall" :name="key" :pointer="`${wallAt(w)}/${key}`" :of="w.name" />
+            <NumberField
+              v-for="key in ['width_mm', 'height_mm', 'across_mm', 'up_mm']"
+              :key="key"
+              part="airWay/opening/wall"
+              :name="key"
+              :pointer="`${wallAt(w)}/${key}`"
+              :of="w.name"
+            />
             <button type="button" class="act" :aria-label="`Take out ${w.name}`" @click="takeOutWall(w)">take out</button>
           </div>
         </section>
         <section>
           <h2>Exit and fan</h2>
-          <NumberField v-for="key in ['area_cm2', 'pressure_pct']" :key="key" part="airWay/exit" :name="key" :pointer="`${at}/exit/${key}`" of="exit" />
-          <NumberField v-for="key in ['spaceWidth_mm', 'spaceHeight_mm', 'recirculation_pct']" :key="key" part="airWay" :name="key" :pointer="`${at}/${key}`" />
+          <NumberField
+            v-for="key in ['area_cm2', 'pressure_pct']"
+            :key="key"
+            part="airWay/exit"
+            :name="key"
+            :pointer="`${at}/exit/${key}`"
+            of="exit"
+          />
+          <NumberField
+            v-for="key in ['spaceWidth_mm', 'spaceHeight_mm', 'recirculation_pct']"
+            :key="key"
+            part="airWay"
+            :name="key"
+            :pointer="`${at}/${key}`"
+          />
           <template v-if="way.fan">
             <template v-for="(c, k) in way.fan.curve" :key="c.id ?? k">
-              <NumberField part="airWay/fan/curve" name="flow_m3_h" :pointer="`${at}/fan/curve/#${c.id}/flow_m3_h`" :of="`fan point ${k + 1}`" :label="`fan flow, point ${k + 1}`" />
-              <NumberField part="airWay/fan/curve" name="pressure_Pa" :pointer="`${at}/fan/curve/#${c.id}/pressure_Pa`" :of="`fan point ${k + 1}`" :label="`fan pressure, point ${k + 1}`" />
+              <NumberField
+                part="airWay/fan/curve"
+                name="flow_m3_h"
+                :pointer="`${at}/fan/curve/#${c.id}/flow_m3_h`"
+                :of="`fan point ${k + 1}`"
+                :label="`fan flow, point ${k + 1}`"
+              />
+              <NumberField
+                part="airWay/fan/curve"
+                name="pressure_Pa"
+                :pointer="`${at}/fan/curve/#${c.id}/pressure_Pa`"
+                :of="`fan point ${k + 1}`"
+                :label="`fan pressure, point ${k + 1}`"
+              />
             </template>
             <NumberField part="airWay/fan" name="offAbove_km_h" :pointer="`${at}/fan/offAbove_km_h`" of="fan" />
-            <ChoiceField label="blows" :pointer="`${at}/fan/backwards`" :choices="winds" :shown="way.fan.backwards ? 'yes' : 'no'" :pick="(v) => write(`${at}/fan/backwards`, v === 'yes', `fan blows ${v === 'yes' ? 'against the wind' : 'with the wind'}`)" of="fan" />
-            <ChoiceField label="works while engine off" :pointer="`${at}/fan/whileOff`" :choices="yesNo" :shown="way.fan.whileOff === false ? 'no' : 'yes'" :pick="(v) => write(`${at}/fan/whileOff`, v === 'yes', `fan works while the engine is off: ${v}`)" of="fan" />
+            <ChoiceField
+              label="blows"
+              :pointer="`${at}/fan/backwards`"
+              :choices="winds"
+              :shown="way.fan.backwards ? 'yes' : 'no'"
+              :pick="(v) => write(`${at}/fan/backwards`, v === 'yes', `fan blows ${v === 'yes' ? 'against the wind' : 'with the wind'}`)"
+              of="fan"
+            />
+            <ChoiceField
+              label="works while engine off"
+              :pointer="`${at}/fan/whileOff`"
+              :choices="yesNo"
+              :shown="way.fan.whileOff === false ? 'no' : 'yes'"
+              :pick="(v) => write(`${at}/fan/whileOff`, v === 'yes', `fan works while the engine is off: ${v}`)"
+              of="fan"
+            />
           </template>
-          <p class="fine"><button type="button" class="act" @click="fan(!way.fan)">{{ way.fan ? 'take the fan out' : 'put a fan in' }}</button></p>
+          <p class="fine">
+            <button type="button" class="act" @click="fan(!way.fan)">{{ way.fan ? 'take the fan out' : 'put a fan in' }}</button>
+          </p>
         </section>
       </div>
       <Menu ref="menu" :model="items" popup />

@@ -15,18 +15,43 @@ const LEFT = 34
 const BOTTOM = 30
 
 const points = computed(() => props.view.speeds.map((s) => ({ v: s.roadSpeed_km_h, face: s.faces_m_s[props.layer] ?? 0 })))
-const x = computed(() => scaleLinear().domain([0, points.value.at(-1)!.v]).range([LEFT, W - 8]))
-const y = computed(() => scaleLinear().domain([0, Math.max(...points.value.map((p) => p.face), 1) * 1.1]).range([H - BOTTOM, 8]))
-const path = computed(() => line<{ v: number; face: number }>().x((p) => x.value(p.v)).y((p) => y.value(p.face))(points.value)!)
+const x = computed(() =>
+  scaleLinear()
+    .domain([0, points.value.at(-1)!.v])
+    .range([LEFT, W - 8]),
+)
+const y = computed(() =>
+  scaleLinear()
+    .domain([0, Math.max(...points.value.map((p) => p.face), 1) * 1.1])
+    .range([H - BOTTOM, 8]),
+)
+const path = computed(() =>
+  line<{ v: number; face: number }>()
+    .x((p) => x.value(p.v))
+    .y((p) => y.value(p.face))(points.value)!,
+)
 const now = computed(() => props.view.layers[props.layer]!.faceSpeed_m_s)
 const standing = computed(() => points.value[0]!.face)
 </script>
 
 <template>
-  <svg class="small-plot" :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="`Air at the face of ${name}: ${spoken(standing, 'm_s', settings.units)} standing, ${spoken(now, 'm_s', settings.units)} at ${spoken(road, 'km_h', settings.units)}`">
+  <svg
+    class="small-plot"
+    :viewBox="`0 0 ${W} ${H}`"
+    role="img"
+    :aria-label="`Air at the face of ${name}: ${spoken(standing, 'm_s', settings.units)} standing, ${spoken(now, 'm_s', settings.units)} at ${spoken(road, 'km_h', settings.units)}`"
+  >
     <g class="axis">
-      <g v-for="t in x.ticks(5)" :key="`x${t}`"><line :x1="x(t)" :x2="x(t)" y1="8" :y2="H - BOTTOM" /><text :x="x(t)" :y="H - BOTTOM + 13" text-anchor="middle">{{ figure(t, 'km_h', settings.units).figure }}</text></g>
-      <g v-for="t in y.ticks(4)" :key="`y${t}`"><line :x1="LEFT" :x2="W - 8" :y1="y(t)" :y2="y(t)" /><text :x="LEFT - 5" :y="y(t) + 4" text-anchor="end">{{ figure(t, 'm_s', settings.units, settings.units === 'us' ? 0 : undefined).figure }}</text></g>
+      <g v-for="t in x.ticks(5)" :key="`x${t}`">
+        <line :x1="x(t)" :x2="x(t)" y1="8" :y2="H - BOTTOM" />
+        <text :x="x(t)" :y="H - BOTTOM + 13" text-anchor="middle">{{ figure(t, 'km_h', settings.units).figure }}</text>
+      </g>
+      <g v-for="t in y.ticks(4)" :key="`y${t}`">
+        <line :x1="LEFT" :x2="W - 8" :y1="y(t)" :y2="y(t)" />
+        <text :x="LEFT - 5" :y="y(t) + 4" text-anchor="end">
+          {{ figure(t, 'm_s', settings.units, settings.units === 'us' ? 0 : undefined).figure }}
+        </text>
+      </g>
       <text :x="W - 8" :y="H - 4" text-anchor="end">{{ settings.units === 'us' ? 'mph; up ft/s' : 'km/h; up m/s' }}</text>
     </g>
     <path class="face" :d="path" />

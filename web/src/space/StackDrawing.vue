@@ -44,7 +44,12 @@ const air = computed(() => gaps(side.value, props.view, BEHIND))
 const captions = computed(() => {
   const wanted = air.value.map((g) => x((g.x0 + g.x1) / 2))
   const at = spread(wanted, 62, 30, sideRoom.value - 30)
-  return air.value.map((g, i) => ({ from: wanted[i]!, at: at[i]!, t: g.temperature_C, name: i === 0 ? 'front' : i === air.value.length - 1 ? 'behind' : '' }))
+  return air.value.map((g, i) => ({
+    from: wanted[i]!,
+    at: at[i]!,
+    t: g.temperature_C,
+    name: i === 0 ? 'front' : i === air.value.length - 1 ? 'behind' : '',
+  }))
 })
 const layers = computed(() =>
   props.way.layers.map((layer, index) => {
@@ -59,7 +64,12 @@ const label = (l: (typeof layers.value)[number]) =>
   `${words(l)}: air ${l.view ? `${spoken(l.view.airIn_C, 'C', settings.units)} in, ${spoken(l.view.airOut_C, 'C', settings.units)} out, ${spoken(l.view.heat_kW, 'kW', settings.units)}` : 'not solved'}`
 const names = computed(() => {
   const list = side.value.layers.map((l) => ({ index: l.index, x: x((l.x0 + l.x1) / 2) }))
-  const at = spread(list.map((l) => l.x), 88, 44, sideRoom.value - 44)
+  const at = spread(
+    list.map((l) => l.x),
+    88,
+    44,
+    sideRoom.value - 44,
+  )
   return list.map((l, i) => ({ ...l, at: at[i]! }))
 })
 
@@ -75,31 +85,80 @@ function keys(event: KeyboardEvent, index: number): void {
   <div ref="box" class="stack">
     <svg v-if="width" :width="wide" :height="HEIGHT" role="group" :aria-label="`Stack of the way ${way.name}, from the side and from the front`">
       <defs>
-        <pattern id="stack-fins" width="4" height="4" patternUnits="userSpaceOnUse"><path d="M0,4 L4,0" fill="none" stroke="var(--ink)" stroke-opacity="0.35" stroke-width="0.6" /></pattern>
-        <pattern id="stack-wall" width="5" height="5" patternUnits="userSpaceOnUse"><rect width="5" height="5" fill="var(--ink-2)" /><path d="M0,5 L5,0" stroke="var(--sheet)" stroke-width="0.8" /></pattern>
+        <pattern id="stack-fins" width="4" height="4" patternUnits="userSpaceOnUse">
+          <path d="M0,4 L4,0" fill="none" stroke="var(--ink)" stroke-opacity="0.35" stroke-width="0.6" />
+        </pattern>
+        <pattern id="stack-wall" width="5" height="5" patternUnits="userSpaceOnUse">
+          <rect width="5" height="5" fill="var(--ink-2)" />
+          <path d="M0,5 L5,0" stroke="var(--sheet)" stroke-width="0.8" />
+        </pattern>
       </defs>
 
       <text class="title" x="0" y="12">from the side</text>
       <text class="title" :x="fx(-way.spaceWidth_mm / 2)" y="12">from the front</text>
 
       <!-- the way, from the side -->
-      <path class="space" :d="`M${x(-20)},${y(way.spaceHeight_mm / 2)} H${x(side.depth + BEHIND)} M${x(-20)},${y(-way.spaceHeight_mm / 2)} H${x(side.depth + BEHIND)}`" />
+      <path
+        class="space"
+        :d="`M${x(-20)},${y(way.spaceHeight_mm / 2)} H${x(side.depth + BEHIND)} M${x(-20)},${y(-way.spaceHeight_mm / 2)} H${x(side.depth + BEHIND)}`"
+      />
       <g class="air">
-        <rect v-for="(g, i) in air" :key="i" :x="x(g.x0)" :width="Math.max((g.x1 - g.x0) * scale, 0)" :y="y(g.top)" :height="(g.top - g.bottom) * scale" :fill="temperatureColour(g.temperature_C)" fill-opacity="0.62" />
+        <rect
+          v-for="(g, i) in air"
+          :key="i"
+          :x="x(g.x0)"
+          :width="Math.max((g.x1 - g.x0) * scale, 0)"
+          :y="y(g.top)"
+          :height="(g.top - g.bottom) * scale"
+          :fill="temperatureColour(g.temperature_C)"
+          fill-opacity="0.62"
+        />
       </g>
-      <path v-if="way.ducted && side.layers.length" class="duct" :d="`M${x(0)},${y(opening.height_mm / 2)} L${x(side.layers[0]!.x0)},${y(side.layers[0]!.top)} M${x(0)},${y(-opening.height_mm / 2)} L${x(side.layers[0]!.x0)},${y(side.layers[0]!.bottom)}`" />
-      <path class="skin" :d="`M${x(0)},${y(way.spaceHeight_mm / 2)} V${y(opening.height_mm / 2)} M${x(0)},${y(-opening.height_mm / 2)} V${y(-way.spaceHeight_mm / 2)}`" />
-      <rect v-for="w in walls" :key="w.name" class="solid" :x="x(-46)" :width="18 * scale + 3" :y="y(w.up_mm + w.height_mm / 2)" :height="w.height_mm * scale" />
+      <path
+        v-if="way.ducted && side.layers.length"
+        class="duct"
+        :d="`M${x(0)},${y(opening.height_mm / 2)} L${x(side.layers[0]!.x0)},${y(side.layers[0]!.top)} M${x(0)},${y(-opening.height_mm / 2)} L${x(side.layers[0]!.x0)},${y(side.layers[0]!.bottom)}`"
+      />
+      <path
+        class="skin"
+        :d="`M${x(0)},${y(way.spaceHeight_mm / 2)} V${y(opening.height_mm / 2)} M${x(0)},${y(-opening.height_mm / 2)} V${y(-way.spaceHeight_mm / 2)}`"
+      />
+      <rect
+        v-for="w in walls"
+        :key="w.name"
+        class="solid"
+        :x="x(-46)"
+        :width="18 * scale + 3"
+        :y="y(w.up_mm + w.height_mm / 2)"
+        :height="w.height_mm * scale"
+      />
       <g class="wind">
         <path v-for="k in 3" :key="k" :d="`M${x(-AHEAD) + 2},${y(((k - 2) * opening.height_mm) / 3)} H${x(-70)} m-5,-3 l5,3 l-5,3`" />
       </g>
-      <g v-for="l in side.layers" :key="`s${l.index}`" class="layer" :class="{ chosen: l.index === chosen }" role="button" tabindex="0" :aria-label="label(layers[l.index]!)" :aria-pressed="l.index === chosen" @click="emit('pick', l.index)" @keydown="keys($event, l.index)">
+      <g
+        v-for="l in side.layers"
+        :key="`s${l.index}`"
+        class="layer"
+        :class="{ chosen: l.index === chosen }"
+        role="button"
+        tabindex="0"
+        :aria-label="label(layers[l.index]!)"
+        :aria-pressed="l.index === chosen"
+        @click="emit('pick', l.index)"
+        @keydown="keys($event, l.index)"
+      >
         <rect class="body" :x="x(l.x0)" :width="(l.x1 - l.x0) * scale" :y="y(l.top)" :height="(l.top - l.bottom) * scale" />
         <rect :x="x(l.x0)" :width="(l.x1 - l.x0) * scale" :y="y(l.top)" :height="(l.top - l.bottom) * scale" fill="url(#stack-fins)" />
       </g>
       <g v-if="way.fan" class="fan">
         <path :d="`M${x(side.depth + 24)},${y(way.spaceHeight_mm * 0.28)} V${y(-way.spaceHeight_mm * 0.28)}`" />
-        <path :d="way.fan.backwards ? `M${x(side.depth + 24) - 4},${middle} h-14 m5,-4 l-5,4 l5,4` : `M${x(side.depth + 24) + 4},${middle} h14 m-5,-4 l5,4 l-5,4`" />
+        <path
+          :d="
+            way.fan.backwards
+              ? `M${x(side.depth + 24) - 4},${middle} h-14 m5,-4 l-5,4 l5,4`
+              : `M${x(side.depth + 24) + 4},${middle} h14 m-5,-4 l5,4 l-5,4`
+          "
+        />
       </g>
       <g v-for="n in names" :key="`n${n.index}`" class="names" :class="{ chosen: n.index === chosen }">
         <path class="lead" :d="`M${n.x},${y(side.layers.find((l) => l.index === n.index)!.top)} V${y(way.spaceHeight_mm / 2)} L${n.at},${TOP - 1}`" />
@@ -116,21 +175,44 @@ function keys(event: KeyboardEvent, index: number): void {
       <rect class="space" :x="fx(-way.spaceWidth_mm / 2)" :y="y(way.spaceHeight_mm / 2)" :width="frontWidth" :height="way.spaceHeight_mm * scale" />
       <template v-for="l in [...layers].reverse()" :key="`f${l.index}`">
         <g v-if="l.size" class="outline" :class="{ chosen: l.index === chosen }" @click="emit('pick', l.index)">
-          <rect :x="fx(l.layer.across_mm - l.size.width / 2)" :y="y(l.layer.up_mm + l.size.height / 2)" :width="l.size.width * scale" :height="l.size.height * scale" :fill="l.view ? temperatureColour(l.view.airIn_C) : 'none'" fill-opacity="0.4" />
+          <rect
+            :x="fx(l.layer.across_mm - l.size.width / 2)"
+            :y="y(l.layer.up_mm + l.size.height / 2)"
+            :width="l.size.width * scale"
+            :height="l.size.height * scale"
+            :fill="l.view ? temperatureColour(l.view.airIn_C) : 'none'"
+            fill-opacity="0.4"
+          />
         </g>
       </template>
-      <rect class="hole" :x="fx(-opening.width_mm / 2)" :y="y(opening.height_mm / 2)" :width="opening.width_mm * scale" :height="opening.height_mm * scale" />
-      <rect v-for="w in walls" :key="`w${w.name}`" class="solid" :x="fx(w.across_mm - w.width_mm / 2)" :y="y(w.up_mm + w.height_mm / 2)" :width="w.width_mm * scale" :height="w.height_mm * scale" />
+      <rect
+        class="hole"
+        :x="fx(-opening.width_mm / 2)"
+        :y="y(opening.height_mm / 2)"
+        :width="opening.width_mm * scale"
+        :height="opening.height_mm * scale"
+      />
+      <rect
+        v-for="w in walls"
+        :key="`w${w.name}`"
+        class="solid"
+        :x="fx(w.across_mm - w.width_mm / 2)"
+        :y="y(w.up_mm + w.height_mm / 2)"
+        :width="w.width_mm * scale"
+        :height="w.height_mm * scale"
+      />
       <text v-for="w in walls" :key="`t${w.name}`" class="wall-name" :x="fx(w.across_mm)" :y="y(w.up_mm) + 4" text-anchor="middle">{{ w.name }}</text>
       <line class="ground" :x1="fx(-way.spaceWidth_mm / 2)" :x2="fx(way.spaceWidth_mm / 2)" :y1="GROUND + 0.5" :y2="GROUND + 0.5" />
       <text class="small" :x="fx(-way.spaceWidth_mm / 2)" :y="GROUND + 17">
         space {{ spoken(way.spaceWidth_mm, 'mm', settings.units) }} × {{ spoken(way.spaceHeight_mm, 'mm', settings.units) }}
       </text>
       <text class="small" :x="fx(-way.spaceWidth_mm / 2)" :y="GROUND + 33">
-        opening {{ spoken(opening.width_mm, 'mm', settings.units) }} × {{ spoken(opening.height_mm, 'mm', settings.units) }}<template v-if="view">, {{ view.uncovered_pct.toFixed(0) }} % not walled</template>
+        opening {{ spoken(opening.width_mm, 'mm', settings.units) }} × {{ spoken(opening.height_mm, 'mm', settings.units) }}
+        <template v-if="view">, {{ view.uncovered_pct.toFixed(0) }} % not walled</template>
       </text>
       <text v-if="view" class="small" x="0" :y="GROUND + 56">
-        {{ spoken(view.flow_m3_h, 'm3_h', settings.units) }} in · {{ view.bypass_pct.toFixed(0) }} % round the stack · exit {{ spoken(way.exit.area_cm2, 'cm2', settings.units) }}
+        {{ spoken(view.flow_m3_h, 'm3_h', settings.units) }} in · {{ view.bypass_pct.toFixed(0) }} % round the stack · exit
+        {{ spoken(way.exit.area_cm2, 'cm2', settings.units) }}
       </text>
     </svg>
   </div>

@@ -18,7 +18,10 @@ describe('the stack', () => {
 
   it('stands behind each other with its gaps, from the side', () => {
     const side = sideView(airWay(), option())
-    expect(side.layers.map((l) => [l.x0, l.x1])).toEqual([[60, 78], [93, 157]])
+    expect(side.layers.map((l) => [l.x0, l.x1])).toEqual([
+      [60, 78],
+      [93, 157],
+    ])
     expect(side.layers[1]).toMatchObject({ bottom: -140, top: 60 })
     expect(side.depth).toBe(157)
   })
@@ -38,7 +41,10 @@ describe('the stack', () => {
   it('keeps gaps where they are when layers change places', () => {
     const document = counted({ options: [option()] }) as unknown as BuildDocument
     const swapped = apply(document, reorder('/options/#A/airWays/#r1/layers', document.options[0]!.airWays![0]!.layers, [1, 0]))
-    expect(swapped.options[0]!.airWays![0]!.layers.map((l) => [l.name, l.gap_mm])).toEqual([['core', 60], ['condenser', 15]])
+    expect(swapped.options[0]!.airWays![0]!.layers.map((l) => [l.name, l.gap_mm])).toEqual([
+      ['core', 60],
+      ['condenser', 15],
+    ])
   })
 
   it('spreads captions without overlap, inside their room', () => {

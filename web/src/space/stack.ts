@@ -52,7 +52,13 @@ export interface AirGap {
 /** @returns the air before each layer and behind the last */
 export function gaps(side: { layers: SideLayer[] }, view: AirWayView | undefined, behind: number): AirGap[] {
   if (!view || !side.layers.length || view.layers.length < side.layers.length) return []
-  const list = side.layers.map((l, k) => ({ x0: k === 0 ? 0 : side.layers[k - 1]!.x1, x1: l.x0, bottom: l.bottom, top: l.top, temperature_C: view.layers[k]!.airIn_C }))
+  const list = side.layers.map((l, k) => ({
+    x0: k === 0 ? 0 : side.layers[k - 1]!.x1,
+    x1: l.x0,
+    bottom: l.bottom,
+    top: l.top,
+    temperature_C: view.layers[k]!.airIn_C,
+  }))
   const last = side.layers.at(-1)!
   return [...list, { x0: last.x1, x1: last.x1 + behind, bottom: last.bottom, top: last.top, temperature_C: view.behind_C }]
 }
@@ -75,7 +81,9 @@ export function unplaced(option: BuildOption): { kind: 'core' | 'radiator'; core
   return ofKind(option, 'core')
     .map((c) => c.piece)
     .filter((c) => !placed.has(c.name))
-    .flatMap((core): { kind: 'core' | 'radiator'; core: CorePiece }[] => (core.cooledBy === 'air' ? [{ kind: 'core', core }] : core.water?.radiator ? [{ kind: 'radiator', core }] : []))
+    .flatMap((core): { kind: 'core' | 'radiator'; core: CorePiece }[] =>
+      core.cooledBy === 'air' ? [{ kind: 'core', core }] : core.water?.radiator ? [{ kind: 'radiator', core }] : [],
+    )
 }
 
 /** @returns a way of usual proportions round what it is to cool */
@@ -86,7 +94,14 @@ export function newWay(name: string, inside: { kind: 'core' | 'radiator'; core: 
     name,
     spaceWidth_mm: round(part.width_mm * 1.2),
     spaceHeight_mm: round(part.height_mm * 1.3),
-    opening: { width_mm: round(part.width_mm * 0.9), height_mm: round(part.height_mm * 0.6), pressure_pct: usual['airWay/opening'].pressure_pct, open_pct: usual['airWay/opening'].open_pct, roundedLip: false, walls: [] },
+    opening: {
+      width_mm: round(part.width_mm * 0.9),
+      height_mm: round(part.height_mm * 0.6),
+      pressure_pct: usual['airWay/opening'].pressure_pct,
+      open_pct: usual['airWay/opening'].open_pct,
+      roundedLip: false,
+      walls: [],
+    },
     seal_pct: usual.airWay.seal_pct,
     ducted: false,
     layers: [{ kind: inside.kind, name: inside.core.name, across_mm: 0, up_mm: 0, gap_mm: 60 }],
@@ -97,9 +112,63 @@ export function newWay(name: string, inside: { kind: 'core' | 'radiator'; core: 
 
 /** What else stands in a stack, with usual figures (common practice, no source). */
 export const OTHERS: { kind: 'condenser' | 'engine radiator' | 'oil cooler'; layer: AirLayer }[] = [
-  { kind: 'condenser', layer: { kind: 'condenser', name: 'condenser', across_mm: 0, up_mm: 0, gap_mm: 15, width_mm: 560, height_mm: 340, depth_mm: 18, heat_kW: 8, hotOnCard_C: 58, airSpeed_m_s: 4, airIn_C: 35, airLoss_Pa: 38, hot_C: 58 } },
-  { kind: 'engine radiator', layer: { kind: 'engine radiator', name: 'engine radiator', across_mm: 0, up_mm: 0, gap_mm: 20, width_mm: 600, height_mm: 380, depth_mm: 34, heat_kW: 45, hotOnCard_C: 95, airSpeed_m_s: 5, airIn_C: 35, airLoss_Pa: 95, hot_C: 96 } },
-  { kind: 'oil cooler', layer: { kind: 'oil cooler', name: 'oil cooler', across_mm: 0, up_mm: 0, gap_mm: 20, width_mm: 280, height_mm: 150, depth_mm: 50, heat_kW: 9, hotOnCard_C: 115, airSpeed_m_s: 5, airIn_C: 35, airLoss_Pa: 140, hot_C: 115 } },
+  {
+    kind: 'condenser',
+    layer: {
+      kind: 'condenser',
+      name: 'condenser',
+      across_mm: 0,
+      up_mm: 0,
+      gap_mm: 15,
+      width_mm: 560,
+      height_mm: 340,
+      depth_mm: 18,
+      heat_kW: 8,
+      hotOnCard_C: 58,
+      airSpeed_m_s: 4,
+      airIn_C: 35,
+      airLoss_Pa: 38,
+      hot_C: 58,
+    },
+  },
+  {
+    kind: 'engine radiator',
+    layer: {
+      kind: 'engine radiator',
+      name: 'engine radiator',
+      across_mm: 0,
+      up_mm: 0,
+      gap_mm: 20,
+      width_mm: 600,
+      height_mm: 380,
+      depth_mm: 34,
+      heat_kW: 45,
+      hotOnCard_C: 95,
+      airSpeed_m_s: 5,
+      airIn_C: 35,
+      airLoss_Pa: 95,
+      hot_C: 96,
+    },
+  },
+  {
+    kind: 'oil cooler',
+    layer: {
+      kind: 'oil cooler',
+      name: 'oil cooler',
+      across_mm: 0,
+      up_mm: 0,
+      gap_mm: 20,
+      width_mm: 280,
+      height_mm: 150,
+      depth_mm: 50,
+      heat_kW: 9,
+      hotOnCard_C: 115,
+      airSpeed_m_s: 5,
+      airIn_C: 35,
+      airLoss_Pa: 140,
+      hot_C: 115,
+    },
+  },
 ]
 
 /** @returns a layer made no larger than the space it goes into */
@@ -112,6 +181,9 @@ export function reorder(list: string, layers: AirLayer[], order: number[]): Edit
   return order.flatMap((from, to): Edit[] => {
     const row = `${list}/#${layers[from]!.id}`
     const before = to === 0 ? null : (layers[order[to - 1]!]!.id ?? null)
-    return [{ row, behind: before }, { pointer: `${row}/gap_mm`, value: layers[to]!.gap_mm }]
+    return [
+      { row, behind: before },
+      { pointer: `${row}/gap_mm`, value: layers[to]!.gap_mm },
+    ]
   })
 }

@@ -6,7 +6,11 @@ const u = (symbol: string, factor: number, offset = 0, ...alsoWritten: string[])
 /** What the server's /api/fields answers, as far as the tests need it; the server's own test holds the real one. */
 export const catalogueView = {
   quantities: [
-    { quantity: 'LENGTH', si: 'm', units: [u('mm', 1e-3), u('cm', 1e-2), u('m', 1), u('in', 0.0254, 0, '"', 'inch'), u('ft', 0.3048, 0, "'", 'foot')] },
+    {
+      quantity: 'LENGTH',
+      si: 'm',
+      units: [u('mm', 1e-3), u('cm', 1e-2), u('m', 1), u('in', 0.0254, 0, '"', 'inch'), u('ft', 0.3048, 0, "'", 'foot')],
+    },
     { quantity: 'PRESSURE', si: 'Pa', units: [u('kPa', 1e3), u('bar', 1e5), u('Pa', 1), u('psi', 6894.757293168)] },
     { quantity: 'TEMPERATURE', si: 'K', units: [u('°C', 1, 273.15, 'C'), u('°F', 5 / 9, (459.67 * 5) / 9, 'F'), u('K', 1)] },
     { quantity: 'TEMPERATURE_DIFFERENCE', si: 'K', units: [u('K', 1, 0, '°C'), u('°F', 5 / 9, 0, 'F')] },
@@ -21,8 +25,28 @@ export const catalogueView = {
   ],
   fields: [
     { part: 'pipe', key: 'bore_mm', label: 'bore', quantity: 'LENGTH', unit: 'mm', min: 10, max: 400, usual: 63, source: 'inside' },
-    { part: 'climate', key: 'airTemperature_C', label: 'outside air', quantity: 'TEMPERATURE', unit: '°C', min: -40, max: 55, usual: 25, source: 'the hottest day' },
-    { part: 'engine', key: 'displacement_L', label: 'displacement', quantity: 'VOLUME', unit: 'L', min: 0.05, max: 60, usual: 2, source: 'data plate' },
+    {
+      part: 'climate',
+      key: 'airTemperature_C',
+      label: 'outside air',
+      quantity: 'TEMPERATURE',
+      unit: '°C',
+      min: -40,
+      max: 55,
+      usual: 25,
+      source: 'the hottest day',
+    },
+    {
+      part: 'engine',
+      key: 'displacement_L',
+      label: 'displacement',
+      quantity: 'VOLUME',
+      unit: 'L',
+      min: 0.05,
+      max: 60,
+      usual: 2,
+      source: 'data plate',
+    },
     { part: 'core', key: 'width_mm', label: 'core width', quantity: 'LENGTH', unit: 'mm', min: 30, max: 2500, usual: 500, source: 'finned block' },
     { part: 'core', key: 'height_mm', label: 'core height', quantity: 'LENGTH', unit: 'mm', min: 30, max: 1500, usual: 250, source: 'finned block' },
     { part: 'core', key: 'depth_mm', label: 'core depth', quantity: 'LENGTH', unit: 'mm', min: 10, max: 400, usual: 64, source: 'finned block' },

@@ -4,11 +4,34 @@ const KINDS = ['filter', 'blower', 'pipe', 'core', 'pipe', 'plenum']
 const NAMES = ['filter', 'turbo', 'hot pipe', 'core', 'cold pipe', 'plenum']
 
 const CORE: CoreView = {
-  place: '/path/3', name: 'core', cooledBy: 'air', chargeFlow_kg_s: 0.12, chargeIn_C: 170, chargeOut_C: 48, effectiveness: 0.9, recovered: 0.9, ntu: 3,
-  heat_kW: 17, coldIn_C: 34, coldOut_C: 56, faceSpeed_m_s: 5, metalMass_kg: 7, chargeVolume_L: 4,
+  place: '/path/3',
+  name: 'core',
+  cooledBy: 'air',
+  chargeFlow_kg_s: 0.12,
+  chargeIn_C: 170,
+  chargeOut_C: 48,
+  effectiveness: 0.9,
+  recovered: 0.9,
+  ntu: 3,
+  heat_kW: 17,
+  coldIn_C: 34,
+  coldOut_C: 56,
+  faceSpeed_m_s: 5,
+  metalMass_kg: 7,
+  chargeVolume_L: 4,
   shares: { charge_pct: 26, wall_pct: 2, coldFilm_pct: 49, coldFlow_pct: 23, radiator_pct: 0, tank_pct: 0, warmedAir_pct: 0 },
   condensate: { dewPoint_C: 30, flow_g_s: 0, latent_kW: 0 },
-  card: { chargeFlowRatio: 0.6, chargeFlowMin: 0.3, chargeFlowMax: 1.8, coldFlowRatio: 0.6, coldFlowMin: 0.3, coldFlowMax: 1.8, volumeRatio: 1, misfit_pct: 0, filmsSeparated: false },
+  card: {
+    chargeFlowRatio: 0.6,
+    chargeFlowMin: 0.3,
+    chargeFlowMax: 1.8,
+    coldFlowRatio: 0.6,
+    coldFlowMin: 0.3,
+    coldFlowMax: 1.8,
+    volumeRatio: 1,
+    misfit_pct: 0,
+    filmsSeparated: false,
+  },
 }
 
 /** A charge line with given station temperatures in °C; everything else is plain. */

@@ -23,7 +23,14 @@ class AnyField extends Catalogue {
 /** A path of the usual six pieces, as {@link steadyView} answers it. */
 export function usualPath(): Piece[] {
   const core = newPiece('core', 57, 'core')
-  return [newPiece('filter', 70, 'filter'), newPiece('blower', 51, 'turbo'), newPiece('pipe', 51, 'hot pipe'), core, newPiece('pipe', 57, 'cold pipe'), newPiece('plenum', 60, 'plenum')]
+  return [
+    newPiece('filter', 70, 'filter'),
+    newPiece('blower', 51, 'turbo'),
+    newPiece('pipe', 51, 'hot pipe'),
+    core,
+    newPiece('pipe', 57, 'cold pipe'),
+    newPiece('plenum', 60, 'plenum'),
+  ]
 }
 
 /** @returns a copy whose rows are r1, r2 and so on in their lists */
@@ -31,7 +38,8 @@ export function counted<T>(value: T): T {
   const copy = structuredClone(value)
   const walk = (node: unknown): void => {
     if (node === null || typeof node !== 'object') return
-    if (Array.isArray(node)) node.forEach((row, i) => row !== null && typeof row === 'object' && identity(row) === undefined && (row.id = `r${i + 1}`))
+    if (Array.isArray(node))
+      node.forEach((row, i) => row !== null && typeof row === 'object' && identity(row) === undefined && (row.id = `r${i + 1}`))
     Object.values(node).forEach(walk)
   }
   walk(copy)
@@ -55,7 +63,11 @@ export function buildOnScreen(path: Piece[] = usualPath(), more: object = {}): R
   const build = useBuild()
   build.catalogue = new AnyField(catalogueView)
   const document = counted({
-    name: 'Bench', summary: '', engine: { displacement_L: 2 }, climate: {}, targets: { intake_C: 50, timingPull_C: 65 },
+    name: 'Bench',
+    summary: '',
+    engine: { displacement_L: 2 },
+    climate: {},
+    targets: { intake_C: 50, timingPull_C: 65 },
     fullLoad: { engineSpeed_rpm: 5000, roadSpeed_km_h: 100 },
     duty: { name: 'hold', boostFollowsBrief: true, startAbove_K: 5, repeats: 1, wait_s: 0, rows: [] },
     options: [{ letter: 'A', name: 'first', boost_kPa: 90, path }],
@@ -81,7 +93,10 @@ export async function surface(component: Component, query: Record<string, string
   const page = { template: '<i/>' }
   const router = createRouter({
     history: createMemoryHistory(),
-    routes: [{ path: '/', name: 'home', component: page }, ...['brief', 'space', 'core', 'water', 'pipes', 'endurance'].map((name) => ({ path: `/${name}`, name, component: page }))],
+    routes: [
+      { path: '/', name: 'home', component: page },
+      ...['brief', 'space', 'core', 'water', 'pipes', 'endurance'].map((name) => ({ path: `/${name}`, name, component: page })),
+    ],
   })
   await router.push({ name: 'pipes', query })
   const wrapper = mount(component, { global: { plugins: [router, PrimeVue], stubs: { teleport: true } } })

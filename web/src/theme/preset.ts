@@ -35,22 +35,45 @@ export const preset = definePreset(Aura, {
 function scheme() {
   return {
     surface: {
-      0: tone('sheet'), 50: tone('bench'), 100: tone('bench'), 200: tone('hair'), 300: tone('rule'), 400: tone('ink-3'), 500: tone('ink-3'),
-      600: tone('ink-2'), 700: tone('ink-2'), 800: tone('ink'), 900: tone('ink'), 950: tone('ink'),
+      0: tone('sheet'),
+      50: tone('bench'),
+      100: tone('bench'),
+      200: tone('hair'),
+      300: tone('rule'),
+      400: tone('ink-3'),
+      500: tone('ink-3'),
+      600: tone('ink-2'),
+      700: tone('ink-2'),
+      800: tone('ink'),
+      900: tone('ink'),
+      950: tone('ink'),
     },
     primary: { color: tone('blue'), contrastColor: tone('on-blue'), hoverColor: tone('blue'), activeColor: tone('blue') },
     highlight: { background: tone('hair'), focusBackground: tone('hair'), color: tone('ink'), focusColor: tone('ink') },
     text: { color: tone('ink'), hoverColor: tone('ink'), mutedColor: tone('ink-2'), hoverMutedColor: tone('ink-2') },
     content: { background: tone('sheet'), hoverBackground: tone('hair'), borderColor: tone('rule'), color: tone('ink'), hoverColor: tone('ink') },
     formField: {
-      background: 'transparent', borderColor: tone('rule'), hoverBorderColor: tone('ink-3'), focusBorderColor: tone('blue'), color: tone('ink'), shadow: 'none',
+      background: 'transparent',
+      borderColor: tone('rule'),
+      hoverBorderColor: tone('ink-3'),
+      focusBorderColor: tone('blue'),
+      color: tone('ink'),
+      shadow: 'none',
     },
     overlay: {
       select: { background: tone('sheet'), borderColor: tone('rule'), color: tone('ink') },
       popover: { background: tone('sheet'), borderColor: tone('rule'), color: tone('ink') },
       modal: { background: tone('sheet'), borderColor: tone('rule'), color: tone('ink') },
     },
-    list: { option: { focusBackground: tone('hair'), selectedBackground: tone('hair'), selectedFocusBackground: tone('hair'), color: tone('ink'), selectedColor: tone('ink') } },
+    list: {
+      option: {
+        focusBackground: tone('hair'),
+        selectedBackground: tone('hair'),
+        selectedFocusBackground: tone('hair'),
+        color: tone('ink'),
+        selectedColor: tone('ink'),
+      },
+    },
     mask: { background: 'rgba(16, 24, 29, 0.35)', color: tone('ink') },
   }
 }

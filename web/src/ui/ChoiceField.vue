@@ -5,7 +5,15 @@ import { useBuild } from '../build/store'
 import { at } from '../document/edit'
 
 /** One of a few words, shown as the file says them or by a label. */
-const props = defineProps<{ label: string; pointer: string; choices: readonly (string | { value: string; label: string })[]; of?: string; fallback?: string; shown?: string; pick?: (value: string) => void }>()
+const props = defineProps<{
+  label: string
+  pointer: string
+  choices: readonly (string | { value: string; label: string })[]
+  of?: string
+  fallback?: string
+  shown?: string
+  pick?: (value: string) => void
+}>()
 const build = useBuild()
 /** What the file leaves out counts as the fallback; `shown` and `pick` stand in where the file holds no word. */
 const value = computed(() => props.shown ?? (at(build.document, props.pointer) as string | undefined) ?? props.fallback)
@@ -21,7 +29,14 @@ function choose(next: string): void {
 <template>
   <div class="choice">
     <span class="label">{{ label }}</span>
-    <Select :model-value="value" :options="options" option-label="label" option-value="value" :aria-label="of ? `${of} ${label}` : label" @update:model-value="choose" />
+    <Select
+      :model-value="value"
+      :options="options"
+      option-label="label"
+      option-value="value"
+      :aria-label="of ? `${of} ${label}` : label"
+      @update:model-value="choose"
+    />
   </div>
 </template>
 

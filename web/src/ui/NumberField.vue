@@ -61,7 +61,10 @@ async function commit(): Promise<void> {
   const quantity = build.catalogue!.quantity(field.value.quantity)
   const reading = read(text, quantity, unit)
   if ('refused' in reading) {
-    const units = quantity.units.map((u) => u.symbol).filter(Boolean).join(', ')
+    const units = quantity.units
+      .map((u) => u.symbol)
+      .filter(Boolean)
+      .join(', ')
     refusal.value =
       reading.refused === 'WRONG_UNIT'
         ? `"${reading.unit}" does not measure ${words.value}. Use ${units || 'a plain number'}.`
@@ -139,7 +142,16 @@ function capital(text: string): string {
         <dt>From</dt>
         <dd>{{ field.source }}</dd>
       </dl>
-      <p class="hint">Type any unit: {{ build.catalogue!.quantity(field.quantity).units.map((u) => u.symbol).filter(Boolean).join(', ') || 'a plain number' }}</p>
+      <p class="hint">
+        Type any unit:
+        {{
+          build
+            .catalogue!.quantity(field.quantity)
+            .units.map((u) => u.symbol)
+            .filter(Boolean)
+            .join(', ') || 'a plain number'
+        }}
+      </p>
     </Popover>
   </div>
 </template>

@@ -37,7 +37,13 @@ async function commit(): Promise<void> {
 <template>
   <label class="text">
     <span>{{ label }}</span>
-    <input :value="draft ?? value" :maxlength="longest ?? 200" autocomplete="off" @input="draft = ($event.target as HTMLInputElement).value" @change="commit" />
+    <input
+      :value="draft ?? value"
+      :maxlength="longest ?? 200"
+      autocomplete="off"
+      @input="draft = ($event.target as HTMLInputElement).value"
+      @change="commit"
+    />
     <em v-if="refusal" role="alert">{{ refusal }}</em>
   </label>
 </template>

@@ -10,18 +10,33 @@ import { UNKNOWNS } from './unknowns'
 let told: ((e: { data: string }) => void) | undefined
 
 const spread = {
-  samples: 200, time_s: [1], low_C: [40], high_C: [50], worstLow_C: 47.4, worstMid_C: 51, worstHigh_C: 55.2, holds_pct: 41, pulls_pct: 2,
-  ranking: [{ unknown: 'COOLING_AIR', share_pct: 58, kelvin: -3, spread: 0.2 }, { unknown: 'CORE_CONDUCTANCE', share_pct: 30, kelvin: -2, spread: 0.1 }, { unknown: 'START', share_pct: 1, kelvin: 0, spread: 4 }],
+  samples: 200,
+  time_s: [1],
+  low_C: [40],
+  high_C: [50],
+  worstLow_C: 47.4,
+  worstMid_C: 51,
+  worstHigh_C: 55.2,
+  holds_pct: 41,
+  pulls_pct: 2,
+  ranking: [
+    { unknown: 'COOLING_AIR', share_pct: 58, kelvin: -3, spread: 0.2 },
+    { unknown: 'CORE_CONDUCTANCE', share_pct: 30, kelvin: -2, spread: 0.1 },
+    { unknown: 'START', share_pct: 1, kelvin: 0, spread: 4 },
+  ],
 } as SpreadView
 
 describe('how sure', () => {
   beforeEach(() => {
-    vi.stubGlobal('EventSource', class {
-      addEventListener(_: string, f: typeof told) {
-        told = f
-      }
-      close() {}
-    })
+    vi.stubGlobal(
+      'EventSource',
+      class {
+        addEventListener(_: string, f: typeof told) {
+          told = f
+        }
+        close() {}
+      },
+    )
     buildOnScreen()
     vi.spyOn(api, 'startJob').mockResolvedValue({ id: 's', state: 'RUNNING', done: 0, of: 200 } as JobView)
     vi.spyOn(api, 'cancelJob').mockResolvedValue(undefined)
@@ -62,7 +77,10 @@ describe('how sure', () => {
 
   it('can be cancelled, and says why it cannot be', async () => {
     const column = await asked()
-    await column.findAll('button').find((b) => b.text() === 'Cancel')!.trigger('click')
+    await column
+      .findAll('button')
+      .find((b) => b.text() === 'Cancel')!
+      .trigger('click')
     expect(api.cancelJob).toHaveBeenCalledWith('s')
     vi.spyOn(api, 'startJob').mockRejectedValue(new Error('no such option'))
     await column.find('button').trigger('click')

@@ -16,7 +16,12 @@ const target = computed(() => spoken(build.document!.targets.intake_C, 'C', sett
 const odds = computed(() => {
   const v = view.value!
   const range = `${figure(v.worstLow_C!, 'C', settings.units, 0).figure} to ${spoken(v.worstHigh_C!, 'C', settings.units, 0).replace(' ', '\u00a0')}`
-  const holds = v.holds_pct >= 97 ? `All but certain to keep ${target.value}` : v.holds_pct <= 3 ? `All but certain to pass ${target.value}` : `Keeps ${target.value} in ${Math.round(v.holds_pct / 10) || 1} of 10 cases`
+  const holds =
+    v.holds_pct >= 97
+      ? `All but certain to keep ${target.value}`
+      : v.holds_pct <= 3
+        ? `All but certain to pass ${target.value}`
+        : `Keeps ${target.value} in ${Math.round(v.holds_pct / 10) || 1} of 10 cases`
   return `${holds}: the worst lies between ${range} in 8 of 10.`
 })
 const weights = computed(() => view.value!.ranking.filter((w) => w.share_pct >= 4).slice(0, 4))
@@ -29,7 +34,9 @@ const tens = computed(() => Math.max(...weights.value.map((w) => w.share_pct), 1
     <template v-if="view">
       <p>{{ odds }}</p>
       <table>
-        <caption class="hidden-words">What decides most</caption>
+        <caption class="hidden-words">
+          What decides most
+        </caption>
         <tbody>
           <tr v-for="w in weights" :key="w.unknown">
             <th scope="row">{{ UNKNOWNS[w.unknown].name }}</th>

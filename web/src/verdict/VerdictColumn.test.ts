@@ -12,7 +12,15 @@ import { steadyView } from '../testing/steady'
 import VerdictColumn from './VerdictColumn.vue'
 
 const change: ChangeView = {
-  piece: 'cold pipe', key: 'bore_mm', part: 'pipe', from: 57, to: 63, edits: [{ pointer: '/path/4/bore_mm', value: 63 }], worst_K: -1.24, loss_kPa: 0.31, longer_s: 366,
+  piece: 'cold pipe',
+  key: 'bore_mm',
+  part: 'pipe',
+  from: 57,
+  to: 63,
+  edits: [{ pointer: '/path/4/bore_mm', value: 63 }],
+  worst_K: -1.24,
+  loss_kPa: 0.31,
+  longer_s: 366,
 }
 
 describe('the verdict column', () => {
@@ -22,11 +30,24 @@ describe('the verdict column', () => {
     setActivePinia(createPinia())
     const build = useBuild()
     build.catalogue = new Catalogue(catalogueView)
-    build.keeper = new Keeper('test', { targets: { intake_C: 55, timingPull_C: 70 }, duty: { repeats: 1 }, options: [{ letter: 'A' }] } as BuildDocument)
+    build.keeper = new Keeper('test', {
+      targets: { intake_C: 55, timingPull_C: 70 },
+      duty: { repeats: 1 },
+      options: [{ letter: 'A' }],
+    } as BuildDocument)
     const soak = {
       verdict: {
-        outcome: 'OVER_TARGET', worst_C: 58.2, worstTime_s: 727, mean_C: 50, firstOverTarget_s: 192, overTarget_s: 90, overTiming_s: 0, stillClimbing: false,
-        limit: 'COLD_SIDE', needed_pct: 70, findings: [
+        outcome: 'OVER_TARGET',
+        worst_C: 58.2,
+        worstTime_s: 727,
+        mean_C: 50,
+        firstOverTarget_s: 192,
+        overTarget_s: 90,
+        overTiming_s: 0,
+        stillClimbing: false,
+        limit: 'COLD_SIDE',
+        needed_pct: 70,
+        findings: [
           { part: 'HEADLINE', kind: 'OVER_TARGET', values: { first: 192, worst: 58.2, climbing: 0, short: 0 }, says: '' },
           { part: 'LIMIT', kind: 'LIMIT_LITTLE_AIR', values: { share: 72 }, says: '' },
         ],
@@ -67,7 +88,12 @@ describe('the verdict column', () => {
     const add = vi.spyOn(useBuild(), 'addOption').mockResolvedValue({ done: true })
     const wrapper = await column()
     await wrapper.find('tbody button').trigger('click')
-    expect(add).toHaveBeenCalledWith('cold pipe bore 57 → 63\u00a0mm', change.edits, 'option from A: Cold pipe bore 57 → 63\u00a0mm', expect.objectContaining({ letter: 'A' }))
+    expect(add).toHaveBeenCalledWith(
+      'cold pipe bore 57 → 63\u00a0mm',
+      change.edits,
+      'option from A: Cold pipe bore 57 → 63\u00a0mm',
+      expect.objectContaining({ letter: 'A' }),
+    )
   })
 
   it('lets nothing be tried that was found for another document', async () => {
@@ -81,7 +107,20 @@ describe('the verdict column', () => {
 
   it('offers a core where there is none', async () => {
     const core = { kind: 'core', name: 'core', width_mm: 480, height_mm: 240, depth_mm: 75 }
-    vi.spyOn(api, 'changes').mockResolvedValue({ changes: [{ ...change, piece: 'core', key: '', part: '', from: 0, to: 0, edits: [], option: { letter: 'A', name: 'air to air', boost_kPa: 90, path: [core] } as never }] })
+    vi.spyOn(api, 'changes').mockResolvedValue({
+      changes: [
+        {
+          ...change,
+          piece: 'core',
+          key: '',
+          part: '',
+          from: 0,
+          to: 0,
+          edits: [],
+          option: { letter: 'A', name: 'air to air', boost_kPa: 90, path: [core] } as never,
+        },
+      ],
+    })
     const wrapper = await column()
     expect(wrapper.findAll('tbody td')[0]!.text()).toContain('An air-to-air core, 480 × 240 × 75\u00a0mm')
     await wrapper.find('tbody button').trigger('click')
@@ -90,7 +129,17 @@ describe('the verdict column', () => {
 
   it('says plainly why there is no answer', async () => {
     useBuild().answers = {
-      A: { option: 'A', fault: { kind: 'NO_SOLUTION', field: '/boost_kPa', label: 'boost', value: '145 kPa', allowed: '', sentence: 'The air does not get through the hot pipe.' } },
+      A: {
+        option: 'A',
+        fault: {
+          kind: 'NO_SOLUTION',
+          field: '/boost_kPa',
+          label: 'boost',
+          value: '145 kPa',
+          allowed: '',
+          sentence: 'The air does not get through the hot pipe.',
+        },
+      },
     }
     const wrapper = await column()
     expect(wrapper.find('h1').text()).toBe('No answer for this.')

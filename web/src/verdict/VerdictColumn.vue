@@ -24,14 +24,27 @@ const parts = computed(() => (verdict.value?.atWorst ? shareParts(verdict.value.
 const says = (part: FindingView['part']) => told(verdict.value!.findings, part, build.catalogue!.sentences, settings.units)
 /** Percent from which a part has room for its name in the bar. */
 const NAMED = 17
-const small = computed(() => parts.value.filter((p) => p.percent < NAMED).map((p) => `${p.name} ${p.percent.toFixed(0)} %`).join(', '))
+const small = computed(() =>
+  parts.value
+    .filter((p) => p.percent < NAMED)
+    .map((p) => `${p.name} ${p.percent.toFixed(0)} %`)
+    .join(', '),
+)
 const notes = computed(() => build.answer?.steady?.notes ?? [])
 
 /** What was found belongs to the document it was asked of: while that is not the one on screen, nothing can be taken from it. */
 const stale = computed(() => looking.value || asked.value?.document !== build.document)
 
 /** Each is computed through the whole duty. */
-const { found: changes, asked, looking } = useLookedUp<ChangeView>(() => undefined, async (document, letter) => (await api.changes(document, letter)).changes, 400)
+const {
+  found: changes,
+  asked,
+  looking,
+} = useLookedUp<ChangeView>(
+  () => undefined,
+  async (document, letter) => (await api.changes(document, letter)).changes,
+  400,
+)
 
 function words(c: ChangeView): string {
   const core = c.option?.path.find((p) => p.kind === 'core')
@@ -86,22 +99,37 @@ async function tryIt(c: ChangeView): Promise<void> {
         <h2>Changes worth trying <span v-if="looking" class="quiet">looking</span></h2>
         <table v-if="changes.length">
           <thead class="hidden-words">
-            <tr><th>Change</th><th>Worst intake</th><th>Loss</th><th>Try</th></tr>
+            <tr>
+              <th>Change</th>
+              <th>Worst intake</th>
+              <th>Loss</th>
+              <th>Try</th>
+            </tr>
           </thead>
           <tbody>
             <tr v-for="c in changes" :key="c.piece + c.part + c.key">
               <td>
                 {{ words(c) }}<small v-if="c.longer_s >= 5">keeps the target {{ span(c.longer_s) }} longer</small>
               </td>
-              <td class="num" :class="c.worst_K < 0 ? 'better' : 'worse'">{{ change(c.worst_K, 'K', settings.units) || '0' }} {{ settings.units === 'us' ? '°F' : '°C' }}</td>
-              <td class="num" :class="{ better: change(c.loss_kPa, 'kPa', settings.units).startsWith('−'), worse: change(c.loss_kPa, 'kPa', settings.units).startsWith('+') }">
+              <td class="num" :class="c.worst_K < 0 ? 'better' : 'worse'">
+                {{ change(c.worst_K, 'K', settings.units) || '0' }} {{ settings.units === 'us' ? '°F' : '°C' }}
+              </td>
+              <td
+                class="num"
+                :class="{
+                  better: change(c.loss_kPa, 'kPa', settings.units).startsWith('−'),
+                  worse: change(c.loss_kPa, 'kPa', settings.units).startsWith('+'),
+                }"
+              >
                 {{ change(c.loss_kPa, 'kPa', settings.units) || '0' }} {{ settings.units === 'us' ? 'psi' : 'kPa' }}
               </td>
               <td class="num"><button type="button" class="act" :disabled="stale" :aria-label="`Try: ${words(c)}`" @click="tryIt(c)">Try</button></td>
             </tr>
           </tbody>
         </table>
-        <p v-if="changes.length" class="fine">Each is run through the whole duty by itself. Core sizes at the same face air: a deeper core lets less through, so measure.</p>
+        <p v-if="changes.length" class="fine">
+          Each is run through the whole duty by itself. Core sizes at the same face air: a deeper core lets less through, so measure.
+        </p>
       </section>
     </template>
     <section v-if="notes.length">

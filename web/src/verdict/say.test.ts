@@ -22,8 +22,17 @@ describe('what was found of a run', () => {
   })
 
   it('stands in the order it was found, each in its place', () => {
-    const finding = (part: FindingView['part'], kind: FindingView['kind'], values: Record<string, number>): FindingView => ({ part, kind, values, says: '' })
-    const findings = [finding('PARTICULARS', 'TARGET_KEPT', { target: 55 }), finding('SHAPE', 'FLAT_AND_HOLDS', {}), finding('PARTICULARS', 'MEAN', { mean: 47 })]
+    const finding = (part: FindingView['part'], kind: FindingView['kind'], values: Record<string, number>): FindingView => ({
+      part,
+      kind,
+      values,
+      says: '',
+    })
+    const findings = [
+      finding('PARTICULARS', 'TARGET_KEPT', { target: 55 }),
+      finding('SHAPE', 'FLAT_AND_HOLDS', {}),
+      finding('PARTICULARS', 'MEAN', { mean: 47 }),
+    ]
     expect(told(findings, 'PARTICULARS', sentences, 'metric')).toBe('Target 55 °C: never passed under load. Mean 47.0 °C.')
     expect(told(findings, 'BESIDE', sentences, 'metric')).toBe('')
   })

@@ -48,7 +48,10 @@ export function pieceName(steady: SteadyView, place: string): string {
     return undefined
   }
   const layers = steady.airWays.flatMap((w) => w.layers)
-  const cold = steady.loops.flatMap((l) => l.pieces).find((p) => p.place === place) ?? layers.find((l) => l.place === place) ?? steady.airWays.find((w) => w.place === place)
+  const cold =
+    steady.loops.flatMap((l) => l.pieces).find((p) => p.place === place) ??
+    layers.find((l) => l.place === place) ??
+    steady.airWays.find((w) => w.place === place)
   const loop = steady.loops.find((l) => `${l.place}/water` === place)
   if (cold) return cold.name
   if (loop) return `${loop.core}, water`

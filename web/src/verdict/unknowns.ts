@@ -5,7 +5,10 @@ type Unknown = SpreadView['ranking'][number]['unknown']
 /** What an unknown is called, and how a fabricator gets to know it better. */
 export const UNKNOWNS: Record<Unknown, { name: string; measure: string }> = {
   BLOWER_EFFICIENCY: { name: 'blower efficiency', measure: 'Measure the temperature behind the blower at full load: it gives its efficiency.' },
-  VOLUMETRIC_EFFICIENCY: { name: 'how well the cylinders fill', measure: 'Measure the air flow, or boost and fuel at full load: they give how well the cylinders fill.' },
+  VOLUMETRIC_EFFICIENCY: {
+    name: 'how well the cylinders fill',
+    measure: 'Measure the air flow, or boost and fuel at full load: they give how well the cylinders fill.',
+  },
   CORE_CONDUCTANCE: { name: 'the core itself', measure: 'Put a sensor before and behind the core: the two give what it really does.' },
   COOLING_AIR: { name: 'cooling air at the face', measure: 'Measure the air speed at the face of the core or radiator at a known road speed.' },
   WATER_FLOW: { name: 'water flow', measure: 'Measure the water flow with bucket and watch and type it in.' },

@@ -63,7 +63,8 @@ function fault(s: LoopShape): string {
     if (s.piece.ports !== 'opposite corners') return s.piece.ports === 'middle' ? 'ports on the middle' : 'ports at one end'
     if (s.piece.boss) return 'boss before the tubes'
   }
-  if (props.view && s.index === props.view.highest && props.view.overCap_mm > 1) return `${spoken(props.view.overCap_mm, 'mm', settings.units)} above the cap`
+  if (props.view && s.index === props.view.highest && props.view.overCap_mm > 1)
+    return `${spoken(props.view.overCap_mm, 'mm', settings.units)} above the cap`
   return ''
 }
 
@@ -102,7 +103,9 @@ const marks = computed(() =>
   <div ref="box" class="loop">
     <svg v-if="width" :width="wide" :height="HEIGHT" role="group" :aria-label="`Water loop, ${pieces.length} pieces`">
       <defs>
-        <pattern id="loop-fins" width="5" height="5" patternUnits="userSpaceOnUse"><path d="M0,5 L2.5,0 L5,5" fill="none" stroke="var(--ink)" stroke-opacity="0.35" stroke-width="0.7" /></pattern>
+        <pattern id="loop-fins" width="5" height="5" patternUnits="userSpaceOnUse">
+          <path d="M0,5 L2.5,0 L5,5" fill="none" stroke="var(--ink)" stroke-opacity="0.35" stroke-width="0.7" />
+        </pattern>
       </defs>
       <g class="axis">
         <g v-for="t in axis" :key="t">
@@ -119,7 +122,11 @@ const marks = computed(() =>
         <line :x1="LEFT" :x2="wide - 8" :y1="drawn.y(0)" :y2="drawn.y(0)" />
         <text :x="wide - 10" :y="drawn.y(0) - 4" text-anchor="end">level 0</text>
       </g>
-      <path v-if="!view?.open" class="round" :d="`M${wide - 8},${drawn.shapes.at(-1)!.y1} L${wide - 3},${drawn.shapes.at(-1)!.y1} L${wide - 3},${GROUND - 3} L${LEFT - 4},${GROUND - 3} L${LEFT - 4},${drawn.shapes[0]!.y0} L${LEFT},${drawn.shapes[0]!.y0}`" />
+      <path
+        v-if="!view?.open"
+        class="round"
+        :d="`M${wide - 8},${drawn.shapes.at(-1)!.y1} L${wide - 3},${drawn.shapes.at(-1)!.y1} L${wide - 3},${GROUND - 3} L${LEFT - 4},${GROUND - 3} L${LEFT - 4},${drawn.shapes[0]!.y0} L${LEFT},${drawn.shapes[0]!.y0}`"
+      />
       <line class="ground" :x1="LEFT - 6" :x2="wide - 2" :y1="GROUND + 4.5" :y2="GROUND + 4.5" />
       <g
         v-for="s in drawn.shapes"
@@ -139,7 +146,11 @@ const marks = computed(() =>
           <path :d="body(s)" :fill="temperatureColour(s.in_C)" />
           <path class="wall" :d="way(s, -s.thick / 2)" />
           <path class="wall" :d="way(s, s.thick / 2)" />
-          <path v-if="s.piece.kind.endsWith('valve')" class="wall valve" :d="`M${mid(s) - 8},${s.ym - 9} L${mid(s) + 8},${s.ym + 9} V${s.ym - 9} L${mid(s) - 8},${s.ym + 9} Z`" />
+          <path
+            v-if="s.piece.kind.endsWith('valve')"
+            class="wall valve"
+            :d="`M${mid(s) - 8},${s.ym - 9} L${mid(s) + 8},${s.ym + 9} V${s.ym - 9} L${mid(s) - 8},${s.ym + 9} Z`"
+          />
         </template>
         <template v-else-if="s.piece.kind === 'pump'">
           <rect :x="s.x0" :y="s.ym - s.thick / 2" :width="s.x1 - s.x0" :height="s.thick" :fill="temperatureColour(s.in_C)" />
@@ -148,7 +159,14 @@ const marks = computed(() =>
           <path class="wall" :d="`M${mid(s) - 6},${s.ym - 8} L${mid(s) + 9},${s.ym} L${mid(s) - 6},${s.ym + 8}`" />
         </template>
         <template v-else-if="s.piece.kind === 'core'">
-          <rect class="box" :x="mid(s) - half(s)" :y="s.ym - coreHalf" :width="2 * half(s)" :height="2 * coreHalf" :fill="temperatureColour((s.in_C + s.out_C) / 2)" />
+          <rect
+            class="box"
+            :x="mid(s) - half(s)"
+            :y="s.ym - coreHalf"
+            :width="2 * half(s)"
+            :height="2 * coreHalf"
+            :fill="temperatureColour((s.in_C + s.out_C) / 2)"
+          />
           <rect :x="mid(s) - half(s)" :y="s.ym - coreHalf" :width="2 * half(s)" :height="2 * coreHalf" fill="url(#loop-fins)" />
           <path class="wall port" :d="`M${s.x0},${ports(s).in} H${mid(s) - half(s)} M${mid(s) + half(s)},${ports(s).out} H${s.x1}`" />
         </template>
@@ -163,7 +181,15 @@ const marks = computed(() =>
           <path class="wall" :d="`M${mid(s) - half(s)},${s.ym} H${mid(s) + half(s)}`" />
           <rect class="box" :x="mid(s) - 7" :y="s.ym - 14" width="14" height="5" fill="var(--ink)" />
           <template v-if="ice">
-            <rect v-for="k in 5" :key="k" class="ice" :x="mid(s) - half(s) + 4 + (k - 1) * ((2 * half(s) - 16) / 4)" :y="s.ym + (k % 2 ? 2 : 8)" width="8" height="8" />
+            <rect
+              v-for="k in 5"
+              :key="k"
+              class="ice"
+              :x="mid(s) - half(s) + 4 + (k - 1) * ((2 * half(s) - 16) / 4)"
+              :y="s.ym + (k % 2 ? 2 : 8)"
+              width="8"
+              height="8"
+            />
           </template>
           <path v-if="loop.tank?.baffled" class="wall" :d="`M${mid(s) - 8},${s.ym + 6} V${s.ym + 40} M${mid(s) + 8},${s.ym} V${s.ym + 32}`" />
         </template>
@@ -171,19 +197,52 @@ const marks = computed(() =>
           <path class="wave" :d="`M${s.x0 + 6},${s.ym + 9} q5,-6 10,0 t10,0 t10,0`" />
           <path class="wall port" :d="s.piece.kind === 'source' ? `M${mid(s)},${s.ym} H${s.x1}` : `M${s.x0},${s.ym} H${mid(s)} V${s.ym + 7}`" />
         </template>
-        <text v-if="fault(s)" class="fault" :x="mid(s)" :y="s.piece.kind === 'core' ? s.ym - coreHalf - 7 : s.ym - 12" text-anchor="middle">{{ fault(s) }}</text>
+        <text v-if="fault(s)" class="fault" :x="mid(s)" :y="s.piece.kind === 'core' ? s.ym - coreHalf - 7 : s.ym - 12" text-anchor="middle">
+          {{ fault(s) }}
+        </text>
         <template v-if="view">
-          <rect v-if="s.loss_kPa > 0" class="share" :class="{ worst: s.index === view.narrowest && s.share_pct > 15 }" :x="s.x0 + 3" :width="Math.max(s.x1 - s.x0 - 6, 4)" :y="BAR_TOP + BAR - (s.share_pct / most) * BAR" :height="(s.share_pct / most) * BAR" />
-          <text v-if="s.loss_kPa > 0.005" class="loss" :x="mid(s)" :y="Math.min(BAR_TOP + BAR - (s.share_pct / most) * BAR - 4, BAR_TOP + BAR - 3)" text-anchor="middle">{{ s.share_pct.toFixed(0) }}<tspan v-if="!tight"> %</tspan></text>
-          <text v-else-if="s.loss_kPa < 0" class="gives" :x="mid(s)" :y="BAR_TOP + BAR - 4" text-anchor="middle">+{{ figure(-s.loss_kPa, 'kPa', settings.units).figure }}</text>
+          <rect
+            v-if="s.loss_kPa > 0"
+            class="share"
+            :class="{ worst: s.index === view.narrowest && s.share_pct > 15 }"
+            :x="s.x0 + 3"
+            :width="Math.max(s.x1 - s.x0 - 6, 4)"
+            :y="BAR_TOP + BAR - (s.share_pct / most) * BAR"
+            :height="(s.share_pct / most) * BAR"
+          />
+          <text
+            v-if="s.loss_kPa > 0.005"
+            class="loss"
+            :x="mid(s)"
+            :y="Math.min(BAR_TOP + BAR - (s.share_pct / most) * BAR - 4, BAR_TOP + BAR - 3)"
+            text-anchor="middle"
+          >
+            {{ s.share_pct.toFixed(0) }}
+            <tspan v-if="!tight">%</tspan>
+          </text>
+          <text v-else-if="s.loss_kPa < 0" class="gives" :x="mid(s)" :y="BAR_TOP + BAR - 4" text-anchor="middle">
+            +{{ figure(-s.loss_kPa, 'kPa', settings.units).figure }}
+          </text>
         </template>
         <text class="name" :x="mid(s)" :y="NAMES" text-anchor="middle">
           <tspan :x="mid(s)">{{ twoLines(s.piece.name)[0] }}</tspan>
           <tspan v-if="twoLines(s.piece.name)[1]" :x="mid(s)" dy="12">{{ twoLines(s.piece.name)[1] }}</tspan>
-          <tspan v-if="s.thick" :x="mid(s)" dy="12" class="bore">{{ ((s.piece as { beside?: number }).beside ?? 1) > 1 ? `${(s.piece as { beside?: number }).beside} × ` : '' }}{{ spoken((s.piece as { bore_mm: number }).bore_mm, 'mm', settings.units, settings.units === 'us' ? 2 : (s.piece as { bore_mm: number }).bore_mm % 1 ? 1 : 0) }}</tspan>
+          <tspan v-if="s.thick" :x="mid(s)" dy="12" class="bore">
+            {{ ((s.piece as { beside?: number }).beside ?? 1) > 1 ? `${(s.piece as { beside?: number }).beside} × ` : ''
+            }}{{
+              spoken(
+                (s.piece as { bore_mm: number }).bore_mm,
+                'mm',
+                settings.units,
+                settings.units === 'us' ? 2 : (s.piece as { bore_mm: number }).bore_mm % 1 ? 1 : 0,
+              )
+            }}
+          </tspan>
         </text>
       </g>
-      <text v-for="(m, i) in marks" :key="i" class="temperature" :x="m.x" :y="m.y" :text-anchor="m.anchor">{{ figure(m.t, 'C', settings.units).figure }}°</text>
+      <text v-for="(m, i) in marks" :key="i" class="temperature" :x="m.x" :y="m.y" :text-anchor="m.anchor">
+        {{ figure(m.t, 'C', settings.units).figure }}°
+      </text>
       <text class="unit" x="0" :y="BAR_TOP + BAR - 3">share</text>
       <line class="base" :x1="LEFT - 6" :x2="wide - 2" :y1="BAR_TOP + BAR + 0.5" :y2="BAR_TOP + BAR + 0.5" />
     </svg>

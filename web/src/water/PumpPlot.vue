@@ -15,18 +15,41 @@ const LEFT = 38
 const BOTTOM = 30
 
 const heads = computed(() => props.view.heads)
-const x = computed(() => scaleLinear().domain([0, heads.value.at(-1)!.flow_L_min * 1.02]).range([LEFT, W - 6]))
-const y = computed(() => scaleLinear().domain([0, Math.max(heads.value[0]!.given_kPa, props.view.head_kPa) * 1.12]).range([H - BOTTOM, 8]))
-const at = (value: (h: LoopView['heads'][number]) => number) => line<LoopView['heads'][number]>().defined((h) => value(h) <= y.value.domain()[1]! && value(h) >= 0).x((h) => x.value(h.flow_L_min)).y((h) => y.value(value(h)))(heads.value) ?? ''
+const x = computed(() =>
+  scaleLinear()
+    .domain([0, heads.value.at(-1)!.flow_L_min * 1.02])
+    .range([LEFT, W - 6]),
+)
+const y = computed(() =>
+  scaleLinear()
+    .domain([0, Math.max(heads.value[0]!.given_kPa, props.view.head_kPa) * 1.12])
+    .range([H - BOTTOM, 8]),
+)
+const at = (value: (h: LoopView['heads'][number]) => number) =>
+  line<LoopView['heads'][number]>()
+    .defined((h) => value(h) <= y.value.domain()[1]! && value(h) >= 0)
+    .x((h) => x.value(h.flow_L_min))
+    .y((h) => y.value(value(h)))(heads.value) ?? ''
 const given = computed(() => at((h) => h.given_kPa))
 const taken = computed(() => at((h) => h.taken_kPa))
 </script>
 
 <template>
-  <svg class="small-plot" :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="`Pump curve; the loop runs at ${spoken(view.flow_L_min, 'L_min', settings.units)} and ${spoken(view.head_kPa, 'kPa', settings.units)}`">
+  <svg
+    class="small-plot"
+    :viewBox="`0 0 ${W} ${H}`"
+    role="img"
+    :aria-label="`Pump curve; the loop runs at ${spoken(view.flow_L_min, 'L_min', settings.units)} and ${spoken(view.head_kPa, 'kPa', settings.units)}`"
+  >
     <g class="axis">
-      <g v-for="t in x.ticks(4)" :key="`x${t}`"><line :x1="x(t)" :x2="x(t)" y1="8" :y2="H - BOTTOM" /><text :x="x(t)" :y="H - BOTTOM + 13" text-anchor="middle">{{ figure(t, 'L_min', settings.units, 0).figure }}</text></g>
-      <g v-for="t in y.ticks(4)" :key="`y${t}`"><line :x1="LEFT" :x2="W - 6" :y1="y(t)" :y2="y(t)" /><text :x="LEFT - 5" :y="y(t) + 4" text-anchor="end">{{ figure(t, 'kPa', settings.units, settings.units === 'us' ? 1 : 0).figure }}</text></g>
+      <g v-for="t in x.ticks(4)" :key="`x${t}`">
+        <line :x1="x(t)" :x2="x(t)" y1="8" :y2="H - BOTTOM" />
+        <text :x="x(t)" :y="H - BOTTOM + 13" text-anchor="middle">{{ figure(t, 'L_min', settings.units, 0).figure }}</text>
+      </g>
+      <g v-for="t in y.ticks(4)" :key="`y${t}`">
+        <line :x1="LEFT" :x2="W - 6" :y1="y(t)" :y2="y(t)" />
+        <text :x="LEFT - 5" :y="y(t) + 4" text-anchor="end">{{ figure(t, 'kPa', settings.units, settings.units === 'us' ? 1 : 0).figure }}</text>
+      </g>
       <text :x="W - 6" :y="H - 4" text-anchor="end">{{ settings.units === 'us' ? 'gpm' : 'L/min' }}</text>
     </g>
     <path class="takes" :d="taken" />

@@ -32,8 +32,23 @@ function know(how: 'card' | 'tubes'): void {
   const keep = { width_mm: r.width_mm, height_mm: r.height_mm, depth_mm: r.depth_mm, ...(r.air ? { air: r.air } : {}) }
   const next =
     how === 'tubes'
-      ? { ...keep, tubes: { fin: { type: 'louvred', gap_mm: 8, pitch_mm: 1.6, thickness_mm: 0.1, interval_mm: 1.2, louvreAngle_deg: 27 }, tubeHeight_mm: 2, tubeWall_mm: 0.3, passes: 1 } }
-      : { ...keep, heat_kW: Number((props.view?.radiator?.heat_kW ?? 12).toFixed(1)), waterFlow_L_min: Math.round(props.view?.flow_L_min ?? 20), waterIn_C: Math.round(props.view?.waterOut_C ?? 60), airSpeed_m_s: Number((props.view?.radiator?.faceSpeed_m_s ?? 5).toFixed(1)), airIn_C: Math.round(props.view?.radiator?.airIn_C ?? 25) }
+      ? {
+          ...keep,
+          tubes: {
+            fin: { type: 'louvred', gap_mm: 8, pitch_mm: 1.6, thickness_mm: 0.1, interval_mm: 1.2, louvreAngle_deg: 27 },
+            tubeHeight_mm: 2,
+            tubeWall_mm: 0.3,
+            passes: 1,
+          },
+        }
+      : {
+          ...keep,
+          heat_kW: Number((props.view?.radiator?.heat_kW ?? 12).toFixed(1)),
+          waterFlow_L_min: Math.round(props.view?.flow_L_min ?? 20),
+          waterIn_C: Math.round(props.view?.waterOut_C ?? 60),
+          airSpeed_m_s: Number((props.view?.radiator?.faceSpeed_m_s ?? 5).toFixed(1)),
+          airIn_C: Math.round(props.view?.radiator?.airIn_C ?? 25),
+        }
   void build.act([{ pointer: `${props.at}/radiator`, value: next }], `radiator known by its ${how === 'tubes' ? 'geometry' : 'card'}`)
 }
 </script>
@@ -46,7 +61,14 @@ function know(how: 'card' | 'tubes'): void {
       <NumberField part="core/water" name="volume_L" :pointer="`${at}/volume_L`" />
       <NumberField part="core/water" name="soak_W_K" :pointer="`${at}/soak_W_K`" optional empty="not counted" />
       <NumberField part="core/water" name="flow_L_min" :pointer="`${at}/flow_L_min`" :optional="!!loop.pieces?.length" empty="from the pump" />
-      <ChoiceField label="pumps while engine off" :pointer="`${at}/pumpsWhileOff`" :choices="yesNo" :shown="loop.pumpsWhileOff === false ? 'no' : 'yes'" :pick="(v) => flag('pumpsWhileOff', 'pumps on while the engine is off', v)" of="water" />
+      <ChoiceField
+        label="pumps while engine off"
+        :pointer="`${at}/pumpsWhileOff`"
+        :choices="yesNo"
+        :shown="loop.pumpsWhileOff === false ? 'no' : 'yes'"
+        :pick="(v) => flag('pumpsWhileOff', 'pumps on while the engine is off', v)"
+        of="water"
+      />
       <p v-if="view" class="fine">
         Freezes at {{ spoken(view.freezing_C, 'C', settings.units, 0) }}.
         <button v-if="view.measured && loop.pieces?.length" type="button" class="act" @click="$emit('findFlow')">find the flow from the pump</button>
@@ -60,14 +82,41 @@ function know(how: 'card' | 'tubes'): void {
       <template v-if="loop.tank.ice_kg">
         <NumberField part="core/water/tank" name="icePiece_mm" :pointer="`${at}/tank/icePiece_mm`" optional />
         <ChoiceField label="stirred" :pointer="`${at}/tank/stirred`" :choices="iceStirWords" fallback="returned over the ice" of="ice" />
-        <ChoiceField label="topped up each run" :pointer="`${at}/tank/refilled`" :choices="yesNo" :shown="loop.tank.refilled ? 'yes' : 'no'" :pick="(v) => flag('tank/refilled', 'ice topped up each run', v)" of="ice" />
+        <ChoiceField
+          label="topped up each run"
+          :pointer="`${at}/tank/refilled`"
+          :choices="yesNo"
+          :shown="loop.tank.refilled ? 'yes' : 'no'"
+          :pick="(v) => flag('tank/refilled', 'ice topped up each run', v)"
+          of="ice"
+        />
       </template>
-      <ChoiceField label="baffled" :pointer="`${at}/tank/baffled`" :choices="yesNo" :shown="loop.tank.baffled ? 'yes' : 'no'" :pick="(v) => flag('tank/baffled', 'tank baffled', v)" of="tank" />
+      <ChoiceField
+        label="baffled"
+        :pointer="`${at}/tank/baffled`"
+        :choices="yesNo"
+        :shown="loop.tank.baffled ? 'yes' : 'no'"
+        :pick="(v) => flag('tank/baffled', 'tank baffled', v)"
+        of="tank"
+      />
     </section>
     <section v-if="loop.chiller">
       <h2>Chiller</h2>
-      <NumberField v-for="key in ['capacity_kW', 'coldest_C', 'dropOutBoost_kPa']" :key="key" part="core/water/chiller" :name="key" :pointer="`${at}/chiller/${key}`" />
-      <ChoiceField label="works while waiting" :pointer="`${at}/chiller/whileWaiting`" :choices="yesNo" :shown="loop.chiller.whileWaiting ? 'yes' : 'no'" :pick="(v) => flag('chiller/whileWaiting', 'chiller works while waiting', v)" of="chiller" />
+      <NumberField
+        v-for="key in ['capacity_kW', 'coldest_C', 'dropOutBoost_kPa']"
+        :key="key"
+        part="core/water/chiller"
+        :name="key"
+        :pointer="`${at}/chiller/${key}`"
+      />
+      <ChoiceField
+        label="works while waiting"
+        :pointer="`${at}/chiller/whileWaiting`"
+        :choices="yesNo"
+        :shown="loop.chiller.whileWaiting ? 'yes' : 'no'"
+        :pick="(v) => flag('chiller/whileWaiting', 'chiller works while waiting', v)"
+        of="chiller"
+      />
       <p class="fine">Refrigerant is for licensed hands only.</p>
     </section>
     <section v-if="loop.raw">
@@ -78,29 +127,89 @@ function know(how: 'card' | 'tubes'): void {
     <section v-if="loop.radiator" class="wide">
       <h2 class="tabs">
         <span>Radiator, by its</span>
-        <button type="button" class="act" :aria-pressed="!loop.radiator.tubes" :class="{ on: !loop.radiator.tubes }" @click="know('card')">card</button>
-        <button type="button" class="act" :aria-pressed="!!loop.radiator.tubes" :class="{ on: loop.radiator.tubes }" @click="know('tubes')">geometry</button>
+        <button type="button" class="act" :aria-pressed="!loop.radiator.tubes" :class="{ on: !loop.radiator.tubes }" @click="know('card')">
+          card
+        </button>
+        <button type="button" class="act" :aria-pressed="!!loop.radiator.tubes" :class="{ on: loop.radiator.tubes }" @click="know('tubes')">
+          geometry
+        </button>
       </h2>
       <div class="card">
-        <NumberField v-for="key in ['width_mm', 'height_mm', 'depth_mm']" :key="key" part="core/water/radiator" :name="key" :pointer="`${at}/radiator/${key}`" />
+        <NumberField
+          v-for="key in ['width_mm', 'height_mm', 'depth_mm']"
+          :key="key"
+          part="core/water/radiator"
+          :name="key"
+          :pointer="`${at}/radiator/${key}`"
+        />
         <template v-if="loop.radiator.tubes">
-          <NumberField v-for="key in ['tubeHeight_mm', 'tubeWall_mm']" :key="key" part="core/water/radiator/tubes" :name="key" :pointer="`${at}/radiator/tubes/${key}`" />
+          <NumberField
+            v-for="key in ['tubeHeight_mm', 'tubeWall_mm']"
+            :key="key"
+            part="core/water/radiator/tubes"
+            :name="key"
+            :pointer="`${at}/radiator/tubes/${key}`"
+          />
           <NumberField part="core/water/radiator/tubes" name="passes" :pointer="`${at}/radiator/tubes/passes`" optional empty="1" />
-          <NumberField v-for="key in ['gap_mm', 'pitch_mm', 'thickness_mm', 'interval_mm', 'louvreAngle_deg']" :key="key" part="core/block/fin" :name="key" :pointer="`${at}/radiator/tubes/fin/${key}`" of="radiator" />
+          <NumberField
+            v-for="key in ['gap_mm', 'pitch_mm', 'thickness_mm', 'interval_mm', 'louvreAngle_deg']"
+            :key="key"
+            part="core/block/fin"
+            :name="key"
+            :pointer="`${at}/radiator/tubes/fin/${key}`"
+            of="radiator"
+          />
         </template>
         <template v-else>
-          <NumberField v-for="key in ['heat_kW', 'waterFlow_L_min', 'waterIn_C', 'airSpeed_m_s', 'airIn_C']" :key="key" part="core/water/radiator" :name="key" :pointer="`${at}/radiator/${key}`" />
-          <NumberField v-for="key in ['cardWidth_mm', 'cardHeight_mm', 'cardDepth_mm']" :key="key" part="core/water/radiator" :name="key" :pointer="`${at}/radiator/${key}`" optional empty="the same" />
-          <NumberField v-for="key in ['waterLoss_kPa', 'airLoss_Pa']" :key="key" part="core/water/radiator" :name="key" :pointer="`${at}/radiator/${key}`" optional empty="usual" />
+          <NumberField
+            v-for="key in ['heat_kW', 'waterFlow_L_min', 'waterIn_C', 'airSpeed_m_s', 'airIn_C']"
+            :key="key"
+            part="core/water/radiator"
+            :name="key"
+            :pointer="`${at}/radiator/${key}`"
+          />
+          <NumberField
+            v-for="key in ['cardWidth_mm', 'cardHeight_mm', 'cardDepth_mm']"
+            :key="key"
+            part="core/water/radiator"
+            :name="key"
+            :pointer="`${at}/radiator/${key}`"
+            optional
+            empty="the same"
+          />
+          <NumberField
+            v-for="key in ['waterLoss_kPa', 'airLoss_Pa']"
+            :key="key"
+            part="core/water/radiator"
+            :name="key"
+            :pointer="`${at}/radiator/${key}`"
+            optional
+            empty="usual"
+          />
         </template>
       </div>
       <p v-if="way" class="fine">
-        Its air comes through "{{ way.name }}"<template v-if="view?.radiator">: {{ spoken(view.radiator.faceSpeed_m_s, 'm_s', settings.units) }} at the face, {{ spoken(view.radiator.airIn_C, 'C', settings.units) }} in, {{ spoken(view.radiator.airOut_C, 'C', settings.units) }} out</template>.
+        Its air comes through "{{ way.name }}"<template v-if="view?.radiator"
+          >: {{ spoken(view.radiator.faceSpeed_m_s, 'm_s', settings.units) }} at the face,
+          {{ spoken(view.radiator.airIn_C, 'C', settings.units) }} in, {{ spoken(view.radiator.airOut_C, 'C', settings.units) }} out</template
+        >.
         <RouterLink class="act" :to="{ name: 'space', params: route.params, query: route.query }">on Space</RouterLink>
       </p>
       <div v-else class="card">
-        <NumberField part="core/air" name="faceShare_pct" :pointer="`${at}/radiator/air/faceShare_pct`" of="radiator" label="radiator face air share" />
-        <NumberField part="core/air" name="standstill_m_s" :pointer="`${at}/radiator/air/standstill_m_s`" of="radiator" label="radiator face air standing" />
+        <NumberField
+          part="core/air"
+          name="faceShare_pct"
+          :pointer="`${at}/radiator/air/faceShare_pct`"
+          of="radiator"
+          label="radiator face air share"
+        />
+        <NumberField
+          part="core/air"
+          name="standstill_m_s"
+          :pointer="`${at}/radiator/air/standstill_m_s`"
+          of="radiator"
+          label="radiator face air standing"
+        />
       </div>
     </section>
   </div>

@@ -9,7 +9,14 @@ import { useSettings } from '../settings/store'
 const props = defineProps<{ place: string }>()
 const build = useBuild()
 const settings = useSettings()
-const { found: changes, asked, looking } = useLookedUp<WaterChange>(() => props.place, async (document, letter) => (await api.waterChanges(document, letter, props.place)).changes)
+const {
+  found: changes,
+  asked,
+  looking,
+} = useLookedUp<WaterChange>(
+  () => props.place,
+  async (document, letter) => (await api.waterChanges(document, letter, props.place)).changes,
+)
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
@@ -38,12 +45,16 @@ async function tryIt(c: WaterChange): Promise<void> {
       </thead>
       <tbody>
         <tr v-for="c in changes" :key="c.what">
-          <th scope="row">{{ capital(c.what) }}<span class="why">{{ why(c) }}</span></th>
+          <th scope="row">
+            {{ capital(c.what) }}<span class="why">{{ why(c) }}</span>
+          </th>
           <td>{{ spoken(c.flow_L_min, 'L_min', settings.units) }}</td>
           <td class="better">{{ change(c.intake_K, 'K', settings.units) }} {{ settings.units === 'us' ? '°F' : '°C' }}</td>
           <td><button type="button" class="act" :aria-label="`Try: ${c.what}`" @click="tryIt(c)">Try</button></td>
         </tr>
-        <tr v-if="!changes.length && !looking"><td colspan="4" class="none">Nothing on this loop is worth a cut: more water does nothing here.</td></tr>
+        <tr v-if="!changes.length && !looking">
+          <td colspan="4" class="none">Nothing on this loop is worth a cut: more water does nothing here.</td>
+        </tr>
       </tbody>
     </table>
   </section>

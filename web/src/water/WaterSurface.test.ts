@@ -16,7 +16,17 @@ describe('the water side', () => {
     ;({ build, edit } = listenedBuild(usualPath().map((p) => (p.kind === 'core' ? core : p))))
     build.answers.A!.steady!.loops = [loopView(core.water!)]
     vi.spyOn(api, 'waterChanges').mockResolvedValue({
-      changes: [{ what: 'thin spigot, 9 → 19 mm', share_pct: 50, flow_L_min: 19, flowRatio: 1.36, intake_K: -2.4, water_K: 1, edits: [{ pointer: '/path/3/water/pieces/6/bore_mm', value: 19 }] }],
+      changes: [
+        {
+          what: 'thin spigot, 9 → 19 mm',
+          share_pct: 50,
+          flow_L_min: 19,
+          flowRatio: 1.36,
+          intake_K: -2.4,
+          water_K: 1,
+          edits: [{ pointer: '/path/3/water/pieces/6/bore_mm', value: 19 }],
+        },
+      ],
     })
   })
 
@@ -63,7 +73,10 @@ describe('the water side', () => {
     onScreen(build, build.document)
     const wrapper = await surface(WaterSurface)
     expect(wrapper.text()).toContain('Only the flow of this loop is known')
-    await wrapper.findAll('button').find((b) => b.text().startsWith('draw the loop'))!.trigger('click')
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text().startsWith('draw the loop'))!
+      .trigger('click')
     const [edits] = edit.mock.lastCall!
     expect(edits[0].pointer).toBe('/options/#A/path/#r4/water/pieces')
     expect(edits[1]).toMatchObject({ pointer: '/options/#A/path/#r4/water/tank', value: { holds_L: 5 } })

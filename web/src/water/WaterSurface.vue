@@ -5,7 +5,15 @@ import { useRoute, useRouter } from 'vue-router'
 import { useBuild } from '../build/store'
 import { newIdentity, type Edit } from '../document/edit'
 import { ofKind } from '../document/pieces'
-import { corePortsFeedWords, corePortsLayoutWords, FITTINGS, pipeMaterialWords, type LoopPiece, type LoopPieceKind, type PipePiece } from '../document/types'
+import {
+  corePortsFeedWords,
+  corePortsLayoutWords,
+  FITTINGS,
+  pipeMaterialWords,
+  type LoopPiece,
+  type LoopPieceKind,
+  type PipePiece,
+} from '../document/types'
 import BendTable from '../pipes/BendTable.vue'
 import { change, spoken } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
@@ -60,9 +68,19 @@ const heads = computed<Head[]>(() => {
   if (!v) return []
   const w = was.value
   const list: Head[] = [
-    { name: v.measured ? 'measured flow' : 'flow', text: spoken(v.flow_L_min, 'L_min', settings.units), delta: w ? change(v.flow_L_min - w.flow_L_min, 'L_min', settings.units) : '', better: !w || v.flow_L_min > w.flow_L_min },
+    {
+      name: v.measured ? 'measured flow' : 'flow',
+      text: spoken(v.flow_L_min, 'L_min', settings.units),
+      delta: w ? change(v.flow_L_min - w.flow_L_min, 'L_min', settings.units) : '',
+      better: !w || v.flow_L_min > w.flow_L_min,
+    },
     { name: 'all losses', text: spoken(v.head_kPa, 'kPa', settings.units) },
-    { name: 'into the core', text: spoken(v.waterIn_C, 'C', settings.units), delta: w ? change(v.waterIn_C - w.waterIn_C, 'K', settings.units) : '', better: !w || v.waterIn_C < w.waterIn_C },
+    {
+      name: 'into the core',
+      text: spoken(v.waterIn_C, 'C', settings.units),
+      delta: w ? change(v.waterIn_C - w.waterIn_C, 'K', settings.units) : '',
+      better: !w || v.waterIn_C < w.waterIn_C,
+    },
     { name: 'out of it', text: spoken(v.waterOut_C, 'C', settings.units) },
     { name: 'heat', text: spoken(v.heat_kW, 'kW', settings.units) },
   ]
@@ -90,7 +108,17 @@ const items = computed(() =>
 
 /** What a loop needs to know of a part that stands among its pieces. */
 const PARTS = {
-  radiator: { width_mm: 400, height_mm: 250, depth_mm: 32, heat_kW: 12, waterFlow_L_min: 20, waterIn_C: 60, airSpeed_m_s: 5, airIn_C: 25, air: { faceShare_pct: 22, standstill_m_s: 0.5 } },
+  radiator: {
+    width_mm: 400,
+    height_mm: 250,
+    depth_mm: 32,
+    heat_kW: 12,
+    waterFlow_L_min: 20,
+    waterIn_C: 60,
+    airSpeed_m_s: 5,
+    airIn_C: 25,
+    air: { faceShare_pct: 22, standstill_m_s: 0.5 },
+  },
   tank: { holds_L: 8, baffled: false, refilled: false },
   chiller: { capacity_kW: 4, coldest_C: 4, dropOutBoost_kPa: 20, whileWaiting: false },
 } as const
@@ -106,7 +134,8 @@ async function putIn(kind: LoopPieceKind, words: string): Promise<void> {
   const name = freeName(words)
   const fresh = { ...newLoopPiece(kind, name, bore, piece.value?.height_mm ?? 400), id: newIdentity() }
   const edits: Edit[] = [{ list: `${at.value}/pieces`, put: fresh, behind: piece.value?.id ?? null }]
-  if (kind === 'radiator' || kind === 'tank' || kind === 'chiller') edits.push({ pointer: `${at.value}/${kind}`, value: loop.value?.[kind] ?? PARTS[kind] })
+  if (kind === 'radiator' || kind === 'tank' || kind === 'chiller')
+    edits.push({ pointer: `${at.value}/${kind}`, value: loop.value?.[kind] ?? PARTS[kind] })
   picked.value = fresh.id
   await build.act(edits, `${name} put in behind ${piece.value?.name}`)
 }
@@ -114,7 +143,8 @@ async function putIn(kind: LoopPieceKind, words: string): Promise<void> {
 async function takeOut(): Promise<void> {
   const gone = piece.value!
   const edits: Edit[] = [{ row: here.value, out: true }]
-  if (gone.kind === 'radiator' || gone.kind === 'tank' || gone.kind === 'chiller') edits.push({ pointer: `${at.value}/${gone.kind}`, value: undefined })
+  if (gone.kind === 'radiator' || gone.kind === 'tank' || gone.kind === 'chiller')
+    edits.push({ pointer: `${at.value}/${gone.kind}`, value: undefined })
   picked.value = pieces.value[Math.max(0, index.value - 1)]?.id
   await build.act(edits, `${gone.name} taken out`)
 }
@@ -159,7 +189,10 @@ function addPoint(): void {
   if (piece.value?.kind !== 'pump') return
   const last = piece.value.curve.at(-1)!
   const before = piece.value.curve.at(-2)!
-  const mid = { flow_L_min: Math.round((last.flow_L_min + before.flow_L_min) * 5) / 10, pressure_kPa: Math.round((last.pressure_kPa + before.pressure_kPa) * 5) / 10 }
+  const mid = {
+    flow_L_min: Math.round((last.flow_L_min + before.flow_L_min) * 5) / 10,
+    pressure_kPa: Math.round((last.pressure_kPa + before.pressure_kPa) * 5) / 10,
+  }
   void build.act([{ list: `${here.value}/curve`, put: mid, behind: before.id ?? null }], `${piece.value.name}: curve point added`)
 }
 
@@ -179,19 +212,36 @@ function choose(p: string): void {
     </template>
     <template v-else>
       <nav v-if="cores.length > 1" class="which" aria-label="Water-cooled cores">
-        <button v-for="c in cores" :key="c.at" type="button" class="act" :class="{ on: c.at === named }" :aria-pressed="c.at === named" @click="choose(c.at)">{{ c.piece.name }}</button>
+        <button
+          v-for="c in cores"
+          :key="c.at"
+          type="button"
+          class="act"
+          :class="{ on: c.at === named }"
+          :aria-pressed="c.at === named"
+          @click="choose(c.at)"
+        >
+          {{ c.piece.name }}
+        </button>
       </nav>
       <header class="heads">
-        <h2>Water of the {{ core.name }}, option {{ build.letter }}, held at full load <KnowButton :subject="`${place}/water`" :of="`water of the ${core.name}`" /></h2>
+        <h2>
+          Water of the {{ core.name }}, option {{ build.letter }}, held at full load
+          <KnowButton :subject="`${place}/water`" :of="`water of the ${core.name}`" />
+        </h2>
         <dl>
           <div v-for="h in heads" :key="h.name">
-            <dd class="figure">{{ h.text }} <span v-if="h.delta" class="delta" :class="h.better ? 'better' : 'worse'">{{ h.delta }}</span></dd>
+            <dd class="figure">
+              {{ h.text }} <span v-if="h.delta" class="delta" :class="h.better ? 'better' : 'worse'">{{ h.delta }}</span>
+            </dd>
             <dt>{{ h.name }}</dt>
           </div>
         </dl>
       </header>
       <section v-if="!pieces.length" class="plain">
-        <p class="lead">Only the flow of this loop is known, by bucket and watch. Draw it out to see what each hose and spigot takes, and where air stays.</p>
+        <p class="lead">
+          Only the flow of this loop is known, by bucket and watch. Draw it out to see what each hose and spigot takes, and where air stays.
+        </p>
         <button type="button" class="act" @click="drawOut">draw the loop with usual pieces</button>
       </section>
       <template v-else>
@@ -203,23 +253,77 @@ function choose(p: string): void {
               <span class="acts">
                 <KnowButton :subject="`${place}/water/pieces/${index}`" :of="piece.name" />
                 <button type="button" class="act" :disabled="index === 0" aria-label="Move this piece forward" @click="shift(-1)">forward</button>
-                <button type="button" class="act" :disabled="index === pieces.length - 1" aria-label="Move this piece back" @click="shift(1)">back</button>
-                <button type="button" class="act" aria-haspopup="menu" :aria-label="`Put a piece in behind ${piece.name}`" @click="menu?.toggle($event)">put in behind</button>
-                <button v-if="piece.kind !== 'core' && piece.kind !== 'source' && piece.kind !== 'outfall'" type="button" class="act" :aria-label="`Take out ${piece.name}`" @click="takeOut">take out</button>
+                <button type="button" class="act" :disabled="index === pieces.length - 1" aria-label="Move this piece back" @click="shift(1)">
+                  back
+                </button>
+                <button
+                  type="button"
+                  class="act"
+                  aria-haspopup="menu"
+                  :aria-label="`Put a piece in behind ${piece.name}`"
+                  @click="menu?.toggle($event)"
+                >
+                  put in behind
+                </button>
+                <button
+                  v-if="piece.kind !== 'core' && piece.kind !== 'source' && piece.kind !== 'outfall'"
+                  type="button"
+                  class="act"
+                  :aria-label="`Take out ${piece.name}`"
+                  @click="takeOut"
+                >
+                  take out
+                </button>
               </span>
             </header>
             <div class="fields">
               <TextField label="name" :pointer="`${here}/name`" required :longest="60" />
-              <NumberField part="water/piece" name="height_mm" :pointer="`${here}/height_mm`" :of="piece.name" :label="piece.kind === 'hose' ? 'highest place' : piece.kind === 'tank' ? 'water level' : 'height'" />
+              <NumberField
+                part="water/piece"
+                name="height_mm"
+                :pointer="`${here}/height_mm`"
+                :of="piece.name"
+                :label="piece.kind === 'hose' ? 'highest place' : piece.kind === 'tank' ? 'water level' : 'height'"
+              />
               <NumberField v-if="!isChamber(piece.kind)" part="water/piece" name="bore_mm" :pointer="`${here}/bore_mm`" :of="piece.name" />
-              <NumberField v-if="!isChamber(piece.kind)" part="water/piece" name="beside" :pointer="`${here}/beside`" :of="piece.name" optional empty="1" />
-              <NumberField v-if="piece.kind === 'hose' || isFitting" part="water/piece" name="length_mm" :pointer="`${here}/length_mm`" :of="piece.name" :optional="piece.kind !== 'hose'" empty="0 mm" />
+              <NumberField
+                v-if="!isChamber(piece.kind)"
+                part="water/piece"
+                name="beside"
+                :pointer="`${here}/beside`"
+                :of="piece.name"
+                optional
+                empty="1"
+              />
+              <NumberField
+                v-if="piece.kind === 'hose' || isFitting"
+                part="water/piece"
+                name="length_mm"
+                :pointer="`${here}/length_mm`"
+                :of="piece.name"
+                :optional="piece.kind !== 'hose'"
+                empty="0 mm"
+              />
               <ChoiceField v-if="isFitting" label="kind" :pointer="`${here}/kind`" :choices="FITTINGS" :of="piece.name" />
-              <ChoiceField v-if="piece.kind === 'hose'" label="material" :pointer="`${here}/material`" :choices="pipeMaterialWords" fallback="silicone" :of="piece.name" />
+              <ChoiceField
+                v-if="piece.kind === 'hose'"
+                label="material"
+                :pointer="`${here}/material`"
+                :choices="pipeMaterialWords"
+                fallback="silicone"
+                :of="piece.name"
+              />
               <template v-if="piece.kind === 'core'">
                 <ChoiceField label="water ports" :pointer="`${here}/ports`" :choices="corePortsLayoutWords" :of="piece.name" />
                 <ChoiceField label="fed from the" :pointer="`${here}/fedFrom`" :choices="corePortsFeedWords" :of="piece.name" />
-                <ChoiceField label="boss before the tubes" :pointer="`${here}/boss`" :choices="yesNo" :shown="piece.boss ? 'yes' : 'no'" :pick="(v) => flag(`${here}/boss`, 'boss before the tubes', v)" :of="piece.name" />
+                <ChoiceField
+                  label="boss before the tubes"
+                  :pointer="`${here}/boss`"
+                  :choices="yesNo"
+                  :shown="piece.boss ? 'yes' : 'no'"
+                  :pick="(v) => flag(`${here}/boss`, 'boss before the tubes', v)"
+                  :of="piece.name"
+                />
               </template>
               <template v-if="piece.kind === 'chiller'">
                 <NumberField part="water/chiller" name="loss_kPa" :pointer="`${here}/loss_kPa`" :of="piece.name" />
@@ -234,14 +338,39 @@ function choose(p: string): void {
             <BendTable v-if="piece.kind === 'hose'" :pipe="{ ...(piece as unknown as PipePiece), bends: piece.bends ?? [] }" :at="here" />
             <table v-if="piece.kind === 'pump'" class="figures curve">
               <thead>
-                <tr><th scope="col">point</th><th scope="col">flow</th><th scope="col">pressure</th><th><button type="button" class="act" @click="addPoint">add a point</button></th></tr>
+                <tr>
+                  <th scope="col">point</th>
+                  <th scope="col">flow</th>
+                  <th scope="col">pressure</th>
+                  <th><button type="button" class="act" @click="addPoint">add a point</button></th>
+                </tr>
               </thead>
               <tbody>
                 <tr v-for="(c, k) in piece.curve" :key="c.id ?? k">
                   <th scope="row">{{ k + 1 }}</th>
-                  <td><NumberField part="water/pump/curve" name="flow_L_min" :pointer="`${here}/curve/#${c.id}/flow_L_min`" :of="`${piece.name} point ${k + 1}`" bare /></td>
-                  <td><NumberField part="water/pump/curve" name="pressure_kPa" :pointer="`${here}/curve/#${c.id}/pressure_kPa`" :of="`${piece.name} point ${k + 1}`" bare /></td>
-                  <td><button v-if="piece.curve.length > 2" type="button" class="act" :aria-label="`Take out point ${k + 1}`" @click="takeOutPoint(k)">take out</button></td>
+                  <td>
+                    <NumberField
+                      part="water/pump/curve"
+                      name="flow_L_min"
+                      :pointer="`${here}/curve/#${c.id}/flow_L_min`"
+                      :of="`${piece.name} point ${k + 1}`"
+                      bare
+                    />
+                  </td>
+                  <td>
+                    <NumberField
+                      part="water/pump/curve"
+                      name="pressure_kPa"
+                      :pointer="`${here}/curve/#${c.id}/pressure_kPa`"
+                      :of="`${piece.name} point ${k + 1}`"
+                      bare
+                    />
+                  </td>
+                  <td>
+                    <button v-if="piece.curve.length > 2" type="button" class="act" :aria-label="`Take out point ${k + 1}`" @click="takeOutPoint(k)">
+                      take out
+                    </button>
+                  </td>
                 </tr>
               </tbody>
             </table>

@@ -58,12 +58,20 @@ export function plan(pieces: LoopPiece[], view: LoopView | undefined, left: numb
     const here = y(piece.height_mm)
     const v = view?.pieces[index]
     return {
-      piece, index, x0, x1: x,
+      piece,
+      index,
+      x0,
+      x1: x,
       y0: y(meets(piece, before, 'out')),
       ym: here,
       y1: y(meets(piece, after, 'in')),
-      thick: isChamber(piece.kind) ? 0 : Math.max(3, Math.min(16, 0.42 * (piece as { bore_mm: number }).bore_mm * Math.sqrt((piece as { beside?: number }).beside ?? 1))),
-      in_C: v?.in_C ?? 20, out_C: v?.out_C ?? 20, loss_kPa: v?.loss_kPa ?? 0, share_pct: v?.share_pct ?? 0,
+      thick: isChamber(piece.kind)
+        ? 0
+        : Math.max(3, Math.min(16, 0.42 * (piece as { bore_mm: number }).bore_mm * Math.sqrt((piece as { beside?: number }).beside ?? 1))),
+      in_C: v?.in_C ?? 20,
+      out_C: v?.out_C ?? 20,
+      loss_kPa: v?.loss_kPa ?? 0,
+      share_pct: v?.share_pct ?? 0,
     }
   })
   return { shapes, y, low, high }
@@ -105,12 +113,28 @@ export function usualPieces(loop: WaterLoop): LoopPiece[] {
     { kind: 'tank', name: 'header tank', height_mm: 650 },
     { kind: 'hose', name: 'tank to pump', bore_mm: usual['water/piece'].bore_mm, length_mm: 800, height_mm: 620, bends: bends(1) },
     {
-      kind: 'pump', name: 'pump', bore_mm: usual['water/piece'].bore_mm, height_mm: 250, speed_pct: usual['water/pump'].speed_pct, efficiency_pct: usual['water/pump'].efficiency_pct,
-      curve: [{ flow_L_min: 0, pressure_kPa: 45 }, { flow_L_min: 20, pressure_kPa: 32 }, { flow_L_min: 40, pressure_kPa: 5 }],
+      kind: 'pump',
+      name: 'pump',
+      bore_mm: usual['water/piece'].bore_mm,
+      height_mm: 250,
+      speed_pct: usual['water/pump'].speed_pct,
+      efficiency_pct: usual['water/pump'].efficiency_pct,
+      curve: [
+        { flow_L_min: 0, pressure_kPa: 45 },
+        { flow_L_min: 20, pressure_kPa: 32 },
+        { flow_L_min: 40, pressure_kPa: 5 },
+      ],
     },
     { kind: 'hose', name: 'pump to core', bore_mm: usual['water/piece'].bore_mm, length_mm: 1200, height_mm: 480, bends: bends(2) },
     { kind: 'core', name: 'core', height_mm: 520, ports: 'opposite corners', fedFrom: 'bottom', boss: false },
-    { kind: 'hose', name: loop.radiator ? 'core to radiator' : 'core to tank', bore_mm: usual['water/piece'].bore_mm, length_mm: 1200, height_mm: 600, bends: bends(2) },
+    {
+      kind: 'hose',
+      name: loop.radiator ? 'core to radiator' : 'core to tank',
+      bore_mm: usual['water/piece'].bore_mm,
+      length_mm: 1200,
+      height_mm: 600,
+      bends: bends(2),
+    },
   ]
   if (loop.radiator) {
     list.push({ kind: 'radiator', name: 'radiator', height_mm: 350 })
@@ -123,11 +147,27 @@ export function usualPieces(loop: WaterLoop): LoopPiece[] {
 export function newLoopPiece(kind: LoopPieceKind, name: string, bore: number, height: number): LoopPiece {
   switch (kind) {
     case 'hose':
-      return { kind, name, bore_mm: bore, length_mm: 600, height_mm: height, bends: [{ angle_deg: 90, radius_mm: Math.max(40, Math.round(1.6 * bore)) }] }
+      return {
+        kind,
+        name,
+        bore_mm: bore,
+        length_mm: 600,
+        height_mm: height,
+        bends: [{ angle_deg: 90, radius_mm: Math.max(40, Math.round(1.6 * bore)) }],
+      }
     case 'pump':
       return {
-        kind, name, bore_mm: bore, height_mm: height, speed_pct: usual['water/pump'].speed_pct, efficiency_pct: usual['water/pump'].efficiency_pct,
-        curve: [{ flow_L_min: 0, pressure_kPa: 45 }, { flow_L_min: 20, pressure_kPa: 32 }, { flow_L_min: 40, pressure_kPa: 5 }],
+        kind,
+        name,
+        bore_mm: bore,
+        height_mm: height,
+        speed_pct: usual['water/pump'].speed_pct,
+        efficiency_pct: usual['water/pump'].efficiency_pct,
+        curve: [
+          { flow_L_min: 0, pressure_kPa: 45 },
+          { flow_L_min: 20, pressure_kPa: 32 },
+          { flow_L_min: 40, pressure_kPa: 5 },
+        ],
       }
     case 'core':
       return { kind, name, height_mm: height, ports: 'opposite corners', fedFrom: 'bottom' }

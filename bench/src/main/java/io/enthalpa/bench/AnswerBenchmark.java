@@ -35,6 +35,7 @@ import org.openjdk.jmh.annotations.Warmup;
 public class AnswerBenchmark {
     @Param({"pass-van C", "juniper B", "juniper C", "pass-van 12"})
     private String which;
+
     private Answer answer;
 
     @Setup

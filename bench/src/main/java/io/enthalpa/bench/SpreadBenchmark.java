@@ -34,6 +34,7 @@ import org.openjdk.jmh.annotations.Warmup;
 public class SpreadBenchmark {
     @Param({"pass-van C", "juniper B"})
     private String which;
+
     private Build build;
     private String letter;
 

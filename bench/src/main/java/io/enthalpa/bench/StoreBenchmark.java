@@ -34,27 +34,45 @@ public final class StoreBenchmark {
     private StoreBenchmark(String address) throws IOException, InterruptedException {
         this.address = address;
         CookieManager cookies = new CookieManager();
-        this.client = HttpClient.newBuilder().cookieHandler(cookies).version(HttpClient.Version.HTTP_1_1).build();
+        this.client = HttpClient.newBuilder()
+                .cookieHandler(cookies)
+                .version(HttpClient.Version.HTTP_1_1)
+                .build();
         get("/api/fields");
-        this.token = cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN")).findFirst().orElseThrow().getValue();
+        this.token = cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .findFirst()
+                .orElseThrow()
+                .getValue();
     }
 
     public static void main(String[] args) throws Exception {
         switch (args[0]) {
             case "saves" -> saves(args[1], Integer.parseInt(args[2]), Integer.parseInt(args[3]));
-            case "growth" -> growth(args[1], Integer.parseInt(args[2]), args.length > 3 ? Files.readString(Path.of(args[3])) : "");
+            case "growth" ->
+                growth(args[1], Integer.parseInt(args[2]), args.length > 3 ? Files.readString(Path.of(args[3])) : "");
             case "home" -> home(args[1], Integer.parseInt(args[2]));
             default -> throw new IllegalArgumentException("saves, growth or home");
         }
     }
 
     private String get(String path) throws IOException, InterruptedException {
-        return client.send(HttpRequest.newBuilder(URI.create(address + path)).build(), HttpResponse.BodyHandlers.ofString()).body();
+        return client.send(
+                        HttpRequest.newBuilder(URI.create(address + path)).build(),
+                        HttpResponse.BodyHandlers.ofString())
+                .body();
     }
 
-    private HttpResponse<String> send(String method, String path, String body, int revision) throws IOException, InterruptedException {
-        return client.send(HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json").header("X-XSRF-TOKEN", token)
-                .header("If-Match", "\"" + revision + "\"").method(method, HttpRequest.BodyPublishers.ofString(body)).build(), HttpResponse.BodyHandlers.ofString());
+    private HttpResponse<String> send(String method, String path, String body, int revision)
+            throws IOException, InterruptedException {
+        return client.send(
+                HttpRequest.newBuilder(URI.create(address + path))
+                        .header("Content-Type", "application/json")
+                        .header("X-XSRF-TOKEN", token)
+                        .header("If-Match", "\"" + revision + "\"")
+                        .method(method, HttpRequest.BodyPublishers.ofString(body))
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
     }
 
     private String starter() throws IOException, InterruptedException {
@@ -72,7 +90,8 @@ public final class StoreBenchmark {
 
     private void edit(long build, String document, int revision) throws IOException, InterruptedException {
         String edited = document.replaceFirst("\"summary\" ?: ?\"[^\"]*\"", "\"summary\":\"edit " + revision + "\"");
-        String body = "{\"change\":\"edit " + revision + "\",\"edit\":\"" + UUID.randomUUID() + "\",\"document\":" + edited + "}";
+        String body = "{\"change\":\"edit " + revision + "\",\"edit\":\"" + UUID.randomUUID() + "\",\"document\":"
+                + edited + "}";
         HttpResponse<String> answer = send("PUT", "/api/builds/" + build, body, revision);
         if (answer.statusCode() != 200) {
             throw new IllegalStateException("not saved: " + answer.statusCode());
@@ -101,7 +120,9 @@ public final class StoreBenchmark {
             one.get();
         }
         threads.shutdown();
-        print("saves, %d clients, %.0f a second".formatted(clients, took.size() / (double) seconds), new ArrayList<>(took));
+        print(
+                "saves, %d clients, %.0f a second".formatted(clients, took.size() / (double) seconds),
+                new ArrayList<>(took));
     }
 
     /** @param file a build file; the starter where empty */
@@ -147,6 +168,12 @@ public final class StoreBenchmark {
     private static void print(String what, List<Double> milliseconds) {
         Collections.sort(milliseconds);
         int n = milliseconds.size();
-        System.out.printf("%s: median %.1f, p95 %.1f, p99 %.1f, most %.1f ms%n", what, milliseconds.get(n / 2), milliseconds.get(n * 95 / 100), milliseconds.get(n * 99 / 100), milliseconds.get(n - 1));
+        System.out.printf(
+                "%s: median %.1f, p95 %.1f, p99 %.1f, most %.1f ms%n",
+                what,
+                milliseconds.get(n / 2),
+                milliseconds.get(n * 95 / 100),
+                milliseconds.get(n * 99 / 100),
+                milliseconds.get(n - 1));
     }
 }

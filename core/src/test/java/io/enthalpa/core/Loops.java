@@ -30,10 +30,12 @@ public final class Loops {
     public double spigot = 0.0175;
     /** The radiator's inlet spigot; the same as the others unless told. */
     public double oddSpigot = 0.0175;
+
     public CorePorts ports = CorePorts.BEST;
     public double volume = 6e-3;
     /** W/K to the air round the loop. */
     public double soak;
+
     public boolean whileOff = true;
     public Optional<RadiatorSpec> radiator = Optional.of(Systems.radiator());
     public Optional<TankSpec> tank = Optional.of(TankSpec.PLAIN);
@@ -42,15 +44,23 @@ public final class Loops {
     public List<LoopPiece> pumps = List.of(pump("pump", 1));
 
     public static FallingCurve curve(double shutOff, double freeFlow) {
-        return new FallingCurve(List.of(new FallingCurve.Point(0, shutOff), new FallingCurve.Point(freeFlow, 0)), FallingCurve.Machine.PUMP, "pump");
+        return new FallingCurve(
+                List.of(new FallingCurve.Point(0, shutOff), new FallingCurve.Point(freeFlow, 0)),
+                FallingCurve.Machine.PUMP,
+                "pump");
     }
 
     public static LoopPiece.Pump pump(String name, int beside) {
-        return new LoopPiece.Pump(name, new PumpSpec(curve(42e3, 40 * LITRES), 1, OptionalDouble.empty(), 0.3), 0.019, beside, 0.2);
+        return new LoopPiece.Pump(
+                name, new PumpSpec(curve(42e3, 40 * LITRES), 1, OptionalDouble.empty(), 0.3), 0.019, beside, 0.2);
     }
 
     public static LoopPiece.Hose hose(String name, double bore, double length, double height) {
-        return new LoopPiece.Hose(name, new PipeSpec(PipeMaterial.SILICONE, bore, length, List.of(new PipeSpec.Bend(Math.PI / 2, 3 * bore))), 1, height);
+        return new LoopPiece.Hose(
+                name,
+                new PipeSpec(PipeMaterial.SILICONE, bore, length, List.of(new PipeSpec.Bend(Math.PI / 2, 3 * bore))),
+                1,
+                height);
     }
 
     public static LoopPiece.Fitting fitting(String name, FittingLoss type, double bore, double length) {
@@ -82,7 +92,17 @@ public final class Loops {
     }
 
     public WaterLoopSpec spec() {
-        return new WaterLoopSpec(coolant, OptionalDouble.empty(), volume, pieces(), radiator, raw.isPresent() ? Optional.empty() : tank, chiller, raw, soak, whileOff);
+        return new WaterLoopSpec(
+                coolant,
+                OptionalDouble.empty(),
+                volume,
+                pieces(),
+                radiator,
+                raw.isPresent() ? Optional.empty() : tank,
+                chiller,
+                raw,
+                soak,
+                whileOff);
     }
 
     /** @return the standard engine with this loop round its core */
@@ -94,6 +114,7 @@ public final class Loops {
 
     public LoopHydraulics hydraulics() {
         ChargeCooler core = new ChargeCooler(Systems.water().core(), coolant, 1, 0);
-        return new LoopHydraulics(spec(), core, radiator.map(r -> Radiator.of(r, coolant)).orElse(null));
+        return new LoopHydraulics(
+                spec(), core, radiator.map(r -> Radiator.of(r, coolant)).orElse(null));
     }
 }

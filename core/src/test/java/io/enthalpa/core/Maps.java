@@ -12,8 +12,7 @@ public final class Maps {
     private static final double[] CHOKE_FLOW = {0.145, 0.215, 0.275, 0.315, 0.335};
     private static final double[] TOP_RATIO = {1.35, 1.85, 2.45, 3.05, 3.55};
 
-    private Maps() {
-    }
+    private Maps() {}
 
     /** A turbo compressor for about 0.3 kg/s, at 25 °C and 100 kPa. */
     public static CompressorMap turbo() {
@@ -24,7 +23,8 @@ public final class Maps {
                 double way = k / 4.0;
                 double flow = SURGE_FLOW[i] + way * (CHOKE_FLOW[i] - SURGE_FLOW[i]);
                 double ratio = 1 + (TOP_RATIO[i] - 1) * (1 - 0.55 * Math.pow(way, 3));
-                points.add(new SpeedLine.Point(flow, ratio, 0.76 - 0.2 * Math.pow(way - 0.45, 2) - 0.012 * Math.abs(i - 2)));
+                points.add(new SpeedLine.Point(
+                        flow, ratio, 0.76 - 0.2 * Math.pow(way - 0.45, 2) - 0.012 * Math.abs(i - 2)));
             }
             lines.add(new SpeedLine(SPEED[i] * Math.PI / 30, points));
         }

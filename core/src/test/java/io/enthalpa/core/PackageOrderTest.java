@@ -1,7 +1,7 @@
 package io.enthalpa.core;
 
-import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
@@ -15,10 +15,26 @@ import org.junit.jupiter.params.provider.MethodSource;
 /** Imports go only downwards, and the core knows neither files nor clock nor framework. */
 class PackageOrderTest {
     /** From the ground up: a package may import those before it. */
-    private static final List<String> ORDER = List.of("fault", "source", "quantity", "fluid", "loss", "exchanger", "engine",
-            "coolingair", "waterloop", "chargepath", "duty", "endurance", "build", "sizing", "explain");
+    private static final List<String> ORDER = List.of(
+            "fault",
+            "source",
+            "quantity",
+            "fluid",
+            "loss",
+            "exchanger",
+            "engine",
+            "coolingair",
+            "waterloop",
+            "chargepath",
+            "duty",
+            "endurance",
+            "build",
+            "sizing",
+            "explain");
+
     private static final JavaClasses CORE = new ClassFileImporter()
-            .withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("io.enthalpa.core");
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("io.enthalpa.core");
 
     static List<String> packages() {
         return ORDER;
@@ -28,26 +44,42 @@ class PackageOrderTest {
     @MethodSource("packages")
     void importsOnlyDownwards(String name) {
         String[] above = ORDER.subList(ORDER.indexOf(name) + 1, ORDER.size()).stream()
-                .map(p -> "io.enthalpa.core." + p + "..").toArray(String[]::new);
+                .map(p -> "io.enthalpa.core." + p + "..")
+                .toArray(String[]::new);
         if (above.length == 0) {
             return;
         }
-        noClasses().that().resideInAPackage("io.enthalpa.core." + name + "..")
-                .should().dependOnClassesThat().resideInAnyPackage(above).check(CORE);
+        noClasses()
+                .that()
+                .resideInAPackage("io.enthalpa.core." + name + "..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAnyPackage(above)
+                .check(CORE);
     }
 
     @Test
     void everyPackageHasItsPlaceInTheOrder() {
-        org.assertj.core.api.Assertions.assertThat(CORE.stream().map(c -> c.getPackageName().split("\\.")[3]).distinct())
+        org.assertj.core.api.Assertions.assertThat(CORE.stream()
+                        .map(c -> c.getPackageName().split("\\.")[3])
+                        .distinct())
                 .isSubsetOf(ORDER);
         slices().matching("io.enthalpa.core.(*)..").should().beFreeOfCycles().check(CORE);
     }
 
     @Test
     void coreStandsOnTheJdkAndHipparchusAlone() {
-        noClasses().should().dependOnClassesThat().resideOutsideOfPackages("io.enthalpa.core..", "java.lang..", "java.util..", "java.math..",
-                "org.hipparchus..").check(CORE);
-        noClasses().should().dependOnClassesThat().haveFullyQualifiedName("java.util.logging.Logger").check(CORE);
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideOutsideOfPackages(
+                        "io.enthalpa.core..", "java.lang..", "java.util..", "java.math..", "org.hipparchus..")
+                .check(CORE);
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .haveFullyQualifiedName("java.util.logging.Logger")
+                .check(CORE);
     }
 
     @Test

@@ -15,8 +15,7 @@ import java.util.Optional;
 
 /** Invented paths with every kind of piece that the tests share. */
 public final class Paths {
-    private Paths() {
-    }
+    private Paths() {}
 
     public static PathElement.Filter filter() {
         return new PathElement.Filter("filter", 0.076, 1500, 0.2, 3, 3000, 0);
@@ -27,7 +26,13 @@ public final class Paths {
     }
 
     public static PathElement.Pipe pipe(String name, double bore, double length, int bends) {
-        return new PathElement.Pipe(name, new PipeSpec(PipeMaterial.ALUMINIUM, bore, length, Collections.nCopies(bends, new PipeSpec.Bend(Math.PI / 2, 1.5 * bore))));
+        return new PathElement.Pipe(
+                name,
+                new PipeSpec(
+                        PipeMaterial.ALUMINIUM,
+                        bore,
+                        length,
+                        Collections.nCopies(bends, new PipeSpec.Bend(Math.PI / 2, 1.5 * bore))));
     }
 
     public static PathElement.Core core(String name) {
@@ -41,8 +46,13 @@ public final class Paths {
 
     /** Two legs of pipes. */
     public static PathElement.Parallel pair(PathElement... legsOfOne) {
-        return new PathElement.Parallel("pair", Math.toRadians(25), List.of(new Leg("left", List.of(legsOfOne[0])), new Leg("right", List.of(legsOfOne[1]))),
-                Math.toRadians(20), 0.063, Optional.empty());
+        return new PathElement.Parallel(
+                "pair",
+                Math.toRadians(25),
+                List.of(new Leg("left", List.of(legsOfOne[0])), new Leg("right", List.of(legsOfOne[1]))),
+                Math.toRadians(20),
+                0.063,
+                Optional.empty());
     }
 
     public static ChargePath of(PathElement... elements) {
@@ -50,6 +60,9 @@ public final class Paths {
     }
 
     public static ChargePath of(double displacement, PathElement... elements) {
-        return new ChargePath(Ambient.of(300, 101325, 0.4), new EngineSpec(displacement, 4, 0.92, 7000 * Systems.RPM), List.of(elements));
+        return new ChargePath(
+                Ambient.of(300, 101325, 0.4),
+                new EngineSpec(displacement, 4, 0.92, 7000 * Systems.RPM),
+                List.of(elements));
     }
 }

@@ -11,16 +11,19 @@ import java.util.Map;
 
 /** A published table from the test resources: first line its source, second its columns. */
 public final class ReferenceTable {
-    private ReferenceTable() {
-    }
+    private ReferenceTable() {}
 
     /** @return each row by column name */
     public static List<Row> rows(String name) {
         try (BufferedReader in = new BufferedReader(new InputStreamReader(
                 ReferenceTable.class.getResourceAsStream("/reference/" + name), StandardCharsets.UTF_8))) {
-            List<String> lines = in.lines().filter(line -> !line.startsWith("#")).toList();
+            List<String> lines =
+                    in.lines().filter(line -> !line.startsWith("#")).toList();
             String[] columns = lines.get(0).split(",");
-            return lines.stream().skip(1).map(line -> Row.of(columns, line.split(","))).toList();
+            return lines.stream()
+                    .skip(1)
+                    .map(line -> Row.of(columns, line.split(",")))
+                    .toList();
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

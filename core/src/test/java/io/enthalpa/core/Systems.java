@@ -54,6 +54,7 @@ public final class Systems {
     public boolean core = true;
     /** Instead of the rating card; null for the card. */
     public CoreBasis basis;
+
     public Effectiveness arrangement = Effectiveness.CROSSFLOW_UNMIXED;
     public BlowerType type = BlowerType.TURBO;
     public List<AirWaySpec> airWays = List.of();
@@ -61,6 +62,7 @@ public final class Systems {
     public Optional<PlenumWallSpec> plenumWall = Optional.empty();
     /** Of the pipe behind the core; null for stock in the bay. */
     public PipeWallSpec coldWall;
+
     public double bayShare;
 
     public static Systems standard() {
@@ -79,7 +81,10 @@ public final class Systems {
 
     public static RadiatorSpec radiator() {
         CoreSize size = new CoreSize(0.4, 0.25, 0.032);
-        return new RadiatorSpec(size, new RadiatorBasis.Card(size, 12e3, 20e-3 / 60, 333.15, 5, 298.15, OptionalDouble.empty(), OptionalDouble.empty()),
+        return new RadiatorSpec(
+                size,
+                new RadiatorBasis.Card(
+                        size, 12e3, 20e-3 / 60, 333.15, 5, 298.15, OptionalDouble.empty(), OptionalDouble.empty()),
                 new FaceAirSpec(0.25, 0.5));
     }
 
@@ -97,25 +102,52 @@ public final class Systems {
         if (core) {
             pieces.add(new PathElement.Core("core", core(), cooling));
         }
-        pieces.add(coldWall == null ? new PathElement.Pipe("cold pipe", pipe(0.9, 3)) : new PathElement.Pipe("cold pipe", pipe(0.9, 3), coldWall));
+        pieces.add(
+                coldWall == null
+                        ? new PathElement.Pipe("cold pipe", pipe(0.9, 3))
+                        : new PathElement.Pipe("cold pipe", pipe(0.9, 3), coldWall));
         pieces.add(new PathElement.Plenum("plenum", plenumBore, 0.003, plenumWall));
-        return new ChargePath(Ambient.of(ambientT, ambientP, humidity),
-                new EngineSpec(displacement, 4, 0.92, 7000 * RPM), pieces, bay);
+        return new ChargePath(
+                Ambient.of(ambientT, ambientP, humidity),
+                new EngineSpec(displacement, 4, 0.92, 7000 * RPM),
+                pieces,
+                bay);
     }
 
     private PipeSpec pipe(double length, int bends) {
-        return new PipeSpec(PipeMaterial.ALUMINIUM, bore, length,
+        return new PipeSpec(
+                PipeMaterial.ALUMINIUM,
+                bore,
+                length,
                 java.util.Collections.nCopies(bends, new PipeSpec.Bend(Math.PI / 2, 1.5 * bore)));
     }
 
     public CoreSpec core() {
-        return new CoreSpec("bar-and-plate", size, basis == null ? card() : basis, arrangement, EndTankSpec.usual(portBore), PortSide.RIGHT);
+        return new CoreSpec(
+                "bar-and-plate",
+                size,
+                basis == null ? card() : basis,
+                arrangement,
+                EndTankSpec.usual(portBore),
+                PortSide.RIGHT);
     }
 
     private RatingCard card() {
         return cooling instanceof CoolingSide.Air
-                ? new RatingCard(SIZE, 6, Coolant.AIR, List.of(new RatingCard.Point(0.2, 220e3, 413.15, 320.15, 3500, 8, 0, 298.15)), 0.35, 0.03)
-                : new RatingCard(SIZE, 4, Coolant.WATER, List.of(new RatingCard.Point(0.2, 220e3, 413.15, 318.15, 3500, 0, 20e-3 / 60, 298.15)), 0.75, 0.03);
+                ? new RatingCard(
+                        SIZE,
+                        6,
+                        Coolant.AIR,
+                        List.of(new RatingCard.Point(0.2, 220e3, 413.15, 320.15, 3500, 8, 0, 298.15)),
+                        0.35,
+                        0.03)
+                : new RatingCard(
+                        SIZE,
+                        4,
+                        Coolant.WATER,
+                        List.of(new RatingCard.Point(0.2, 220e3, 413.15, 318.15, 3500, 0, 20e-3 / 60, 298.15)),
+                        0.75,
+                        0.03);
     }
 
     public ChargeSystem system() {

@@ -24,33 +24,61 @@ public final class Ways {
     public double exitPressure = -0.1;
 
     public static Layer condenser(double gap) {
-        return new Layer("condenser", Layer.Kind.CONDENSER, 0, 0, gap,
-                new OtherExchanger(new CoreSize(0.56, 0.34, 0.018), 8e3, 331.15, 4, 308.15, OptionalDouble.of(38), 331.15));
+        return new Layer(
+                "condenser",
+                Layer.Kind.CONDENSER,
+                0,
+                0,
+                gap,
+                new OtherExchanger(
+                        new CoreSize(0.56, 0.34, 0.018), 8e3, 331.15, 4, 308.15, OptionalDouble.of(38), 331.15));
     }
 
     public static Layer engineRadiator(double gap) {
-        return new Layer("engine radiator", Layer.Kind.ENGINE_RADIATOR, 0, 0, gap,
-                new OtherExchanger(new CoreSize(0.6, 0.38, 0.034), 45e3, 368.15, 5, 308.15, OptionalDouble.of(95), 369.15));
+        return new Layer(
+                "engine radiator",
+                Layer.Kind.ENGINE_RADIATOR,
+                0,
+                0,
+                gap,
+                new OtherExchanger(
+                        new CoreSize(0.6, 0.38, 0.034), 45e3, 368.15, 5, 308.15, OptionalDouble.of(95), 369.15));
     }
 
     public static FanSpec fan(boolean backwards) {
-        return new FanSpec(new FallingCurve(List.of(new FallingCurve.Point(0, 200), new FallingCurve.Point(0.8, 0)), FallingCurve.Machine.FAN, "fan"), backwards, 100, true);
+        return new FanSpec(
+                new FallingCurve(
+                        List.of(new FallingCurve.Point(0, 200), new FallingCurve.Point(0.8, 0)),
+                        FallingCurve.Machine.FAN,
+                        "fan"),
+                backwards,
+                100,
+                true);
     }
 
     public static Ways random(Cases c) {
         Ways w = new Ways();
-        w.opening = new OpeningSpec(c.between(0.2, 0.7), c.between(0.1, 0.3), c.between(0.4, 1.0), c.between(0.5, 1.0), c.between(0, 1) > 0, List.of());
+        w.opening = new OpeningSpec(
+                c.between(0.2, 0.7),
+                c.between(0.1, 0.3),
+                c.between(0.4, 1.0),
+                c.between(0.5, 1.0),
+                c.between(0, 1) > 0,
+                List.of());
         w.seal = c.between(0.3, 0.9);
         w.ducted = c.between(0, 1) > 0;
         w.exitArea = c.between(0.03, 0.2);
         w.exitPressure = c.between(-0.4, 0.2);
         w.fan = c.between(0, 1) > 0 ? Optional.of(fan(false)) : Optional.empty();
         Layer core = new Layer("core", Layer.Kind.CORE, c.between(-0.1, 0.1), c.between(-0.05, 0.05), 0.02, null);
-        w.layers = c.between(0, 1) > 0 ? List.of(core, condenser(0.02), engineRadiator(0.02)) : List.of(condenser(0.05), core);
+        w.layers = c.between(0, 1) > 0
+                ? List.of(core, condenser(0.02), engineRadiator(0.02))
+                : List.of(condenser(0.05), core);
         return w;
     }
 
     public AirWaySpec spec() {
-        return new AirWaySpec("front", spaceWidth, spaceHeight, opening, seal, ducted, layers, fan, exitArea, exitPressure, 0.15);
+        return new AirWaySpec(
+                "front", spaceWidth, spaceHeight, opening, seal, ducted, layers, fan, exitArea, exitPressure, 0.15);
     }
 }

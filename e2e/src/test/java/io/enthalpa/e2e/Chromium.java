@@ -11,11 +11,20 @@ import java.util.Map;
 /** Debian's Chromium, headless. */
 final class Chromium implements AutoCloseable {
     private static final double PATIENCE_MS = 20_000;
-    private final Playwright playwright = Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-    private final Browser browser = playwright.chromium().launch(new BrowserType.LaunchOptions()
-            .setExecutablePath(Path.of("/usr/bin/chromium"))
-            .setArgs(List.of("--no-sandbox", "--disable-dev-shm-usage", "--disable-quic", "--no-first-run", "--disable-background-networking",
-                    "--disable-component-update", "--disable-sync")));
+    private final Playwright playwright =
+            Playwright.create(new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
+    private final Browser browser = playwright
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(List.of(
+                            "--no-sandbox",
+                            "--disable-dev-shm-usage",
+                            "--disable-quic",
+                            "--no-first-run",
+                            "--disable-background-networking",
+                            "--disable-component-update",
+                            "--disable-sync")));
 
     Chromium() {
         // A slow machine may take its time; what must stand on the screen in the end stays the same.

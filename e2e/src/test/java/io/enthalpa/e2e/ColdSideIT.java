@@ -52,22 +52,39 @@ class ColdSideIT extends OnDemo {
         assertThat(after.loops().get(0).flow().flow()).isGreaterThan(1.3 * before);
         assertThat(main()).containsText(decimal(after.loops().get(0).flow().flow() * 60e3, 1) + " L/min");
         assertThat(page.station(4)).containsText(decimal(after.core().out() - 273.15, 1) + "°");
-        assertThat(piece("radiator outlet")).hasAttribute("aria-label", Pattern.compile(decimal(after.loops().get(0).flow().pieces().get(10).loss() / 1000, 2) + " kPa lost"));
+        assertThat(piece("radiator outlet"))
+                .hasAttribute(
+                        "aria-label",
+                        Pattern.compile(decimal(
+                                        after.loops()
+                                                        .get(0)
+                                                        .flow()
+                                                        .pieces()
+                                                        .get(10)
+                                                        .loss()
+                                                / 1000,
+                                        2) + " kPa lost"));
         page.assertNothingWrong();
     }
 
     @Test
     void stranglingSpigotsAreNamedAndTriedAsAnOption() {
         page.openBuild("Juniper").option("A").surface("Water");
-        assertThat(page.raw().getByText(Pattern.compile("radiator spigot: it alone takes \\d+\u00a0% of what the pump gives"))).isVisible();
-        assertThat(page.raw().getByText(Pattern.compile("core: fed from the top it never fills"))).isVisible();
+        assertThat(page.raw()
+                        .getByText(
+                                Pattern.compile("radiator spigot: it alone takes \\d+\u00a0% of what the pump gives")))
+                .isVisible();
+        assertThat(page.raw().getByText(Pattern.compile("core: fed from the top it never fills")))
+                .isVisible();
         Locator row = row("Radiator spigot and radiator outlet, 8 →");
         String flow = row.getByRole(AriaRole.CELL).first().textContent();
         row.getByRole(AriaRole.BUTTON).click();
         assertThat(page.raw()).hasURL(Pattern.compile("option=D"));
         page.saved();
-        assertThat(decimal(solved("D").loops().get(0).flow().flow() * 60e3, 1) + " L/min").isEqualTo(flow.strip());
-        assertThat(solved("D").path().intakeTemperature()).isLessThan(solved("A").path().intakeTemperature());
+        assertThat(decimal(solved("D").loops().get(0).flow().flow() * 60e3, 1) + " L/min")
+                .isEqualTo(flow.strip());
+        assertThat(solved("D").path().intakeTemperature())
+                .isLessThan(solved("A").path().intakeTemperature());
         page.assertNothingWrong();
     }
 
@@ -85,7 +102,8 @@ class ColdSideIT extends OnDemo {
         assertThat(after.path().intakeTemperature()).isLessThan(before - 3);
         assertThat(promise).contains(decimal(after.path().intakeTemperature() - 273.15, 1) + " °C");
         assertThat(page.station(6)).containsText(decimal(after.path().intakeTemperature() - 273.15, 1) + "°");
-        assertThat(row("core").first()).containsText(decimal(after.ways().get(0).layers().get(0).airIn() - 273.15, 1) + " °C");
+        assertThat(row("core").first())
+                .containsText(decimal(after.ways().get(0).layers().get(0).airIn() - 273.15, 1) + " °C");
         page.button("Undo").click();
         page.saved();
         assertThat(solved("B").path().intakeTemperature()).isEqualTo(before);
@@ -111,27 +129,32 @@ class ColdSideIT extends OnDemo {
         page.openBuild("Juniper").option("A").surface("Water");
         piece("brushless pump").click();
         page.type("brushless pump point 2 curve pressure", "60 kPa");
-        assertThat(page.raw().getByRole(AriaRole.ALERT).first()).containsText("less than at the smaller flow, 42.00 kPa");
+        assertThat(page.raw().getByRole(AriaRole.ALERT).first())
+                .containsText("less than at the smaller flow, 42.00 kPa");
         page.field("brushless pump point 2 curve pressure").press("Escape");
         page.button("Take out brushless pump").click();
-        assertThat(page.raw().getByRole(AriaRole.STATUS)).containsText("water loop is without a pump; it must be driven by at least one.");
+        assertThat(page.raw().getByRole(AriaRole.STATUS))
+                .containsText("water loop is without a pump; it must be driven by at least one.");
         assertThat(page.file()).contains("brushless pump");
 
         page.openBuild("Saltline").option("A").surface("Water");
         page.type("ice", "60 kg");
-        assertThat(page.raw().getByRole(AriaRole.ALERT).first()).containsText("no more than the tank of 45.0 L holds, 41.3 kg");
+        assertThat(page.raw().getByRole(AriaRole.ALERT).first())
+                .containsText("no more than the tank of 45.0 L holds, 41.3 kg");
 
         page.openBuild("Pass Van").option("B").surface("Space");
         page.button("condenser").click();
         page.type("condenser width", "900 mm");
         assertThat(page.verdict()).containsText("No answer for this");
-        assertThat(page.raw().locator("aside").getByRole(AriaRole.ALERT)).containsText("condenser, width is 900 mm; it must be at most the space of the way \"front\", 780 mm");
+        assertThat(page.raw().locator("aside").getByRole(AriaRole.ALERT))
+                .containsText("condenser, width is 900 mm; it must be at most the space of the way \"front\", 780 mm");
         assertThat(page.raw().getByText("last good answer")).isVisible();
         page.type("condenser width", "600 mm").saved();
         assertThat(page.station(6)).containsText(decimal(solved("B").path().intakeTemperature() - 273.15, 1) + "°");
         page.raw().getByRole(AriaRole.COMBOBOX, named("fan blows")).click();
         page.raw().getByRole(AriaRole.OPTION, named("against it")).click();
-        assertThat(page.raw().getByText(Pattern.compile("the fan blows against the road wind"))).isVisible();
+        assertThat(page.raw().getByText(Pattern.compile("the fan blows against the road wind")))
+                .isVisible();
         page.assertNothingWrong();
     }
 
@@ -147,7 +170,8 @@ class ColdSideIT extends OnDemo {
         assertThat(dialog).containsText("of all losses");
         page.raw().keyboard().press("Escape");
         page.surface("Space");
-        assertThat(page.raw().getByText("Nothing of this option is cooled by outside air.")).isVisible();
+        assertThat(page.raw().getByText("Nothing of this option is cooled by outside air."))
+                .isVisible();
         page.assertNothingWrong();
     }
 }

@@ -35,7 +35,12 @@ class EnduranceIT extends OnDemo {
     }
 
     private Locator tab(String name) {
-        return page.raw().getByRole(AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.raw()
+                .getByRole(
+                        AriaRole.TAB,
+                        new com.microsoft.playwright.Page.GetByRoleOptions()
+                                .setName(name)
+                                .setExact(true));
     }
 
     private Locator piece(String name) {
@@ -128,7 +133,13 @@ class EnduranceIT extends OnDemo {
     void logOfAnyMakeBecomesTheDuty() throws IOException {
         StringBuilder log = new StringBuilder("Time [s],Engine RPM,MAP [kPa],GPS Speed (mph)\n");
         for (int i = 0; i < 4000; i++) {
-            log.append(String.format(Locale.ROOT, "%.1f,%d,%.1f,%d%n", i * 0.1 + (i > 2000 ? 40 : 0), 2000 + i % 1500, 90 + 80 * Math.sin(i / 300.0), 30));
+            log.append(String.format(
+                    Locale.ROOT,
+                    "%.1f,%d,%.1f,%d%n",
+                    i * 0.1 + (i > 2000 ? 40 : 0),
+                    2000 + i % 1500,
+                    90 + 80 * Math.sin(i / 300.0),
+                    30));
         }
         Path file = Files.writeString(folder.resolve("session 3.csv"), log);
         page.openBuild("Pass Van").surface("Brief").button("from a log").click();
@@ -139,7 +150,10 @@ class EnduranceIT extends OnDemo {
         assertThat(build().duty().name()).isEqualTo("session 3");
         assertThat(build().duty().length()).isCloseTo(439.9, within(0.01));
         page.button("from a log").click();
-        page.raw().setInputFiles("input[aria-label='Log as CSV']", Files.writeString(folder.resolve("bad.csv"), "t,rpm,boost\n0,3000,0\n5,3000,0\n3,3000,0\n"));
+        page.raw()
+                .setInputFiles(
+                        "input[aria-label='Log as CSV']",
+                        Files.writeString(folder.resolve("bad.csv"), "t,rpm,boost\n0,3000,0\n5,3000,0\n3,3000,0\n"));
         assertThat(page.raw().locator(".log [role=alert]")).containsText("line 4, t is 3.00 s");
         page.assertNothingWrong();
     }
@@ -148,13 +162,18 @@ class EnduranceIT extends OnDemo {
     void oddsNameWhatToMeasureAndDrawABand() {
         page.openBuild("Pass Van");
         page.button("Run 200 of what they may be").click();
-        assertThat(page.raw().locator("aside .measure")).not().isEmpty(new LocatorAssertions.IsEmptyOptions().setTimeout(LONG));
+        assertThat(page.raw().locator("aside .measure"))
+                .not()
+                .isEmpty(new LocatorAssertions.IsEmptyOptions().setTimeout(LONG));
         assertThat(page.raw().locator("aside")).containsText("200 runs of what is not known exactly");
         assertThat(page.raw().locator(".chart .band")).hasCount(1);
         page.surface("Core").type("core depth", "70 mm").saved();
         assertThat(page.raw().locator("aside .measure")).hasCount(0);
         page.button("Run 200 of what they may be").click();
-        page.raw().locator("aside").getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Cancel")).click();
+        page.raw()
+                .locator("aside")
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Cancel"))
+                .click();
         assertThat(page.button("Run 200 of what they may be")).isVisible();
         page.assertNothingWrong();
     }
@@ -164,13 +183,19 @@ class EnduranceIT extends OnDemo {
     void tooLittleWaterIsARampAndTheWaterIsBlamed() {
         page.openBuild("Juniper").option("B").lapsOnLittleWater();
         page.field("sensor").waitFor();
-        page.raw().getByLabel("Another station or wall on the trace").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("with water behind the core"));
-        assertThat(page.raw().locator("aside .shape")).containsText("too little water flow. The radiator is not to blame.");
+        page.raw()
+                .getByLabel("Another station or wall on the trace")
+                .selectOption(
+                        new com.microsoft.playwright.options.SelectOption().setLabel("with water behind the core"));
+        assertThat(page.raw().locator("aside .shape"))
+                .containsText("too little water flow. The radiator is not to blame.");
         assertThat(page.raw().locator("aside .why")).containsText("Too little water flows");
         Answer answer = new Answer(build(), "B");
         Trace trace = answer.soak();
         assertThat(answer.figures(trace).shape()).isEqualTo(RunShape.RAMP);
-        assertThat(java.util.Arrays.stream(trace.core().cold().out()).max().orElseThrow() - 273.15).as("water behind the core").isBetween(60.0, 70.0);
+        assertThat(java.util.Arrays.stream(trace.core().cold().out()).max().orElseThrow() - 273.15)
+                .as("water behind the core")
+                .isBetween(60.0, 70.0);
         page.assertNothingWrong();
     }
 
@@ -187,7 +212,8 @@ class EnduranceIT extends OnDemo {
         page.saved();
         assertThat(page.verdict()).containsText("Holds");
         assertThat(build().options()).hasSize(2);
-        assertThat(BuildFile.tree(build().option("B")).at("/path").findValuesAsString("kind")).contains("core");
+        assertThat(BuildFile.tree(build().option("B")).at("/path").findValuesAsString("kind"))
+                .contains("core");
         page.assertNothingWrong();
     }
 
@@ -201,7 +227,8 @@ class EnduranceIT extends OnDemo {
         assertThat(page.raw().locator("aside")).containsText("not counted");
         Answer answer = new Answer(build(), "A");
         Trace trace = answer.soak();
-        assertThat(answer.verdict(trace).worst()).isLessThan(java.util.Arrays.stream(trace.intake()).max().orElseThrow() - 3);
+        assertThat(answer.verdict(trace).worst())
+                .isLessThan(java.util.Arrays.stream(trace.intake()).max().orElseThrow() - 3);
         page.assertNothingWrong();
     }
 
@@ -210,10 +237,18 @@ class EnduranceIT extends OnDemo {
         page.openBuild("Juniper").option("B");
         assertThat(page.raw().locator(".rail text")).hasText("pump");
         assertThat(page.raw().locator(".rail rect")).hasCount(1);
-        assertThat(page.raw().locator(".moment")).containsText("water " + Expected.decimal(60e3 * atWorst(new Answer(build(), "B").soak())) + "\u00a0L/min");
+        assertThat(page.raw().locator(".moment"))
+                .containsText(
+                        "water " + Expected.decimal(60e3 * atWorst(new Answer(build(), "B").soak())) + "\u00a0L/min");
         page.surface("Water");
         page.raw().getByRole(AriaRole.COMBOBOX, named("pumps while engine off")).click();
-        page.raw().getByRole(AriaRole.OPTION, new com.microsoft.playwright.Page.GetByRoleOptions().setName("no").setExact(true)).click();
+        page.raw()
+                .getByRole(
+                        AriaRole.OPTION,
+                        new com.microsoft.playwright.Page.GetByRoleOptions()
+                                .setName("no")
+                                .setExact(true))
+                .click();
         page.saved().surface("Endurance");
         assertThat(page.raw().locator(".rail rect")).hasCount(4);
         page.openBuild("Pass Van");
@@ -235,7 +270,8 @@ class EnduranceIT extends OnDemo {
         page.openBuild("Juniper");
         tab("Methods").click();
         Locator ice = page.raw().getByRole(AriaRole.ROW, named("^ice tank"));
-        assertThat(page.raw().locator(".methods progress")).hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(LONG));
+        assertThat(page.raw().locator(".methods progress"))
+                .hasCount(0, new LocatorAssertions.HasCountOptions().setTimeout(LONG));
         String worst = ice.locator("td").first().textContent();
         ice.getByRole(AriaRole.BUTTON).click();
         assertThat(page.raw()).hasURL(Pattern.compile("option=D"));
@@ -250,16 +286,20 @@ class EnduranceIT extends OnDemo {
         tab("Run by run").click();
         assertThat(page.raw().locator(".runs tbody tr")).hasCount(2);
         tab("Figures").click();
-        Download download = page.raw().waitForDownload(() -> page.button("save as CSV").click());
+        Download download =
+                page.raw().waitForDownload(() -> page.button("save as CSV").click());
         String[] lines = Files.readString(download.path()).strip().split("\n");
         Trace trace = new Answer(build(), "C").soak();
         assertThat(lines).hasSize(trace.length() + 1);
         int intake = java.util.List.of(lines[0].split(",")).indexOf("intake_C");
-        assertThat(Double.parseDouble(lines[trace.length()].split(",")[intake])).isCloseTo(trace.intake()[trace.length() - 1] - 273.15, within(0.001));
+        assertThat(Double.parseDouble(lines[trace.length()].split(",")[intake]))
+                .isCloseTo(trace.intake()[trace.length() - 1] - 273.15, within(0.001));
         tab("Trace").click();
         page.field("sensor").check();
         page.field("bay").check();
-        page.raw().getByLabel("Another station or wall on the trace").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("with core in"));
+        page.raw()
+                .getByLabel("Another station or wall on the trace")
+                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("with core in"));
         assertThat(page.raw().locator(".chart .extra")).hasCount(3);
         Locator cursor = page.raw().getByRole(AriaRole.SLIDER, named("Time in the duty"));
         cursor.press("Home");
@@ -274,12 +314,19 @@ class EnduranceIT extends OnDemo {
     void bayAndHotNeighbourWarmThePipe() {
         page.openBuild("Pass Van").surface("Pipes");
         double before = new Answer(build(), "C").steady().path().intakeTemperature();
-        page.raw().getByRole(AriaRole.BUTTON, named("something hot beside it")).last().click();
+        page.raw()
+                .getByRole(AriaRole.BUTTON, named("something hot beside it"))
+                .last()
+                .click();
         page.saved();
         assertThat(new Answer(build(), "C").steady().path().intakeTemperature()).isGreaterThan(before + 0.02);
         page.surface("Brief");
-        page.raw().locator("section").filter(new Locator.FilterOptions().setHas(page.raw().getByRole(AriaRole.HEADING, named("^Engine bay"))))
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("leave it out")).click();
+        page.raw()
+                .locator("section")
+                .filter(new Locator.FilterOptions()
+                        .setHas(page.raw().getByRole(AriaRole.HEADING, named("^Engine bay"))))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("leave it out"))
+                .click();
         page.saved();
         assertThat(build().bay()).isEmpty();
         assertThat(page.station(6)).containsText(Expected.of(page.file(), "C").figure(6));

@@ -9,7 +9,8 @@ import java.util.zip.CRC32C;
 
 /** The packaged program as the one command runs it: taken apart, with an archive of its classes, which more than halves the time to start. */
 final class InstalledProgram {
-    private static final String JAVA = Path.of(System.getProperty("java.home"), "bin", "java").toString();
+    private static final String JAVA =
+            Path.of(System.getProperty("java.home"), "bin", "java").toString();
     private static final Path PACKAGED = Path.of(System.getProperty("enthalpa.jar"));
     private static final Path FOLDER = Path.of("target", "installed").toAbsolutePath();
     private static final Path ARCHIVE = FOLDER.resolve("classes.jsa");
@@ -17,8 +18,7 @@ final class InstalledProgram {
     private static final Path SUM = FOLDER.resolve("installed.sum");
     private static String installed = "";
 
-    private InstalledProgram() {
-    }
+    private InstalledProgram() {}
 
     /** @return what starts it, without its own arguments */
     static synchronized List<String> command() throws IOException {
@@ -26,7 +26,14 @@ final class InstalledProgram {
             install();
         }
         List<String> command = java();
-        command.addAll(List.of("-Xmx1g", "-XX:SharedArchiveFile=" + ARCHIVE, "-Xshare:auto", "-Xlog:disable", "-Xlog:all=off", "-jar", jar()));
+        command.addAll(List.of(
+                "-Xmx1g",
+                "-XX:SharedArchiveFile=" + ARCHIVE,
+                "-Xshare:auto",
+                "-Xlog:disable",
+                "-Xlog:all=off",
+                "-jar",
+                jar()));
         return command;
     }
 
@@ -48,17 +55,34 @@ final class InstalledProgram {
             return;
         }
         Files.deleteIfExists(ARCHIVE);
-        run(List.of(JAVA, "-Djarmode=tools", "-jar", PACKAGED.toString(), "extract", "--force", "--destination", FOLDER.toString()));
+        run(List.of(
+                JAVA,
+                "-Djarmode=tools",
+                "-jar",
+                PACKAGED.toString(),
+                "extract",
+                "--force",
+                "--destination",
+                FOLDER.toString()));
         Path store = Files.createTempDirectory("first");
         List<String> once = java();
-        once.addAll(List.of("-XX:ArchiveClassesAtExit=" + ARCHIVE, "-Dspring.context.exit=onRefresh", "-jar", jar(), "demo", "--data", store.toString(), "--port", "0"));
+        once.addAll(List.of(
+                "-XX:ArchiveClassesAtExit=" + ARCHIVE,
+                "-Dspring.context.exit=onRefresh",
+                "-jar",
+                jar(),
+                "demo",
+                "--data",
+                store.toString(),
+                "--port",
+                "0"));
         run(once);
         Files.writeString(SUM, installed);
     }
 
     private static void run(List<String> command) throws IOException {
         Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
-        String printed = new String(process.getInputStream().readAllBytes());
+        String printed = new String(process.getInputStream().readAllBytes(), java.nio.charset.StandardCharsets.UTF_8);
         try {
             if (process.waitFor() != 0) {
                 throw new IllegalStateException("the program could not be taken apart:\n" + printed);

@@ -19,8 +19,20 @@ class LateAnswersIT extends OnDemo {
     }
 
     private void pick(String field, String choice) {
-        page.raw().getByRole(AriaRole.COMBOBOX, new com.microsoft.playwright.Page.GetByRoleOptions().setName(field).setExact(true)).click();
-        page.raw().getByRole(AriaRole.OPTION, new com.microsoft.playwright.Page.GetByRoleOptions().setName(choice).setExact(true)).click();
+        page.raw()
+                .getByRole(
+                        AriaRole.COMBOBOX,
+                        new com.microsoft.playwright.Page.GetByRoleOptions()
+                                .setName(field)
+                                .setExact(true))
+                .click();
+        page.raw()
+                .getByRole(
+                        AriaRole.OPTION,
+                        new com.microsoft.playwright.Page.GetByRoleOptions()
+                                .setName(choice)
+                                .setExact(true))
+                .click();
     }
 
     @Test
@@ -28,7 +40,12 @@ class LateAnswersIT extends OnDemo {
         page.open("/").link("New build").click();
         page.type("Build", "Bench car").saved().late("/api/", LATE_MS);
         int before = document().at("/duty/pieces").size();
-        page.raw().getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Page.GetByRoleOptions().setName(Pattern.compile("^Piece 2: pull"))).first().click();
+        page.raw()
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new com.microsoft.playwright.Page.GetByRoleOptions().setName(Pattern.compile("^Piece 2: pull")))
+                .first()
+                .click();
         page.button("Put in: wait, standing, idling or switched off").click();
         page.type("duty piece 3 for", "77 s");
         page.button("Put in: brake, throttle shut, down to a speed").click();
@@ -55,15 +72,24 @@ class LateAnswersIT extends OnDemo {
         page.type("outside air", "30 C").saved();
         JsonNode option = document().at("/options/2");
         assertThat(option.get("boost_kPa").intValue()).isEqualTo(120);
-        assertThat(option.at("/path/0/legs/0/path/1/maxPressureRatio").doubleValue()).isEqualTo(2.7);
-        assertThat(option.get("path").get(option.get("path").size() - 1).get("kind").asString()).isEqualTo("pair");
+        assertThat(option.at("/path/0/legs/0/path/1/maxPressureRatio").doubleValue())
+                .isEqualTo(2.7);
+        assertThat(option.get("path")
+                        .get(option.get("path").size() - 1)
+                        .get("kind")
+                        .asString())
+                .isEqualTo("pair");
         assertThat(document().at("/climate/airTemperature_C").intValue()).isEqualTo(30);
         page.assertNothingWrong();
     }
 
     @Test
     void orderOfTheStackAndLayersThatMoveMeanwhile() {
-        page.openBuild("Pass Van").option("B").surface("Space").button("compare all orders").click();
+        page.openBuild("Pass Van")
+                .option("B")
+                .surface("Space")
+                .button("compare all orders")
+                .click();
         page.button("Use the order core, condenser, engine radiator").waitFor();
         page.late("/api/", LATE_MS);
         page.button("Use the order core, condenser, engine radiator").click();
@@ -72,7 +98,8 @@ class LateAnswersIT extends OnDemo {
         page.button("Move core to the back").click();
         page.saved();
         JsonNode layers = document().at("/options/1/airWays/0/layers");
-        assertThat(layers.valueStream().map(l -> l.get("name").asString())).containsExactly("condenser", "engine radiator", "core");
+        assertThat(layers.valueStream().map(l -> l.get("name").asString()))
+                .containsExactly("condenser", "engine radiator", "core");
         page.assertNothingWrong();
     }
 
@@ -95,13 +122,25 @@ class LateAnswersIT extends OnDemo {
     @Test
     void aMethodIsTakenWhileTheBuildGoesOn() {
         page.openBuild("Pass Van");
-        page.raw().getByRole(AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Methods")).click();
-        Locator take = page.raw().getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Take ice tank as an option"));
+        page.raw()
+                .getByRole(AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Methods"))
+                .click();
+        Locator take = page.raw()
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new com.microsoft.playwright.Page.GetByRoleOptions().setName("Take ice tank as an option"));
         take.waitFor(new Locator.WaitForOptions().setTimeout(60_000));
         page.late("/api/", LATE_MS);
         take.click();
         page.saved();
-        assertThat(document().get("options").valueStream().map(o -> o.get("letter").asString() + " " + o.get("name").asString())).hasSize(4).last().isEqualTo("D ice tank");
+        assertThat(document()
+                        .get("options")
+                        .valueStream()
+                        .map(o ->
+                                o.get("letter").asString() + " " + o.get("name").asString()))
+                .hasSize(4)
+                .last()
+                .isEqualTo("D ice tank");
         page.assertNothingWrong();
     }
 

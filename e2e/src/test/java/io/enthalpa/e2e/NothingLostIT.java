@@ -24,7 +24,10 @@ class NothingLostIT extends OnDemo {
     }
 
     private List<String> history() {
-        String text = page.raw().request().get(program.address() + "/api/builds/" + page.build() + "/revisions").text();
+        String text = page.raw()
+                .request()
+                .get(program.address() + "/api/builds/" + page.build() + "/revisions")
+                .text();
         return JsonMapper.shared().readTree(text).findValuesAsString("change");
     }
 
@@ -96,16 +99,28 @@ class NothingLostIT extends OnDemo {
         slowly();
         page.button("a plate or bar").click();
         page.button("a plate or bar").click();
-        page.raw().getByLabel("number plate width", new com.microsoft.playwright.Page.GetByLabelOptions().setExact(true)).last().fill("444");
+        page.raw()
+                .getByLabel("number plate width", new com.microsoft.playwright.Page.GetByLabelOptions().setExact(true))
+                .last()
+                .fill("444");
         page.raw().keyboard().press("Enter");
-        page.raw().getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Take out number plate").setExact(true)).first().click();
+        page.raw()
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new com.microsoft.playwright.Page.GetByRoleOptions()
+                                .setName("Take out number plate")
+                                .setExact(true))
+                .first()
+                .click();
         page.type("seal round the stack", "61").saved();
         JsonNode after = document().at("/options/2/airWays/0");
         assertThat(after.at("/opening/walls")).hasSize(walls + 1);
-        assertThat(after.at("/opening/walls").get(walls).get("width_mm").intValue()).isEqualTo(444);
+        assertThat(after.at("/opening/walls").get(walls).get("width_mm").intValue())
+                .isEqualTo(444);
         assertThat(after.get("seal_pct").intValue()).isEqualTo(61);
         page.openBuild("Juniper").option("A").surface("Water");
-        int pieces = document().at("/options/0/path").findValues("pieces").get(0).size();
+        int pieces =
+                document().at("/options/0/path").findValues("pieces").get(0).size();
         slowly();
         Locator name = page.raw().locator(".chosen-piece h2").first();
         String chosen = name.textContent();
@@ -116,7 +131,10 @@ class NothingLostIT extends OnDemo {
         page.type("hose length", "321").saved();
         JsonNode loop = document().at("/options/0/path").findValues("pieces").get(0);
         assertThat(loop).hasSize(pieces + 1);
-        JsonNode hose = loop.valueStream().filter(p -> p.get("name").asString().equals("hose")).findFirst().orElseThrow();
+        JsonNode hose = loop.valueStream()
+                .filter(p -> p.get("name").asString().equals("hose"))
+                .findFirst()
+                .orElseThrow();
         assertThat(hose.get("length_mm").intValue()).isEqualTo(321);
         assertThat(hose.get("bends")).hasSize(3);
         page.assertNothingWrong();
@@ -144,7 +162,10 @@ class NothingLostIT extends OnDemo {
     void aLateAnswerIsWrittenIntoNoOtherBuild() {
         long van = page.openBuild("Pass Van").build();
         long juniper = page.openBuild("Juniper").build();
-        String vanFile = page.raw().request().get(program.address() + "/api/builds/" + van + "/file").text();
+        String vanFile = page.raw()
+                .request()
+                .get(program.address() + "/api/builds/" + van + "/file")
+                .text();
         page.open("/");
         late("/api/builds/" + van);
         // The van is asked for and left before it is answered; the answer comes while Juniper is edited.
@@ -155,7 +176,11 @@ class NothingLostIT extends OnDemo {
         page.raw().waitForTimeout(2 * LATE_MS);
         assertThat(page.raw().locator(".name strong")).hasText("Juniper");
         assertThat(page.file()).contains("\"name\" : \"Juniper\"").contains("77");
-        assertThat(page.raw().request().get(program.address() + "/api/builds/" + van + "/file").text()).isEqualTo(vanFile);
+        assertThat(page.raw()
+                        .request()
+                        .get(program.address() + "/api/builds/" + van + "/file")
+                        .text())
+                .isEqualTo(vanFile);
         page.assertNothingWrong();
     }
 
@@ -190,7 +215,10 @@ class NothingLostIT extends OnDemo {
                 route.fetch();
                 route.abort();
             } else if (times.get() == 3) {
-                route.fulfill(new Route.FulfillOptions().setStatus(500).setContentType("application/problem+json").setBody("{\"detail\":\"Something went wrong.\"}"));
+                route.fulfill(new Route.FulfillOptions()
+                        .setStatus(500)
+                        .setContentType("application/problem+json")
+                        .setBody("{\"detail\":\"Something went wrong.\"}"));
             } else {
                 route.resume();
             }
@@ -199,7 +227,8 @@ class NothingLostIT extends OnDemo {
         page.button("Add a bend to cold pipe").click();
         assertThat(page.raw().locator(".strip")).containsText("kept in this browser");
         page.saved();
-        assertThat(history()).containsExactly("cold pipe: bend added", "cold pipe bore 57 mm → 63 mm", "opened from a file");
+        assertThat(history())
+                .containsExactly("cold pipe: bend added", "cold pipe bore 57 mm → 63 mm", "opened from a file");
         assertThat(piece("C", "cold pipe").get("bends")).hasSize(4);
     }
 
@@ -224,7 +253,8 @@ class NothingLostIT extends OnDemo {
         page.saved();
         assertThat(page.raw().getByRole(AriaRole.DIALOG)).hasCount(0);
         assertThat(page.field("cold pipe bore")).hasValue("63 mm");
-        assertThat(history()).containsExactly("cold pipe: bend added", "cold pipe bore 57 mm → 63 mm", "opened from a file");
+        assertThat(history())
+                .containsExactly("cold pipe: bend added", "cold pipe bore 57 mm → 63 mm", "opened from a file");
         page.assertNothingWrong();
     }
 
@@ -266,7 +296,8 @@ class NothingLostIT extends OnDemo {
     @Test
     void typingDuringAConflictIsKept() {
         page.openBuild("Pass Van").surface("Pipes");
-        Page second = Page.in(page.raw().context(), program.address()).open(page.raw().url().replace(program.address(), ""));
+        Page second = Page.in(page.raw().context(), program.address())
+                .open(page.raw().url().replace(program.address(), ""));
         assertThat(second.field("cold pipe bore")).hasValue("57 mm");
         page.type("cold pipe bore", "63").saved();
         second.type("hot pipe bore", "57 mm");
@@ -333,13 +364,21 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void buildsArePutAwayDuplicatedAndDeletedAfterAQuestion() {
-        page.openBuild("Pilot Launch").surface("Brief").type("Build", "Spare launch").saved();
+        page.openBuild("Pilot Launch")
+                .surface("Brief")
+                .type("Build", "Spare launch")
+                .saved();
         page.open("/");
         choose("Spare launch", "Duplicate");
         assertThat(page.raw().getByText("Copy of Spare launch")).isVisible();
         choose("Copy of Spare launch", "Put away");
         assertThat(page.raw().getByText("Copy of Spare launch is put away")).isVisible();
-        page.raw().getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Page.GetByRoleOptions().setName(Pattern.compile("^Show \\d+ put away"))).click();
+        page.raw()
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new com.microsoft.playwright.Page.GetByRoleOptions()
+                                .setName(Pattern.compile("^Show \\d+ put away")))
+                .click();
         choose("Copy of Spare launch", "Bring back");
         choose("Copy of Spare launch", "Delete for good");
         page.button("Keep it").click();
@@ -360,8 +399,12 @@ class NothingLostIT extends OnDemo {
         page.openBuild("Saltline").surface("Brief").type("Build", "Gone soon").saved();
         page.open("/");
         page.button("Backup").click();
-        Path backup = page.raw().waitForDownload(() -> page.link("Save a backup").click()).path();
-        Path archive = page.raw().waitForDownload(() -> page.link("Export all").click()).path();
+        Path backup = page.raw()
+                .waitForDownload(() -> page.link("Save a backup").click())
+                .path();
+        Path archive = page.raw()
+                .waitForDownload(() -> page.link("Export all").click())
+                .path();
         Path backupFile = Files.copy(backup, folder.resolve("kept.zip"));
         Path archiveFile = Files.copy(archive, folder.resolve("all.zip"));
         page.raw().keyboard().press("Escape");
@@ -370,7 +413,8 @@ class NothingLostIT extends OnDemo {
         assertThat(page.button("More about Gone soon")).hasCount(0);
         page.button("Backup").click();
         page.raw().getByLabel("Archive file").setInputFiles(archiveFile);
-        assertThat(page.raw().getByText("New from all.zip: 1 build, 2 versions")).isVisible();
+        assertThat(page.raw().getByText("New from all.zip: 1 build, 2 versions"))
+                .isVisible();
         page.raw().getByLabel("Archive file").setInputFiles(archiveFile);
         assertThat(page.raw().getByText("All of all.zip was here already.")).isVisible();
         page.raw().keyboard().press("Escape");

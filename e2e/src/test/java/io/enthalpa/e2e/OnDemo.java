@@ -13,8 +13,10 @@ import org.junit.jupiter.api.io.TempDir;
 abstract class OnDemo {
     static Chromium chromium;
     static RunningProgram program;
+
     @TempDir
     static Path folder;
+
     Page page;
 
     @BeforeAll

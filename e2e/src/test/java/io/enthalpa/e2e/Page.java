@@ -23,8 +23,11 @@ final class Page {
         this.page = page;
         this.address = address;
         page.onConsoleMessage(message -> {
-            boolean expected = message.text().contains("409") || message.text().contains("422")
-                    || serverMayBeAway && (message.text().contains("ERR_") || message.text().contains("50"));
+            boolean expected = message.text().contains("409")
+                    || message.text().contains("422")
+                    || serverMayBeAway
+                            && (message.text().contains("ERR_")
+                                    || message.text().contains("50"));
             if (message.type().equals("error") && !expected) {
                 wrong.add("console: " + message.text());
             }
@@ -78,7 +81,8 @@ final class Page {
     }
 
     Page surface(String name) {
-        Locator link = page.getByRole(AriaRole.NAVIGATION, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Surfaces"))
+        Locator link = page.getByRole(
+                        AriaRole.NAVIGATION, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Surfaces"))
                 .getByRole(AriaRole.LINK, new Locator.GetByRoleOptions().setName(name));
         link.click();
         PlaywrightAssertions.assertThat(link).hasAttribute("aria-current", "page");
@@ -92,7 +96,8 @@ final class Page {
 
     Page option(String letter) {
         page.getByRole(AriaRole.NAVIGATION, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Options"))
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + letter))).click();
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + letter)))
+                .click();
         return this;
     }
 
@@ -101,7 +106,11 @@ final class Page {
         surface("Brief").button("from the library").click();
         button("Take: laps").click();
         PlaywrightAssertions.assertThat(button("Take: laps")).hasCount(0);
-        return saved().surface("Water").type("measured water flow", "3 L/min").saved().surface("Endurance").saved();
+        return saved().surface("Water")
+                .type("measured water flow", "3 L/min")
+                .saved()
+                .surface("Endurance")
+                .saved();
     }
 
     Locator field(String name) {
@@ -120,12 +129,20 @@ final class Page {
     }
 
     Locator button(String name) {
-        return page.getByRole(AriaRole.BUTTON, new com.microsoft.playwright.Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.BUTTON,
+                new com.microsoft.playwright.Page.GetByRoleOptions()
+                        .setName(name)
+                        .setExact(true));
     }
 
     /** Picks from the menu of a button. A menu closes when what is under it scrolls, as it does when an answer comes in: then it is opened again, as a person would. */
     Page choose(String button, String item) {
-        Locator entry = page.getByRole(AriaRole.MENUITEM, new com.microsoft.playwright.Page.GetByRoleOptions().setName(item).setExact(true));
+        Locator entry = page.getByRole(
+                AriaRole.MENUITEM,
+                new com.microsoft.playwright.Page.GetByRoleOptions()
+                        .setName(item)
+                        .setExact(true));
         for (int opened = 1; ; opened++) {
             button(button).click();
             try {
@@ -165,7 +182,11 @@ final class Page {
     }
 
     Locator link(String name) {
-        return page.getByRole(AriaRole.LINK, new com.microsoft.playwright.Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.LINK,
+                new com.microsoft.playwright.Page.GetByRoleOptions()
+                        .setName(name)
+                        .setExact(true));
     }
 
     /** The build number in the address; a new build has one once it is kept. */

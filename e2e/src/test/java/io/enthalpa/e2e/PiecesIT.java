@@ -39,13 +39,15 @@ class PiecesIT extends OnDemo {
     void jointAndPairArePutInPricedAndTakenOut() {
         page.openBuild("Pass Van").surface("Pipes");
         putIn("hot pipe", "joint");
-        assertThat(section(3)).containsText(decimal(solved("C").path().pieces().get(3).loss() / 1000, 2) + " kPa");
+        assertThat(section(3))
+                .containsText(decimal(solved("C").path().pieces().get(3).loss() / 1000, 2) + " kPa");
         putIn("core", "two pipes side by side");
         page.type("left pipe bore", "38 mm").saved();
         double share = 100 * solved("C").path().pieces().get(5).legs().get(0).share();
         assertThat(section(5)).containsText(decimal(share, 1) + " %");
         assertThat(share).isLessThan(45);
-        assertThat(page.raw().getByText(Pattern.compile("the legs carry unequal flow"))).isVisible();
+        assertThat(page.raw().getByText(Pattern.compile("the legs carry unequal flow")))
+                .isVisible();
         page.button("Take out two pipes side by side").click();
         assertThat(page.field("left pipe bore")).hasCount(0);
         page.assertNothingWrong();
@@ -73,7 +75,8 @@ class PiecesIT extends OnDemo {
         assertThat(after).as("denser fins cool further").isLessThan(before);
         assertThat(page.raw().locator("main")).containsText(decimal(after, 1) + " °C");
         page.button("turn it").click();
-        assertThat(page.raw().getByLabel(Pattern.compile("^core to scale.*inlet to the down$"))).isVisible();
+        assertThat(page.raw().getByLabel(Pattern.compile("^core to scale.*inlet to the down$")))
+                .isVisible();
         page.type("Charge fin fin thickness", "2 mm");
         assertThat(page.raw().getByRole(AriaRole.ALERT).first()).containsText("charge fin thickness is 2.00 mm");
         page.field("Charge fin fin thickness").press("Escape");
@@ -85,8 +88,15 @@ class PiecesIT extends OnDemo {
     @Test
     void oneMoreRowIsTriedAsAnOption() {
         page.openBuild("Pass Van").surface("Core");
-        Locator row = page.raw().getByRole(AriaRole.ROW, new com.microsoft.playwright.Page.GetByRoleOptions().setName(Pattern.compile("^20 mm deeper")));
-        String promise = row.getByRole(AriaRole.CELL).first().textContent().replace('−', '-').replaceAll("[^0-9.+-]", "");
+        Locator row = page.raw()
+                .getByRole(
+                        AriaRole.ROW,
+                        new com.microsoft.playwright.Page.GetByRoleOptions().setName(Pattern.compile("^20 mm deeper")));
+        String promise = row.getByRole(AriaRole.CELL)
+                .first()
+                .textContent()
+                .replace('−', '-')
+                .replaceAll("[^0-9.+-]", "");
         double before = solved("C").path().intakeTemperature();
         page.button("Try: 20 mm deeper").click();
         assertThat(page.raw()).hasURL(Pattern.compile("option=D"));
@@ -112,14 +122,19 @@ class PiecesIT extends OnDemo {
     @Test
     void mapIsReadDrawnAndABadOneRefused() throws IOException {
         page.openBuild("Pass Van").surface("Brief");
-        assertThat(page.raw().getByLabel(Pattern.compile("^Compressor map of 5 speed lines; full load at"))).isVisible();
-        String rows = "speed [rpm],flow [lb/min],pressure ratio,efficiency [%]\n60000,3,1.5,65\n60000,9,1.3,70\n160000,8,3.9,66\n160000,26,3.2,70\n";
+        assertThat(page.raw().getByLabel(Pattern.compile("^Compressor map of 5 speed lines; full load at")))
+                .isVisible();
+        String rows =
+                "speed [rpm],flow [lb/min],pressure ratio,efficiency [%]\n60000,3,1.5,65\n60000,9,1.3,70\n160000,8,3.9,66\n160000,26,3.2,70\n";
         page.raw().setInputFiles("input[type=file]", Files.writeString(folder.resolve("map.csv"), rows));
-        assertThat(page.raw().getByLabel(Pattern.compile("^Compressor map of 2 speed lines"))).isVisible();
+        assertThat(page.raw().getByLabel(Pattern.compile("^Compressor map of 2 speed lines")))
+                .isVisible();
         page.saved();
         String kept = page.file();
         assertThat(kept).contains("\"flow_kg_s\" : 0.0226796185");
-        page.raw().setInputFiles("input[type=file]", Files.writeString(folder.resolve("cross.csv"), rows.replace("3.9", "1.2")));
+        page.raw()
+                .setInputFiles(
+                        "input[type=file]", Files.writeString(folder.resolve("cross.csv"), rows.replace("3.9", "1.2")));
         assertThat(page.raw().getByRole(AriaRole.ALERT).first()).containsText("map file");
         assertThat(page.file()).isEqualTo(kept);
         page.button("take it off").click();
@@ -131,7 +146,8 @@ class PiecesIT extends OnDemo {
     void twoAirDemandsThatDisagreeAreNamed() {
         page.openBuild("Pass Van").surface("Brief");
         page.type("power", "300 hp").saved();
-        assertThat(page.raw().getByText(Pattern.compile("The power asked for wants \\d+\u00a0% more air"))).isVisible();
+        assertThat(page.raw().getByText(Pattern.compile("The power asked for wants \\d+\u00a0% more air")))
+                .isVisible();
         page.assertNothingWrong();
     }
 
@@ -142,7 +158,8 @@ class PiecesIT extends OnDemo {
         Locator price = page.field("Price of bar-and-plate 550 x 230 x 65");
         price.fill("261");
         price.press("Tab");
-        assertThat(page.raw().getByText("bar-and-plate 550 x 230 x 65 changed.")).isVisible();
+        assertThat(page.raw().getByText("bar-and-plate 550 x 230 x 65 changed."))
+                .isVisible();
         page.raw().reload();
         assertThat(page.field("Price of bar-and-plate 550 x 230 x 65")).hasValue("261");
         page.openBuild("Pass Van").surface("Core");

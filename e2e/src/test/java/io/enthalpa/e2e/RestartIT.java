@@ -13,6 +13,7 @@ import org.junit.jupiter.api.io.TempDir;
 /** What happens when the program stops and starts again under an open page. */
 class RestartIT {
     private static Chromium chromium;
+
     @TempDir
     Path store;
 
@@ -30,7 +31,9 @@ class RestartIT {
     void editsSurviveReloadAndRestartAndUndoReachesBack() throws Exception {
         long build;
         try (RunningProgram first = RunningProgram.demo(store, 0)) {
-            Page page = Page.alone(chromium.browser(), first.address(), 1280, 800).openBuild("Juniper").surface("Water");
+            Page page = Page.alone(chromium.browser(), first.address(), 1280, 800)
+                    .openBuild("Juniper")
+                    .surface("Water");
             page.type("water in all", "6 L").saved();
             page.raw().reload();
             assertThat(page.field("water in all")).hasValue("6 L");
@@ -38,7 +41,9 @@ class RestartIT {
             page.assertNothingWrong();
         }
         try (RunningProgram second = RunningProgram.demo(store, 0)) {
-            Page page = Page.alone(chromium.browser(), second.address(), 1280, 800).openBuild(build).surface("Water");
+            Page page = Page.alone(chromium.browser(), second.address(), 1280, 800)
+                    .openBuild(build)
+                    .surface("Water");
             assertThat(page.field("water in all")).hasValue("6 L");
             page.button("Undo").click();
             assertThat(page.field("water in all")).hasValue("4 L");
@@ -47,7 +52,9 @@ class RestartIT {
             page.assertNothingWrong();
             RunningProgram.Outcome third = RunningProgram.run("serve", "--data", store.toString(), "--port", "0");
             assertThat(third.status()).isEqualTo(2);
-            assertThat(third.printed()).contains("open in another running Enthalpa").hasLineCount(1);
+            assertThat(third.printed())
+                    .contains("open in another running Enthalpa")
+                    .hasLineCount(1);
         }
     }
 
@@ -57,7 +64,10 @@ class RestartIT {
         int port;
         try (RunningProgram first = RunningProgram.demo(store, 0)) {
             port = first.port();
-            page = Page.alone(chromium.browser(), first.address(), 1280, 800).openBuild("Pass Van").surface("Pipes").letServerBeAway();
+            page = Page.alone(chromium.browser(), first.address(), 1280, 800)
+                    .openBuild("Pass Van")
+                    .surface("Pipes")
+                    .letServerBeAway();
             assertThat(page.field("cold pipe bore")).hasValue("57 mm");
         }
         page.type("cold pipe bore", "63");

@@ -35,14 +35,16 @@ public final class RunningProgram implements AutoCloseable {
 
     private static RunningProgram up(String command, Path data, int port) throws IOException {
         Process process = start(command, "--data", data.toString(), "--port", String.valueOf(port));
-        BufferedReader lines = new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
+        BufferedReader lines =
+                new BufferedReader(new InputStreamReader(process.getInputStream(), StandardCharsets.UTF_8));
         StringBuilder seen = new StringBuilder();
         for (String line = lines.readLine(); line != null; line = lines.readLine()) {
             seen.append(line).append('\n');
             Matcher ready = READY.matcher(line);
             if (ready.find()) {
                 drain(lines);
-                return new RunningProgram(process, ready.group(1).replaceAll("/$", ""), Integer.parseInt(ready.group(2)));
+                return new RunningProgram(
+                        process, ready.group(1).replaceAll("/$", ""), Integer.parseInt(ready.group(2)));
             }
         }
         throw new IllegalStateException("the program did not start:\n" + seen);
@@ -50,15 +52,17 @@ public final class RunningProgram implements AutoCloseable {
 
     /** Nobody reads on; a program that cannot print would stand still. */
     private static void drain(BufferedReader lines) {
-        Thread reader = new Thread(() -> {
-            try {
-                while (lines.readLine() != null) {
-                    // Thrown away.
-                }
-            } catch (IOException over) {
-                // The program has ended.
-            }
-        }, "output");
+        Thread reader = new Thread(
+                () -> {
+                    try {
+                        while (lines.readLine() != null) {
+                            // Thrown away.
+                        }
+                    } catch (IOException over) {
+                        // The program has ended.
+                    }
+                },
+                "output");
         reader.setDaemon(true);
         reader.start();
     }
@@ -71,8 +75,7 @@ public final class RunningProgram implements AutoCloseable {
     }
 
     /** What a command printed and how it ended. */
-    public record Outcome(int status, String printed) {
-    }
+    public record Outcome(int status, String printed) {}
 
     /** Runs a command to its end. */
     public static Outcome run(String... args) throws IOException, InterruptedException {

@@ -26,7 +26,8 @@ class ScreenIT extends OnDemo {
         assertThat(page.station(2)).containsText(after.figure(2));
         assertThat(page.station(2)).containsText(Expected.change(after.celsius(2) - before.celsius(2)));
         assertThat(page.station(2)).containsText(after.pressure(2));
-        assertThat(page.raw().getByText("before: hot pipe bore 51 mm → 63.5 mm")).isVisible();
+        assertThat(page.raw().getByText("before: hot pipe bore 51 mm → 63.5 mm"))
+                .isVisible();
         assertThat(page.raw().locator("path.ghost")).isVisible();
         assertThat(after.loss(2)).isLessThan(before.loss(2));
         page.assertNothingWrong();
@@ -61,19 +62,25 @@ class ScreenIT extends OnDemo {
     @Test
     void staleEditFromASecondWindowIsNotLost() {
         page.openBuild("Pass Van").surface("Pipes");
-        Page second = Page.in(page.raw().context(), program.address()).open(page.raw().url().replace(program.address(), ""));
+        Page second = Page.in(page.raw().context(), program.address())
+                .open(page.raw().url().replace(program.address(), ""));
         assertThat(second.field("cold pipe bore")).hasValue("57 mm");
         page.type("cold pipe bore", "63").saved();
         second.type("hot pipe bore", "57 mm");
-        assertThat(second.raw().getByText("This build was changed in another window")).isVisible();
-        assertThat(second.raw().getByText("cold pipe bore 57 mm → 63 mm").first()).isVisible();
+        assertThat(second.raw().getByText("This build was changed in another window"))
+                .isVisible();
+        assertThat(second.raw().getByText("cold pipe bore 57 mm → 63 mm").first())
+                .isVisible();
         second.button("Go on with mine").click();
         second.saved();
         assertThat(second.field("hot pipe bore")).hasValue("57 mm");
         second.button("Undo").click();
         assertThat(second.field("cold pipe bore")).hasValue("63 mm");
         assertThat(second.field("hot pipe bore")).hasValue("51 mm");
-        String history = page.raw().request().get(program.address() + "/api/builds/" + page.build() + "/revisions").text();
+        String history = page.raw()
+                .request()
+                .get(program.address() + "/api/builds/" + page.build() + "/revisions")
+                .text();
         assertThat(history).contains("cold pipe bore 57 mm → 63 mm").contains("hot pipe bore 51 mm → 57 mm");
         page.assertNothingWrong();
         second.assertNothingWrong();
@@ -82,7 +89,8 @@ class ScreenIT extends OnDemo {
     @Test
     void theirsCanBeTakenAndMineBroughtBack() {
         page.openBuild("Pass Van").surface("Pipes");
-        Page second = Page.in(page.raw().context(), program.address()).open(page.raw().url().replace(program.address(), ""));
+        Page second = Page.in(page.raw().context(), program.address())
+                .open(page.raw().url().replace(program.address(), ""));
         assertThat(second.field("cold pipe bore")).hasValue("57 mm");
         page.type("cold pipe bore", "63").saved();
         second.type("cold pipe bore", "70");
@@ -94,13 +102,16 @@ class ScreenIT extends OnDemo {
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "12 psi | \"psi\" does not measure bore. Use mm, cm, m, in, ft.",
-        "'' | Bore is empty. Give a value from 10 mm to 400 mm.",
-        "-63 | Bore is −63 mm; it must lie between 10 mm and 400 mm.",
-        "1e30 | it must lie between 10 mm and 400 mm.",
-        "wide | \"wide\" is not a number.",
-        "130 | at least 0.7 times the bore"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "12 psi | \"psi\" does not measure bore. Use mm, cm, m, in, ft.",
+                "'' | Bore is empty. Give a value from 10 mm to 400 mm.",
+                "-63 | Bore is −63 mm; it must lie between 10 mm and 400 mm.",
+                "1e30 | it must lie between 10 mm and 400 mm.",
+                "wide | \"wide\" is not a number.",
+                "130 | at least 0.7 times the bore"
+            })
     void badNumberIsRefusedWhereItStandsAndNothingIsHarmed(String text, String words) {
         page.openBuild("Pass Van").surface("Pipes").saved();
         String before = page.file();
@@ -132,10 +143,17 @@ class ScreenIT extends OnDemo {
     @Test
     void optionsStandSideBySideOnTheSameDuty() {
         page.openBuild("Pass Van");
-        page.raw().getByRole(AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Side by side")).click();
-        Locator worst = page.raw().getByRole(AriaRole.ROW, new com.microsoft.playwright.Page.GetByRoleOptions().setName(Pattern.compile("worst intake")));
+        page.raw()
+                .getByRole(AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Side by side"))
+                .click();
+        Locator worst = page.raw()
+                .getByRole(
+                        AriaRole.ROW,
+                        new com.microsoft.playwright.Page.GetByRoleOptions().setName(Pattern.compile("worst intake")));
         for (String option : new String[] {"A", "B", "C"}) {
-            assertThat(worst).containsText(Expected.decimal(Expected.of(page.file(), option).worst()));
+            assertThat(worst)
+                    .containsText(
+                            Expected.decimal(Expected.of(page.file(), option).worst()));
         }
         page.option("A");
         assertThat(page.verdict()).containsText("The ECU pulls timing");
@@ -149,12 +167,18 @@ class ScreenIT extends OnDemo {
         double before = Expected.of(page.file(), "C").worst();
         Locator first = page.raw().locator("aside tbody tr").first();
         assertThat(first).isVisible();
-        String promise = first.locator("td").nth(1).textContent().replace('−', '-').replaceAll("[^0-9.+-]", "");
+        String promise =
+                first.locator("td").nth(1).textContent().replace('−', '-').replaceAll("[^0-9.+-]", "");
         first.getByRole(AriaRole.BUTTON).click();
-        assertThat(page.raw().getByRole(AriaRole.NAVIGATION, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Options"))
-                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^D")))).isVisible();
+        assertThat(page.raw()
+                        .getByRole(
+                                AriaRole.NAVIGATION,
+                                new com.microsoft.playwright.Page.GetByRoleOptions().setName("Options"))
+                        .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^D"))))
+                .isVisible();
         page.saved();
-        assertThat(Expected.decimal(Expected.of(page.file(), "D").worst() - before)).isEqualTo(promise);
+        assertThat(Expected.decimal(Expected.of(page.file(), "D").worst() - before))
+                .isEqualTo(promise);
         page.assertNothingWrong();
     }
 
@@ -221,12 +245,21 @@ class ScreenIT extends OnDemo {
     @Test
     void buildFileGoesOutAndComesIn() throws IOException {
         page.openBuild("Juniper");
-        Path file = Files.writeString(folder.resolve("juniper-copy.json"), page.file().replace("\"Juniper\"", "\"Juniper copy\""));
+        Path file = Files.writeString(
+                folder.resolve("juniper-copy.json"), page.file().replace("\"Juniper\"", "\"Juniper copy\""));
         page.open("/");
         page.raw().setInputFiles("input[type=file]", file);
-        assertThat(page.raw().getByText("Juniper copy", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true)).first()).isVisible();
+        assertThat(page.raw()
+                        .getByText("Juniper copy", new com.microsoft.playwright.Page.GetByTextOptions().setExact(true))
+                        .first())
+                .isVisible();
         page.open("/");
-        page.raw().setInputFiles("input[type=file]", Files.writeString(folder.resolve("cut.json"), Files.readString(file).substring(0, 400)));
+        page.raw()
+                .setInputFiles(
+                        "input[type=file]",
+                        Files.writeString(
+                                folder.resolve("cut.json"),
+                                Files.readString(file).substring(0, 400)));
         assertThat(page.raw().getByRole(AriaRole.ALERT)).containsText("it ends in the middle");
         page.link("New build").click();
         assertThat(page.field("displacement")).hasValue("2 L");
@@ -235,18 +268,28 @@ class ScreenIT extends OnDemo {
 
     @Test
     void commandLineAnswersTheFileAsTheScreenDoes() throws Exception {
-        page.openBuild("Pass Van").surface("Space").type("seal round the stack", "60").saved();
+        page.openBuild("Pass Van")
+                .surface("Space")
+                .type("seal round the stack", "60")
+                .saved();
         Path file = Files.writeString(folder.resolve("van.json"), page.file());
         RunningProgram.Outcome solved = RunningProgram.run("solve", file.toString(), "--option", "C", "--table");
         assertThat(solved.status()).isZero();
         String figure = page.station(6).locator(".big").textContent().replace("°", "");
         assertThat(solved.printed()).containsPattern("plenum\\s+" + figure.replace(".", "\\."));
         RunningProgram.Outcome soaked = RunningProgram.run("soak", file.toString(), "--option", "C", "--table");
-        assertThat(soaked.printed()).contains(Expected.decimal(Expected.of(page.file(), "C").worst()));
+        assertThat(soaked.printed())
+                .contains(Expected.decimal(Expected.of(page.file(), "C").worst()));
         String column = page.raw().locator("aside.verdict").innerText().replace('\u00a0', ' ');
-        assertThat(soaked.printed().lines().filter(line -> line.startsWith("  ")).map(String::strip)).as("the same sentences").hasSizeGreaterThan(4).allSatisfy(says -> assertThat(column).contains(says));
-        RunningProgram.Outcome second = RunningProgram.run("serve", "--data", folder.resolve("none").toString(),
-                "--port", String.valueOf(program.port()));
+        assertThat(soaked.printed()
+                        .lines()
+                        .filter(line -> line.startsWith("  "))
+                        .map(String::strip))
+                .as("the same sentences")
+                .hasSizeGreaterThan(4)
+                .allSatisfy(says -> assertThat(column).contains(says));
+        RunningProgram.Outcome second = RunningProgram.run(
+                "serve", "--data", folder.resolve("none").toString(), "--port", String.valueOf(program.port()));
         assertThat(second.status()).isEqualTo(2);
         assertThat(second.printed()).contains("port " + program.port() + " is taken");
     }
@@ -259,15 +302,28 @@ class ScreenIT extends OnDemo {
         String axe = Files.readString(Path.of("../web/node_modules/axe-core/axe.min.js"));
         page.openBuild("Juniper");
         String base = page.raw().url().replace(program.address(), "").replaceAll("/endurance.*", "");
-        for (String view : new String[] {"/", base + "/brief", base + "/space", base + "/core", base + "/water", base + "/pipes", base + "/endurance", "/catalogue"}) {
+        for (String view : new String[] {
+            "/",
+            base + "/brief",
+            base + "/space",
+            base + "/core",
+            base + "/water",
+            base + "/pipes",
+            base + "/endurance",
+            "/catalogue"
+        }) {
             page.open(view);
-            assertThat(page.raw().locator(view.equals("/") ? ".says i" : view.equals("/catalogue") ? "tbody tr" : "aside h1").first()).isVisible();
+            assertThat(page.raw()
+                            .locator(view.equals("/") ? ".says i" : view.equals("/catalogue") ? "tbody tr" : "aside h1")
+                            .first())
+                    .isVisible();
             page.raw().evaluate("script => { const tag = (0, eval)(script); return tag === undefined }", axe);
             Object faults = page.raw().evaluate("""
                     async () => (await axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag22aa'] })).violations
                       .map(v => v.id + ': ' + v.nodes.map(n => n.target + ' ' + n.failureSummary).slice(0, 3).join(' | '))""");
             assertThat((java.util.List<?>) faults).as(view).isEmpty();
-            Object sideways = page.raw().evaluate("() => document.documentElement.scrollWidth - document.documentElement.clientWidth");
+            Object sideways = page.raw()
+                    .evaluate("() => document.documentElement.scrollWidth - document.documentElement.clientWidth");
             assertThat(sideways).as(view).isEqualTo(0);
         }
     }

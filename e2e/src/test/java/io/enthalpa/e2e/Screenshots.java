@@ -26,7 +26,8 @@ public final class Screenshots {
 
     /** @param args the folder to write to */
     public static void main(String[] args) throws IOException {
-        try (Chromium chromium = new Chromium(); RunningProgram program = RunningProgram.demo(Files.createTempDirectory("shots"), 0)) {
+        try (Chromium chromium = new Chromium();
+                RunningProgram program = RunningProgram.demo(Files.createTempDirectory("shots"), 0)) {
             new Screenshots(chromium, program, Path.of(args[0])).takeAll();
         }
     }
@@ -35,31 +36,76 @@ public final class Screenshots {
         long van = 2;
         long juniper = 1;
         long saltline = 3;
-        take("home", 1280, 800, "light", page -> page.open("/").raw().locator(".says .one").nth(9).waitFor(new Locator.WaitForOptions().setTimeout(LONG)));
+        take(
+                "home",
+                1280,
+                800,
+                "light",
+                page -> page.open("/")
+                        .raw()
+                        .locator(".says .one")
+                        .nth(9)
+                        .waitFor(new Locator.WaitForOptions().setTimeout(LONG)));
         take("endurance", 1280, 800, "light", page -> {
             page.openBuild(van).button("Run 200 of what they may be").click();
             page.raw().locator("aside .measure").waitFor(new Locator.WaitForOptions().setTimeout(LONG));
         });
         take("methods", 1280, 800, "light", page -> {
             page.openBuild(juniper).option("A");
-            page.raw().getByRole(AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Methods")).click();
-            page.raw().locator(".methods progress").waitFor(new Locator.WaitForOptions().setState(WaitForSelectorState.DETACHED).setTimeout(LONG));
+            page.raw()
+                    .getByRole(AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Methods"))
+                    .click();
+            page.raw()
+                    .locator(".methods progress")
+                    .waitFor(new Locator.WaitForOptions()
+                            .setState(WaitForSelectorState.DETACHED)
+                            .setTimeout(LONG));
         });
         take("core", 1280, 800, "light", page -> page.openBuild(van).surface("Core"));
-        take("water", 1280, 800, "light", page -> page.openBuild(juniper).option("A").surface("Water"));
-        take("water-ice", 1280, 800, "dark", page -> page.openBuild(saltline).option("B").surface("Water"));
-        take("space", 1280, 800, "light", page -> page.openBuild(van).option("A").surface("Space"));
+        take(
+                "water",
+                1280,
+                800,
+                "light",
+                page -> page.openBuild(juniper).option("A").surface("Water"));
+        take(
+                "water-ice",
+                1280,
+                800,
+                "dark",
+                page -> page.openBuild(saltline).option("B").surface("Water"));
+        take(
+                "space",
+                1280,
+                800,
+                "light",
+                page -> page.openBuild(van).option("A").surface("Space"));
         take("stack-orders", 1280, 800, "light", page -> {
-            page.openBuild(van).option("B").surface("Space").button("compare all orders").click();
+            page.openBuild(van)
+                    .option("B")
+                    .surface("Space")
+                    .button("compare all orders")
+                    .click();
             page.button("Use the order core, condenser, engine radiator").scrollIntoViewIfNeeded();
         });
         take("brief", 1280, 800, "light", page -> page.openBuild(van).surface("Brief"));
         take("side-by-side", 1280, 800, "dark", page -> {
             page.openBuild(van);
-            page.raw().getByRole(AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Side by side")).click();
+            page.raw()
+                    .getByRole(
+                            AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Side by side"))
+                    .click();
             page.raw().keyboard().press("u");
         });
-        take("reasons", 1280, 800, "light", page -> page.openBuild(van).surface("Core").button("How do you know? core").click());
+        take(
+                "reasons",
+                1280,
+                800,
+                "light",
+                page -> page.openBuild(van)
+                        .surface("Core")
+                        .button("How do you know? core")
+                        .click());
         take("map", 1280, 800, "dark", page -> {
             page.openBuild(van).surface("Brief");
             page.raw().locator(".panel").evaluate("panel => panel.scrollIntoView({ block: 'start' })");
@@ -69,15 +115,31 @@ public final class Screenshots {
         // Last, for they change the build.
         take("endurance-ramp", 1280, 800, "dark", page -> {
             page.openBuild(juniper).option("B").lapsOnLittleWater();
-            page.raw().getByLabel("Another station or wall on the trace").selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("with water behind the core"));
+            page.raw()
+                    .getByLabel("Another station or wall on the trace")
+                    .selectOption(
+                            new com.microsoft.playwright.options.SelectOption().setLabel("with water behind the core"));
         });
         take("duty", 1280, 800, "dark", page -> {
             page.open("/").link("New build").click();
             page.saved().raw().locator("#duty").evaluate("duty => duty.scrollIntoView({ block: 'start' })");
         });
-        take("pipes", 1280, 800, "light", page -> page.openBuild(van).surface("Pipes").type("hot pipe bore", "2 1/2 in").saved());
+        take(
+                "pipes",
+                1280,
+                800,
+                "light",
+                page -> page.openBuild(van)
+                        .surface("Pipes")
+                        .type("hot pipe bore", "2 1/2 in")
+                        .saved());
         take("history", 1280, 800, "light", page -> {
-            page.openBuild(van).surface("Pipes").type("cold pipe bore", "63 mm").saved().button("Add a bend to cold pipe").click();
+            page.openBuild(van)
+                    .surface("Pipes")
+                    .type("cold pipe bore", "63 mm")
+                    .saved()
+                    .button("Add a bend to cold pipe")
+                    .click();
             page.saved().button("History").click();
             page.raw().getByLabel("Name of version 3").fill("as welded");
             page.raw().keyboard().press("Enter");
@@ -85,8 +147,17 @@ public final class Screenshots {
         take("two-banks", 1280, 800, "light", page -> {
             page.openBuild(van).surface("Brief");
             for (String what : new String[] {"blowers", "banks"}) {
-                page.raw().getByRole(AriaRole.COMBOBOX, new com.microsoft.playwright.Page.GetByRoleOptions().setName(what)).click();
-                page.raw().getByRole(AriaRole.OPTION, new com.microsoft.playwright.Page.GetByRoleOptions().setName("two").setExact(true)).click();
+                page.raw()
+                        .getByRole(
+                                AriaRole.COMBOBOX, new com.microsoft.playwright.Page.GetByRoleOptions().setName(what))
+                        .click();
+                page.raw()
+                        .getByRole(
+                                AriaRole.OPTION,
+                                new com.microsoft.playwright.Page.GetByRoleOptions()
+                                        .setName("two")
+                                        .setExact(true))
+                        .click();
                 page.saved();
             }
             page.surface("Pipes");
@@ -100,7 +171,9 @@ public final class Screenshots {
         page.raw().mouse().move(1, 1);
         // The changes worth trying come last.
         page.raw().waitForTimeout(4000);
-        page.raw().screenshot(new com.microsoft.playwright.Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
+        page.raw()
+                .screenshot(
+                        new com.microsoft.playwright.Page.ScreenshotOptions().setPath(folder.resolve(name + ".png")));
         page.raw().context().close();
     }
 }

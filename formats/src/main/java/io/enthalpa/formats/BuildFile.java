@@ -26,8 +26,7 @@ public final class BuildFile {
 
     private static final JsonMapper MAPPER = BuildDocument.mapper();
 
-    private BuildFile() {
-    }
+    private BuildFile() {}
 
     /**
      * @param text a whole file
@@ -57,7 +56,10 @@ public final class BuildFile {
             }
             return tree;
         } catch (JacksonException e) {
-            throw malformed(where(e) + reason(e), "JSON", "The file may be cut short or edited by hand; export it again from the build's page.");
+            throw malformed(
+                    where(e) + reason(e),
+                    "JSON",
+                    "The file may be cut short or edited by hand; export it again from the build's page.");
         }
     }
 
@@ -79,21 +81,27 @@ public final class BuildFile {
 
     private static String reason(JacksonException e) {
         String message = e.getOriginalMessage();
-        return message.startsWith("Unexpected end-of-input") ? "it ends in the middle"
+        return message.startsWith("Unexpected end-of-input")
+                ? "it ends in the middle"
                 : message.contains("Duplicate") ? message : "not readable as JSON";
     }
 
     private static void checkFormat(JsonNode tree) {
         JsonNode format = tree.get("format");
         if (format == null || !format.isString() || !format.stringValue().equals(FORMAT)) {
-            throw malformed("it is not an Enthalpa build", "\"format\": \"" + FORMAT + "\" at its top", "Choose a file exported from a build's page.");
+            throw malformed(
+                    "it is not an Enthalpa build",
+                    "\"format\": \"" + FORMAT + "\" at its top",
+                    "Choose a file exported from a build's page.");
         }
         JsonNode version = tree.get("version");
         if (version == null || !version.isInt() || version.intValue() < 1) {
             throw malformed("it has no version", "\"version\": " + VERSION, "");
         }
         if (version.intValue() > VERSION) {
-            throw malformed("it is of version %d".formatted(version.intValue()), "version %d or earlier".formatted(VERSION),
+            throw malformed(
+                    "it is of version %d".formatted(version.intValue()),
+                    "version %d or earlier".formatted(VERSION),
                     "It was written by a later Enthalpa: open it with that one, or update this one.");
         }
     }

@@ -5,8 +5,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Reads a catalogue item's figures as the piece they would become, filled up with what only a build knows. */
 final class CatalogueCheck {
-    private CatalogueCheck() {
-    }
+    private CatalogueCheck() {}
 
     static void check(String kind, String name, ObjectNode figures) {
         ObjectNode piece = figures.deepCopy();
@@ -29,8 +28,18 @@ final class CatalogueCheck {
     private static void core(ObjectNode piece) {
         if (piece.path("cooledBy").asString("").equals("water")) {
             ObjectNode water = piece.putObject("water").put("flow_L_min", 20).put("volume_L", 6);
-            water.putObject("radiator").put("width_mm", 400).put("height_mm", 250).put("depth_mm", 32).put("heat_kW", 12).put("waterFlow_L_min", 20)
-                    .put("waterIn_C", 60).put("airSpeed_m_s", 5).put("airIn_C", 25).putObject("air").put("faceShare_pct", 22).put("standstill_m_s", 0.5);
+            water.putObject("radiator")
+                    .put("width_mm", 400)
+                    .put("height_mm", 250)
+                    .put("depth_mm", 32)
+                    .put("heat_kW", 12)
+                    .put("waterFlow_L_min", 20)
+                    .put("waterIn_C", 60)
+                    .put("airSpeed_m_s", 5)
+                    .put("airIn_C", 25)
+                    .putObject("air")
+                    .put("faceShare_pct", 22)
+                    .put("standstill_m_s", 0.5);
         } else {
             piece.putObject("air").put("faceShare_pct", 22).put("standstill_m_s", 0.5);
         }

@@ -23,8 +23,7 @@ public final class CatalogueCsv {
     private static final String WHAT = "catalogue file";
     private static final List<String> FIRST = List.of("kind", "name", "note", "price", "mass_kg");
 
-    private CatalogueCsv() {
-    }
+    private CatalogueCsv() {}
 
     /**
      * @param text a whole file
@@ -35,7 +34,10 @@ public final class CatalogueCsv {
         CsvTable table = CsvTable.read(WHAT, text);
         for (String needed : List.of("kind", "name")) {
             if (!table.heading().contains(needed)) {
-                throw CsvTable.malformed(WHAT, "no column \"" + needed + "\" among " + String.join(", ", table.heading()), "columns " + String.join(", ", FIRST) + " and figures");
+                throw CsvTable.malformed(
+                        WHAT,
+                        "no column \"" + needed + "\" among " + String.join(", ", table.heading()),
+                        "columns " + String.join(", ", FIRST) + " and figures");
             }
         }
         List<CatalogueItem> items = new ArrayList<>();
@@ -62,7 +64,8 @@ public final class CatalogueCsv {
                 put(figures, column, cell);
             }
         }
-        return new CatalogueItem(first[0], first[1], first[2], number("price", first[3]), number("mass_kg", first[4]), figures);
+        return new CatalogueItem(
+                first[0], first[1], first[2], number("price", first[3]), number("mass_kg", first[4]), figures);
     }
 
     private static double number(String column, String cell) {
@@ -78,7 +81,10 @@ public final class CatalogueCsv {
         int dot = column.indexOf('.');
         if (dot > 0) {
             String part = column.substring(0, dot);
-            put(node.get(part) instanceof ObjectNode there ? there : node.putObject(part), column.substring(dot + 1), cell);
+            put(
+                    node.get(part) instanceof ObjectNode there ? there : node.putObject(part),
+                    column.substring(dot + 1),
+                    cell);
         } else if (cell.equals("true") || cell.equals("false")) {
             node.put(column, cell.equals("true"));
         } else if (column.contains("_") || column.equals("outlets")) {
@@ -98,7 +104,12 @@ public final class CatalogueCsv {
             heading.addAll(columns);
             csv.writeRecord(heading);
             for (CatalogueItem item : items) {
-                List<String> cells = new ArrayList<>(List.of(item.kind(), CsvTable.harmless(item.name()), CsvTable.harmless(item.note()), plain(item.price()), plain(item.mass())));
+                List<String> cells = new ArrayList<>(List.of(
+                        item.kind(),
+                        CsvTable.harmless(item.name()),
+                        CsvTable.harmless(item.note()),
+                        plain(item.price()),
+                        plain(item.mass())));
                 columns.forEach(column -> cells.add(cell(item.figures(), column)));
                 csv.writeRecord(cells);
             }
@@ -123,7 +134,9 @@ public final class CatalogueCsv {
         for (String step : column.split("\\.")) {
             node = node.path(step);
         }
-        return node.isMissingNode() ? "" : node.isNumber() ? plain(node.doubleValue()) : CsvTable.harmless(node.asString(""));
+        return node.isMissingNode()
+                ? ""
+                : node.isNumber() ? plain(node.doubleValue()) : CsvTable.harmless(node.asString(""));
     }
 
     private static String plain(double value) {

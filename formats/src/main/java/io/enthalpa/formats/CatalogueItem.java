@@ -18,6 +18,7 @@ import tools.jackson.databind.node.ObjectNode;
 public record CatalogueItem(String kind, String name, String note, double price, double mass, ObjectNode figures) {
     /** Kinds in the order they are offered. */
     public static final List<String> KINDS = List.of("core", "pipe", "bend", "joint", "reducer", "filter");
+
     private static final double MOST_PRICE = 1e6;
     private static final double MOST_MASS = 1000;
     private static final int LONGEST = 120;
@@ -28,7 +29,10 @@ public record CatalogueItem(String kind, String name, String note, double price,
             throw refusal("kind", "\"" + kind + "\"", "one of " + String.join(", ", KINDS));
         }
         if (name.isBlank() || name.length() > LONGEST) {
-            throw refusal("name", name.isBlank() ? "empty" : name.length() + " characters", "1 to " + LONGEST + " characters");
+            throw refusal(
+                    "name",
+                    name.isBlank() ? "empty" : name.length() + " characters",
+                    "1 to " + LONGEST + " characters");
         }
         if (note.length() > LONGEST) {
             throw refusal("note", note.length() + " characters", "at most " + LONGEST);
@@ -40,7 +44,8 @@ public record CatalogueItem(String kind, String name, String note, double price,
 
     private static void range(String what, double value, double most) {
         if (!(value >= 0 && value <= most)) {
-            throw EnthalpaFault.of(FaultKind.OUT_OF_RANGE, "/" + what, what, String.valueOf(value), "0 and %.0f".formatted(most), "");
+            throw EnthalpaFault.of(
+                    FaultKind.OUT_OF_RANGE, "/" + what, what, String.valueOf(value), "0 and %.0f".formatted(most), "");
         }
     }
 

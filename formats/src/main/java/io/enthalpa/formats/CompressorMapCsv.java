@@ -28,13 +28,13 @@ public final class CompressorMapCsv {
     private static final double USUAL_TEMPERATURE = 298.15;
     private static final double USUAL_PRESSURE = 100e3;
 
-    private CompressorMapCsv() {
-    }
+    private CompressorMapCsv() {}
 
     /** A column with its place and unit. */
     private record Column(int index, Quantity quantity, Unit unit, String written) {
         double si(CsvTable.Row row) {
-            return QuantityText.read("%s, line %d, %s".formatted(WHAT, row.line(), written), row.cell(index), quantity, unit);
+            return QuantityText.read(
+                    "%s, line %d, %s".formatted(WHAT, row.line(), written), row.cell(index), quantity, unit);
         }
     }
 
@@ -55,10 +55,16 @@ public final class CompressorMapCsv {
         Map<Double, List<SpeedLine.Point>> lines = new LinkedHashMap<>();
         for (CsvTable.Row row : table.rows()) {
             double eta = efficiency.si(row);
-            lines.computeIfAbsent(speed.si(row), n -> new ArrayList<>()).add(new SpeedLine.Point(flow.si(row) * density, ratio.si(row), eta));
+            lines.computeIfAbsent(speed.si(row), n -> new ArrayList<>())
+                    .add(new SpeedLine.Point(flow.si(row) * density, ratio.si(row), eta));
         }
-        List<SpeedLine> speedLines = lines.entrySet().stream().map(e -> new SpeedLine(e.getKey(), e.getValue().stream()
-                .sorted(Comparator.comparingDouble(SpeedLine.Point::flow)).toList())).toList();
+        List<SpeedLine> speedLines = lines.entrySet().stream()
+                .map(e -> new SpeedLine(
+                        e.getKey(),
+                        e.getValue().stream()
+                                .sorted(Comparator.comparingDouble(SpeedLine.Point::flow))
+                                .toList()))
+                .toList();
         try {
             return new CompressorMap(temperature, pressure, speedLines);
         } catch (EnthalpaFault fault) {
@@ -75,7 +81,9 @@ public final class CompressorMapCsv {
         for (Quantity quantity : new Quantity[] {Quantity.MASS_FLOW, Quantity.VOLUME_FLOW}) {
             for (int i = 0; i < table.heading().size(); i++) {
                 String heading = table.heading().get(i);
-                if (name(heading).endsWith("flow") && !unit(heading).isEmpty() && quantity.unit(unit(heading)).isPresent()) {
+                if (name(heading).endsWith("flow")
+                        && !unit(heading).isEmpty()
+                        && quantity.unit(unit(heading)).isPresent()) {
                     return new Column(i, quantity, quantity.unit(unit(heading)).get(), heading);
                 }
             }
@@ -90,8 +98,13 @@ public final class CompressorMapCsv {
                 return new Column(i, quantity, unitOf(heading, quantity), heading);
             }
         }
-        throw EnthalpaFault.of(FaultKind.MALFORMED, "", WHAT, "no column \"" + names[0] + "\" among " + String.join(", ", table.heading()),
-                "columns speed, flow, pressure ratio and efficiency with their units, as in: speed [rpm], flow [kg/s], pressure ratio, efficiency [%]", "");
+        throw EnthalpaFault.of(
+                FaultKind.MALFORMED,
+                "",
+                WHAT,
+                "no column \"" + names[0] + "\" among " + String.join(", ", table.heading()),
+                "columns speed, flow, pressure ratio and efficiency with their units, as in: speed [rpm], flow [kg/s], pressure ratio, efficiency [%]",
+                "");
     }
 
     private static Unit unitOf(String heading, Quantity quantity) {
@@ -100,14 +113,31 @@ public final class CompressorMapCsv {
             return new Unit("", 1, 0, List.of());
         }
         if (written.isEmpty() && quantity != Quantity.NUMBER) {
-            throw EnthalpaFault.of(FaultKind.WRONG_UNIT, "", WHAT + ", column " + heading, "no unit", units(quantity), "Write it in brackets: " + name(heading) + " [" + quantity.units().get(0).symbol() + "].");
+            throw EnthalpaFault.of(
+                    FaultKind.WRONG_UNIT,
+                    "",
+                    WHAT + ", column " + heading,
+                    "no unit",
+                    units(quantity),
+                    "Write it in brackets: " + name(heading) + " ["
+                            + quantity.units().get(0).symbol() + "].");
         }
-        return quantity.unit(written).orElseThrow(() -> EnthalpaFault.of(FaultKind.WRONG_UNIT, "", WHAT + ", column " + heading, written, units(quantity), ""));
+        return quantity.unit(written)
+                .orElseThrow(() -> EnthalpaFault.of(
+                        FaultKind.WRONG_UNIT, "", WHAT + ", column " + heading, written, units(quantity), ""));
     }
 
     private static String units(Quantity quantity) {
-        String symbols = String.join(", ", quantity.units().stream().map(Unit::symbol).toList());
-        return quantity == Quantity.MASS_FLOW ? symbols + ", " + String.join(", ", Quantity.VOLUME_FLOW.units().stream().map(Unit::symbol).toList()) : symbols;
+        String symbols =
+                String.join(", ", quantity.units().stream().map(Unit::symbol).toList());
+        return quantity == Quantity.MASS_FLOW
+                ? symbols + ", "
+                        + String.join(
+                                ", ",
+                                Quantity.VOLUME_FLOW.units().stream()
+                                        .map(Unit::symbol)
+                                        .toList())
+                : symbols;
     }
 
     /** The heading without its unit: "Flow [kg/s]" and "flow_kg_s" are both "flow". */
@@ -118,7 +148,9 @@ public final class CompressorMapCsv {
             return plain.substring(0, bracket).strip().replace('_', ' ');
         }
         String words = plain.replace('_', ' ').strip();
-        for (String known : new String[] {"pressure ratio", "mass flow", "corrected flow", "efficiency", "speed", "flow", "ratio"}) {
+        for (String known :
+                new String[] {"pressure ratio", "mass flow", "corrected flow", "efficiency", "speed", "flow", "ratio"
+                }) {
             if (words.startsWith(known)) {
                 return known;
             }
@@ -133,7 +165,9 @@ public final class CompressorMapCsv {
         }
         String rest = heading.toLowerCase(Locale.ROOT).replace('_', ' ').strip();
         String name = name(heading);
-        return rest.startsWith(name) ? rest.substring(name.length()).strip().replace(' ', '/').replace("pct", "%") : "";
+        return rest.startsWith(name)
+                ? rest.substring(name.length()).strip().replace(' ', '/').replace("pct", "%")
+                : "";
     }
 
     private static int firstBracket(String text) {
@@ -146,7 +180,11 @@ public final class CompressorMapCsv {
         for (String comment : table.comments()) {
             String plain = comment.strip().toLowerCase(Locale.ROOT);
             if (plain.startsWith("inlet " + what)) {
-                return QuantityText.read(WHAT + ", inlet " + what, comment.strip().substring(("inlet " + what).length()).replaceFirst("^[\\s:=]+", ""), quantity, quantity.units().get(0));
+                return QuantityText.read(
+                        WHAT + ", inlet " + what,
+                        comment.strip().substring(("inlet " + what).length()).replaceFirst("^[\\s:=]+", ""),
+                        quantity,
+                        quantity.units().get(0));
             }
         }
         return usual;
@@ -154,11 +192,13 @@ public final class CompressorMapCsv {
 
     /** @return the map as a file that {@link #read} reads back */
     public static String write(CompressorMap map) {
-        StringBuilder out = new StringBuilder("# inlet temperature %.2f °C\n# inlet pressure %.3f kPa\nspeed [rpm],flow [kg/s],pressure ratio,efficiency [%%]\n"
-                .formatted(map.referenceTemperature() - 273.15, map.referencePressure() / 1000));
+        StringBuilder out = new StringBuilder(
+                "# inlet temperature %.2f °C\n# inlet pressure %.3f kPa\nspeed [rpm],flow [kg/s],pressure ratio,efficiency [%%]\n"
+                        .formatted(map.referenceTemperature() - 273.15, map.referencePressure() / 1000));
         for (SpeedLine line : map.lines()) {
             for (SpeedLine.Point p : line.points()) {
-                out.append("%.0f,%.5f,%.4f,%.2f\n".formatted(line.speed() * 30 / Math.PI, p.flow(), p.ratio(), 100 * p.efficiency()));
+                out.append("%.0f,%.5f,%.4f,%.2f\n"
+                        .formatted(line.speed() * 30 / Math.PI, p.flow(), p.ratio(), 100 * p.efficiency()));
             }
         }
         return out.toString();

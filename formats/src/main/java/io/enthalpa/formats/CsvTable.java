@@ -22,6 +22,7 @@ import java.util.regex.Pattern;
 record CsvTable(List<String> heading, List<Row> rows, List<String> comments) {
     /** Apostrophes that stand there already are kept by one more. */
     private static final Pattern FORMULA = Pattern.compile("'*[=+\\-@\\t\\r]");
+
     private static final int LARGEST = 4_000_000;
     private static final int MOST_ROWS = 20_000;
 
@@ -43,8 +44,12 @@ record CsvTable(List<String> heading, List<Row> rows, List<String> comments) {
         List<String> comments = new ArrayList<>();
         List<Row> rows = new ArrayList<>();
         List<String> heading = null;
-        try (CsvReader<CsvRecord> reader = CsvReader.builder().fieldSeparator(separator(text)).commentStrategy(CommentStrategy.READ)
-                .extraFieldStrategy(FieldMismatchStrategy.IGNORE).missingFieldStrategy(FieldMismatchStrategy.IGNORE).ofCsvRecord(text.startsWith("\uFEFF") ? text.substring(1) : text)) {
+        try (CsvReader<CsvRecord> reader = CsvReader.builder()
+                .fieldSeparator(separator(text))
+                .commentStrategy(CommentStrategy.READ)
+                .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
+                .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
+                .ofCsvRecord(text.startsWith("\uFEFF") ? text.substring(1) : text)) {
             for (CsvRecord record : reader) {
                 if (record.isComment()) {
                     comments.add(record.getField(0).strip());
@@ -82,7 +87,10 @@ record CsvTable(List<String> heading, List<Row> rows, List<String> comments) {
     }
 
     static char separator(String text) {
-        String first = text.lines().filter(l -> !l.isBlank() && !l.strip().startsWith("#")).findFirst().orElse("");
+        String first = text.lines()
+                .filter(l -> !l.isBlank() && !l.strip().startsWith("#"))
+                .findFirst()
+                .orElse("");
         return first.indexOf('\t') >= 0 ? '\t' : first.indexOf(';') >= 0 ? ';' : ',';
     }
 

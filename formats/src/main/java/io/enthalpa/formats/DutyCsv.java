@@ -31,18 +31,17 @@ public final class DutyCsv {
     private static final String WHAT = "log file";
     /** Rows of a duty that a screen and a build file carry with ease. */
     private static final int MOST_KEPT = 3000;
+
     private static final int HEAD = 1 << 16;
     private static final double GAP_TIMES = 20;
     private static final double LEAST_GAP = 2;
     private static final int SETTLED = 10;
     private static final int MOST_TOLD = 20;
 
-    private DutyCsv() {
-    }
+    private DutyCsv() {}
 
     /** @param unit of its numbers; for time null where they are clock times, 0:12:34.5 */
-    public record Column(int index, String heading, Unit unit) {
-    }
+    public record Column(int index, String heading, Unit unit) {}
 
     /**
      * What the log does not say.
@@ -51,12 +50,10 @@ public final class DutyCsv {
      * @param boost   Pa that a full throttle is taken for
      * @param limiter rad/s
      */
-    public record Car(Optional<Gearing> gearing, double outside, double boost, double limiter) {
-    }
+    public record Car(Optional<Gearing> gearing, double outside, double boost, double limiter) {}
 
     /** A hole in the log, bridged straight. */
-    public record Gap(long line, double from, double seconds) {
-    }
+    public record Gap(long line, double from, double seconds) {}
 
     /**
      * @param rows      of a duty, from 0 s
@@ -66,8 +63,13 @@ public final class DutyCsv {
      * @param tolerance how many times wider than usual the thinning had to be
      * @param columns   what was read from where
      */
-    public record Imported(List<DutyPoint> rows, long read, long repeated, List<Gap> gaps, double tolerance, Map<LogColumn, Column> columns) {
-    }
+    public record Imported(
+            List<DutyPoint> rows,
+            long read,
+            long repeated,
+            List<Gap> gaps,
+            double tolerance,
+            Map<LogColumn, Column> columns) {}
 
     /** @return headings of a file and what each role takes by them; of roles nothing fits, nothing */
     public static Map<LogColumn, Column> guess(List<String> headings) {
@@ -78,7 +80,12 @@ public final class DutyCsv {
                 for (int i = 0; i < headings.size(); i++) {
                     if (!taken[i] && !guessed.containsKey(role) && role.fits(headings.get(i)) == fit) {
                         taken[i] = true;
-                        guessed.put(role, new Column(i, headings.get(i), role.unit(headings.get(i)).orElse(role.usualUnit())));
+                        guessed.put(
+                                role,
+                                new Column(
+                                        i,
+                                        headings.get(i),
+                                        role.unit(headings.get(i)).orElse(role.usualUnit())));
                     }
                 }
             }
@@ -115,7 +122,8 @@ public final class DutyCsv {
                     continue;
                 }
                 if (walk == null) {
-                    List<String> headings = line.getFields().stream().map(String::strip).toList();
+                    List<String> headings =
+                            line.getFields().stream().map(String::strip).toList();
                     walk = new Walk(chosen.isEmpty() ? guess(headings) : chosen, headings, car);
                 } else {
                     walk.row(line);
@@ -139,12 +147,20 @@ public final class DutyCsv {
         char[] start = new char[HEAD / 2];
         int n = Math.max(reader.read(start), 0);
         reader.reset();
-        String first = new String(start, 0, n).lines().filter(l -> !l.isBlank() && !l.strip().startsWith("#")).findFirst().orElse("");
+        String first = new String(start, 0, n)
+                .lines()
+                .filter(l -> !l.isBlank() && !l.strip().startsWith("#"))
+                .findFirst()
+                .orElse("");
         if (n > 0 && start[0] == '\uFEFF') {
             reader.read();
         }
-        return CsvReader.builder().fieldSeparator(CsvTable.separator(first)).commentStrategy(CommentStrategy.READ)
-                .extraFieldStrategy(FieldMismatchStrategy.IGNORE).missingFieldStrategy(FieldMismatchStrategy.IGNORE).ofCsvRecord(reader);
+        return CsvReader.builder()
+                .fieldSeparator(CsvTable.separator(first))
+                .commentStrategy(CommentStrategy.READ)
+                .extraFieldStrategy(FieldMismatchStrategy.IGNORE)
+                .missingFieldStrategy(FieldMismatchStrategy.IGNORE)
+                .ofCsvRecord(reader);
     }
 
     /** One pass over the rows. */
@@ -167,19 +183,26 @@ public final class DutyCsv {
             this.car = car;
             this.columns.values().forEach(c -> {
                 if (c.index() < 0 || c.index() >= headings.size()) {
-                    throw CsvTable.malformed(WHAT, "no column " + (c.index() + 1), "one of the " + headings.size() + " it has");
+                    throw CsvTable.malformed(
+                            WHAT, "no column " + (c.index() + 1), "one of the " + headings.size() + " it has");
                 }
             });
             this.columns.replaceAll((role, c) -> new Column(c.index(), headings.get(c.index()), c.unit()));
             need(LogColumn.TIME, headings, "Choose the column that holds the time.");
-            loadRole = columns.containsKey(LogColumn.BOOST) ? LogColumn.BOOST : columns.containsKey(LogColumn.MANIFOLD) ? LogColumn.MANIFOLD : LogColumn.THROTTLE;
+            loadRole = columns.containsKey(LogColumn.BOOST)
+                    ? LogColumn.BOOST
+                    : columns.containsKey(LogColumn.MANIFOLD) ? LogColumn.MANIFOLD : LogColumn.THROTTLE;
             load = columns.get(loadRole);
             if (load == null) {
-                throw missing("boost", headings, "Choose a column of boost, of absolute manifold pressure, or of throttle.");
+                throw missing(
+                        "boost", headings, "Choose a column of boost, of absolute manifold pressure, or of throttle.");
             }
             if (!columns.containsKey(LogColumn.ENGINE_SPEED)) {
                 if (car.gearing().isEmpty()) {
-                    throw missing("engine speed", headings, "Choose its column, or give the gearing in the Brief so that it follows from road speed.");
+                    throw missing(
+                            "engine speed",
+                            headings,
+                            "Choose its column, or give the gearing in the Brief so that it follows from road speed.");
                 }
                 need(LogColumn.ROAD_SPEED, headings, "Without engine speed the road speed is needed.");
             }
@@ -192,7 +215,13 @@ public final class DutyCsv {
         }
 
         private static EnthalpaFault missing(String what, List<String> headings, String remedy) {
-            return EnthalpaFault.of(FaultKind.MALFORMED, "", WHAT, "no column for " + what + " among " + String.join(", ", headings), "one of them", remedy);
+            return EnthalpaFault.of(
+                    FaultKind.MALFORMED,
+                    "",
+                    WHAT,
+                    "no column for " + what + " among " + String.join(", ", headings),
+                    "one of them",
+                    remedy);
         }
 
         void row(CsvRecord line) {
@@ -209,8 +238,13 @@ public final class DutyCsv {
             if (Double.isNaN(first)) {
                 first = time;
             } else if (time < last) {
-                throw EnthalpaFault.of(FaultKind.CONTRADICTION, "", place(columns.get(LogColumn.TIME), at), seconds(time),
-                        "at least that of the row above, " + seconds(last), "Time runs backwards there: cut the file in two, or mend the row.");
+                throw EnthalpaFault.of(
+                        FaultKind.CONTRADICTION,
+                        "",
+                        place(columns.get(LogColumn.TIME), at),
+                        seconds(time),
+                        "at least that of the row above, " + seconds(last),
+                        "Time runs backwards there: cut the file in two, or mend the row.");
             } else if (time == last) {
                 repeated++;
                 return;
@@ -219,9 +253,16 @@ public final class DutyCsv {
             }
             last = time;
             if (time - first > Duty.LONGEST) {
-                throw EnthalpaFault.of(FaultKind.CONTRADICTION, "", "%s, line %d, length".formatted(WHAT, at), "more than 10 h", "at most 10 h", "Cut the file.");
+                throw EnthalpaFault.of(
+                        FaultKind.CONTRADICTION,
+                        "",
+                        "%s, line %d, length".formatted(WHAT, at),
+                        "more than 10 h",
+                        "at most 10 h",
+                        "Cut the file.");
             }
-            thinner.accept(new DutyPoint(time - first, speed(at), boost(), held.getOrDefault(LogColumn.ROAD_SPEED, 0.0)));
+            thinner.accept(
+                    new DutyPoint(time - first, speed(at), boost(), held.getOrDefault(LogColumn.ROAD_SPEED, 0.0)));
         }
 
         private static String place(Column column, long at) {
@@ -274,10 +315,37 @@ public final class DutyCsv {
 
         private void check(LogColumn role, double value, Column column, long at) {
             switch (role) {
-                case ENGINE_SPEED -> within(column, at, value, 0, 1.15 * car.limiter(), 30 / Math.PI, "rpm", "Its unit may be another, or the limiter in the Brief is too low.");
+                case ENGINE_SPEED ->
+                    within(
+                            column,
+                            at,
+                            value,
+                            0,
+                            1.15 * car.limiter(),
+                            30 / Math.PI,
+                            "rpm",
+                            "Its unit may be another, or the limiter in the Brief is too low.");
                 case ROAD_SPEED -> within(column, at, value, 0, 600 / 3.6, 3.6, "km/h", "Its unit may be another.");
-                case BOOST -> within(column, at, value, -101e3, 500e3, 1e-3, "kPa", "Its unit may be another, or it is absolute pressure.");
-                case MANIFOLD -> within(column, at, value, 2e3, 600e3, 1e-3, "kPa", "Its unit may be another, or it is boost above outside air.");
+                case BOOST ->
+                    within(
+                            column,
+                            at,
+                            value,
+                            -101e3,
+                            500e3,
+                            1e-3,
+                            "kPa",
+                            "Its unit may be another, or it is absolute pressure.");
+                case MANIFOLD ->
+                    within(
+                            column,
+                            at,
+                            value,
+                            2e3,
+                            600e3,
+                            1e-3,
+                            "kPa",
+                            "Its unit may be another, or it is boost above outside air.");
                 case THROTTLE -> within(column, at, value, -0.1, 1.2, 100, "%", "Its unit may be another.");
                 default -> {
                     // time is checked against the row above
@@ -285,9 +353,23 @@ public final class DutyCsv {
             }
         }
 
-        private static void within(Column column, long at, double value, double min, double max, double shown, String unit, String remedy) {
+        private static void within(
+                Column column,
+                long at,
+                double value,
+                double min,
+                double max,
+                double shown,
+                String unit,
+                String remedy) {
             if (!(value >= min && value <= max)) {
-                throw EnthalpaFault.of(FaultKind.OUT_OF_RANGE, "", place(column, at), "%.1f %s".formatted(value * shown, unit), "%.0f and %.0f %s".formatted(min * shown, max * shown, unit), remedy);
+                throw EnthalpaFault.of(
+                        FaultKind.OUT_OF_RANGE,
+                        "",
+                        place(column, at),
+                        "%.1f %s".formatted(value * shown, unit),
+                        "%.0f and %.0f %s".formatted(min * shown, max * shown, unit),
+                        remedy);
             }
         }
 
@@ -297,8 +379,13 @@ public final class DutyCsv {
             }
             double speed = car.gearing().orElseThrow().engineSpeed(held.get(LogColumn.ROAD_SPEED));
             if (speed > 1.15 * car.limiter()) {
-                throw EnthalpaFault.of(FaultKind.OUT_OF_RANGE, "", "%s, line %d, engine speed by the gearing".formatted(WHAT, at), "%.0f rpm".formatted(speed * 30 / Math.PI),
-                        "0 and the limiter, %.0f rpm".formatted(car.limiter() * 30 / Math.PI), "The gearing or the unit of road speed is not right.");
+                throw EnthalpaFault.of(
+                        FaultKind.OUT_OF_RANGE,
+                        "",
+                        "%s, line %d, engine speed by the gearing".formatted(WHAT, at),
+                        "%.0f rpm".formatted(speed * 30 / Math.PI),
+                        "0 and the limiter, %.0f rpm".formatted(car.limiter() * 30 / Math.PI),
+                        "The gearing or the unit of road speed is not right.");
             }
             return Math.min(speed, car.limiter());
         }
@@ -322,7 +409,9 @@ public final class DutyCsv {
         }
 
         private static String text(CsvRecord line, Column column) {
-            return column.index() < line.getFieldCount() ? line.getField(column.index()).strip() : "";
+            return column.index() < line.getFieldCount()
+                    ? line.getField(column.index()).strip()
+                    : "";
         }
 
         private static String seconds(double t) {
@@ -332,8 +421,15 @@ public final class DutyCsv {
         Imported end() {
             List<DutyPoint> rows = thinner.rows();
             if (rows.size() < 2) {
-                throw EnthalpaFault.of(FaultKind.CONTRADICTION, "", WHAT + ", rows with time and load", String.valueOf(rows.size()), "2 or more",
-                        read > 1 ? "Every row has the same time, or one of the columns is empty." : "A duty needs at least a start and an end.");
+                throw EnthalpaFault.of(
+                        FaultKind.CONTRADICTION,
+                        "",
+                        WHAT + ", rows with time and load",
+                        String.valueOf(rows.size()),
+                        "2 or more",
+                        read > 1
+                                ? "Every row has the same time, or one of the columns is empty."
+                                : "A duty needs at least a start and an end.");
             }
             return new Imported(rows, read, repeated, List.copyOf(gaps), thinner.tolerance(), columns);
         }

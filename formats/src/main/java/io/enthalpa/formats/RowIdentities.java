@@ -15,8 +15,7 @@ import tools.jackson.databind.node.ObjectNode;
 final class RowIdentities {
     static final String KEY = "id";
 
-    private RowIdentities() {
-    }
+    private RowIdentities() {}
 
     /** Gives rows the identities they have in another tree of the same build, and those without one an identity of their own. */
     static void carry(JsonNode from, JsonNode to) {

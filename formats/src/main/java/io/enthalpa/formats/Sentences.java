@@ -26,8 +26,7 @@ public final class Sentences {
     private static final Pattern PLACE = Pattern.compile("\\{(\\w+)(?: (\\w+)(?: (\\d))?|\\?([^}]*)|=([^}]*))?\\}");
     private static final Map<String, String> ALL = read();
 
-    private Sentences() {
-    }
+    private Sentences() {}
 
     private static Map<String, String> read() {
         try (InputStream in = Sentences.class.getResourceAsStream("sentences.json")) {
@@ -47,13 +46,16 @@ public final class Sentences {
 
     /** @return the sentence in metric units */
     public static String of(Finding finding) {
-        Map<String, Double> values = finding.figures().stream().collect(Collectors.toMap(Figure::name, Sentences::told));
-        return PLACE.matcher(ALL.get(finding.kind().name())).replaceAll(place -> java.util.regex.Matcher.quoteReplacement(word(place, values::get)));
+        Map<String, Double> values =
+                finding.figures().stream().collect(Collectors.toMap(Figure::name, Sentences::told));
+        return PLACE.matcher(ALL.get(finding.kind().name()))
+                .replaceAll(place -> java.util.regex.Matcher.quoteReplacement(word(place, values::get)));
     }
 
     /** @return in the unit that it is told in: °C, percent, seconds, kilograms */
     public static double told(Figure figure) {
-        return figure.quantity() == Quantity.TEMPERATURE ? Quantity.TEMPERATURE.requireUnit("°C").fromSi(figure.value())
+        return figure.quantity() == Quantity.TEMPERATURE
+                ? Quantity.TEMPERATURE.requireUnit("°C").fromSi(figure.value())
                 : figure.quantity() == Quantity.SHARE ? 100 * figure.value() : figure.value();
     }
 
@@ -84,7 +86,9 @@ public final class Sentences {
     /** Seconds as people say them on a stopwatch: 0:06, 12:40, 1:02:10. */
     private static String clock(double seconds) {
         long s = Math.round(seconds);
-        return s >= 3600 ? "%d:%02d:%02d".formatted(s / 3600, s % 3600 / 60, s % 60) : "%d:%02d".formatted(s / 60, s % 60);
+        return s >= 3600
+                ? "%d:%02d:%02d".formatted(s / 3600, s % 3600 / 60, s % 60)
+                : "%d:%02d".formatted(s / 60, s % 60);
     }
 
     /** Seconds in words: 40 s, 12 min, 1 h 10 min. */
@@ -93,7 +97,9 @@ public final class Sentences {
             return Math.round(seconds) + " s";
         }
         long minutes = Math.round(seconds / 60);
-        return minutes < 60 ? minutes + " min" : minutes % 60 == 0 ? minutes / 60 + " h" : minutes / 60 + " h " + minutes % 60 + " min";
+        return minutes < 60
+                ? minutes + " min"
+                : minutes % 60 == 0 ? minutes / 60 + " h" : minutes / 60 + " h " + minutes % 60 + " min";
     }
 
     /** Grams to two figures, or kilograms. */

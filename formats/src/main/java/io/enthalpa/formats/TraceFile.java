@@ -23,8 +23,7 @@ import tools.jackson.databind.json.JsonMapper;
 public final class TraceFile {
     private static final double KELVIN = 273.15;
 
-    private TraceFile() {
-    }
+    private TraceFile() {}
 
     private static final double[] POWERS = {1, 10, 100, 1e3, 1e4, 1e5, 1e6};
 
@@ -38,7 +37,9 @@ public final class TraceFile {
         private static String fixed(double value, int digits) {
             double scaled = value * POWERS[digits];
             if (!(Math.abs(scaled) < 1e15)) {
-                return new BigDecimal(value).setScale(digits, RoundingMode.HALF_EVEN).toPlainString();
+                return new BigDecimal(value)
+                        .setScale(digits, RoundingMode.HALF_EVEN)
+                        .toPlainString();
             }
             long whole = Math.round(Math.abs(scaled));
             String text = Long.toString(whole);
@@ -90,23 +91,33 @@ public final class TraceFile {
     /** Pieces may share a name: the second of a name gets its number. */
     private static List<Column> toldApart(List<Column> columns) {
         Map<String, Integer> seen = new HashMap<>();
-        return columns.stream().map(column -> {
-            int count = seen.merge(column.name(), 1, Integer::sum);
-            return count == 1 ? column : new Column(column.name() + " " + count, column.value(), column.digits(), column.there());
-        }).toList();
+        return columns.stream()
+                .map(column -> {
+                    int count = seen.merge(column.name(), 1, Integer::sum);
+                    return count == 1
+                            ? column
+                            : new Column(column.name() + " " + count, column.value(), column.digits(), column.there());
+                })
+                .toList();
     }
 
     private static List<Column> core(CoreTrace core, Trace trace, IntUnaryOperator always, IntUnaryOperator running) {
         CoreTrace.Cold cold = core.cold();
         List<Column> columns = new ArrayList<>();
-        BiConsumer<String, IntToDoubleFunction> kelvin = (name, value) -> columns.add(new Column(core.name() + " " + name, i -> value.applyAsDouble(i) - KELVIN, 3, always));
+        BiConsumer<String, IntToDoubleFunction> kelvin = (name, value) ->
+                columns.add(new Column(core.name() + " " + name, i -> value.applyAsDouble(i) - KELVIN, 3, always));
         columns.add(new Column(core.name() + " in_C", i -> core.in()[i] - KELVIN, 3, running));
         kelvin.accept("out_C", i -> core.out()[i]);
-        columns.add(new Column(core.name() + " effectiveness_pct", i -> 100 * core.recovered(trace.outside(), i), 2, i -> Double.isNaN(core.recovered(trace.outside(), i)) ? 0 : 1));
+        columns.add(new Column(
+                core.name() + " effectiveness_pct",
+                i -> 100 * core.recovered(trace.outside(), i),
+                2,
+                i -> Double.isNaN(core.recovered(trace.outside(), i)) ? 0 : 1));
         kelvin.accept("coolant_C", i -> cold.in()[i]);
         kelvin.accept("coolant out_C", i -> cold.out()[i]);
         columns.add(new Column(core.name() + " condensate_g_s", i -> core.condensate()[i] * 1000, 4, always));
-        columns.add(new Column(core.name() + (cold.byWater() ? " radiator air_m_s" : " air_m_s"), i -> cold.air()[i], 3, always));
+        columns.add(new Column(
+                core.name() + (cold.byWater() ? " radiator air_m_s" : " air_m_s"), i -> cold.air()[i], 3, always));
         columns.add(new Column(core.name() + " to air_W", i -> cold.rejected()[i], 1, always));
         if (cold.byWater()) {
             columns.add(new Column(core.name() + " water_L_min", i -> cold.water()[i] * 60e3, 3, always));
@@ -123,11 +134,14 @@ public final class TraceFile {
     public static String csv(Trace trace) {
         List<Column> columns = columns(trace);
         StringWriter out = new StringWriter();
-        try (CsvWriter writer = CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
-            writer.writeRecord(columns.stream().map(Column::name).map(CsvTable::harmless).toList());
+        try (CsvWriter writer =
+                CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
+            writer.writeRecord(
+                    columns.stream().map(Column::name).map(CsvTable::harmless).toList());
             for (int i = 0; i < trace.length(); i++) {
                 int step = i;
-                writer.writeRecord(columns.stream().map(column -> column.text(step)).toList());
+                writer.writeRecord(
+                        columns.stream().map(column -> column.text(step)).toList());
             }
         } catch (IOException inMemory) {
             throw new UncheckedIOException(inMemory);
@@ -140,7 +154,11 @@ public final class TraceFile {
         StringWriter out = new StringWriter();
         // Straight to text: as a tree, the millions of figures of a long run would take seconds.
         try (JsonGenerator json = JsonMapper.shared().createGenerator(out)) {
-            json.writeStartObject().writeStringProperty("format", "enthalpa-trace").writeNumberProperty("version", 1).writeName("columns").writeStartObject();
+            json.writeStartObject()
+                    .writeStringProperty("format", "enthalpa-trace")
+                    .writeNumberProperty("version", 1)
+                    .writeName("columns")
+                    .writeStartObject();
             for (Column column : columns(trace)) {
                 json.writeName(column.name()).writeStartArray();
                 for (int i = 0; i < trace.length(); i++) {

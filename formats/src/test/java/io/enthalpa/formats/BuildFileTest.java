@@ -55,8 +55,12 @@ class BuildFileTest {
 
     @Test
     void writesWhatItReads() {
-        assertThat(BuildFile.tree(BuildFile.read(SAMPLE))).isEqualTo(BuildFile.tree(BuildFile.read(BuildFile.write(BuildFile.read(SAMPLE)))));
-        assertThat(BuildFile.tree(BuildFile.read(SAMPLE)).at("/options/0/path/3/card/chargeFlow_kg_s").asDouble()).isEqualTo(0.2);
+        assertThat(BuildFile.tree(BuildFile.read(SAMPLE)))
+                .isEqualTo(BuildFile.tree(BuildFile.read(BuildFile.write(BuildFile.read(SAMPLE)))));
+        assertThat(BuildFile.tree(BuildFile.read(SAMPLE))
+                        .at("/options/0/path/3/card/chargeFlow_kg_s")
+                        .asDouble())
+                .isEqualTo(0.2);
     }
 
     /** Any number inside its range survives a round trip to twelve digits. */
@@ -65,7 +69,11 @@ class BuildFileTest {
     void roundTripKeepsEveryNumber(long seed) {
         Random random = new Random(seed);
         ObjectNode tree = sample();
-        for (DocumentField field : new DocumentField[] {DocumentField.of("core", "width_mm"), DocumentField.of("core", "height_mm"), DocumentField.of("core", "depth_mm")}) {
+        for (DocumentField field : new DocumentField[] {
+            DocumentField.of("core", "width_mm"),
+            DocumentField.of("core", "height_mm"),
+            DocumentField.of("core", "depth_mm")
+        }) {
             put(tree, "/options/0/path/3", field, random);
         }
         ((ObjectNode) tree.at("/options/0/path/3")).put("portBore_mm", 15 + random.nextDouble());
@@ -77,8 +85,11 @@ class BuildFileTest {
         String text = BuildFile.write(build);
         Build again = BuildFile.read(text);
         assertThat(BuildFile.write(again)).isEqualTo(text);
-        for (String pointer : new String[] {"/options/0/path/3/width_mm", "/engine/displacement_L", "/climate/barometer_kPa", "/options/0/boost_kPa"}) {
-            assertThat(BuildFile.parse(text).at(pointer).doubleValue()).as(pointer)
+        for (String pointer : new String[] {
+            "/options/0/path/3/width_mm", "/engine/displacement_L", "/climate/barometer_kPa", "/options/0/boost_kPa"
+        }) {
+            assertThat(BuildFile.parse(text).at(pointer).doubleValue())
+                    .as(pointer)
                     .isCloseTo(at(tree, pointer).doubleValue(), org.assertj.core.api.Assertions.withinPercentage(1e-9));
         }
     }
@@ -92,10 +103,11 @@ class BuildFileTest {
     @MethodSource("seeds")
     void fileCutAnywhereIsRefusedPlainly(long seed) {
         int cut = new Random(seed).nextInt(SAMPLE.length() - 3);
-        assertThatThrownBy(() -> BuildFile.read(SAMPLE.substring(0, cut))).isInstanceOfSatisfying(EnthalpaFault.class, fault -> {
-            assertThat(fault.kind()).isEqualTo(FaultKind.MALFORMED);
-            assertThat(fault.sentence()).startsWith("build file:");
-        });
+        assertThatThrownBy(() -> BuildFile.read(SAMPLE.substring(0, cut)))
+                .isInstanceOfSatisfying(EnthalpaFault.class, fault -> {
+                    assertThat(fault.kind()).isEqualTo(FaultKind.MALFORMED);
+                    assertThat(fault.sentence()).startsWith("build file:");
+                });
     }
 
     @Test
@@ -107,25 +119,34 @@ class BuildFileTest {
         assertThatThrownBy(() -> BuildFile.read("[1, 2]")).hasMessageContaining("not an Enthalpa build");
         assertThatThrownBy(() -> BuildFile.read("{\"a\":1,\"a\":2}")).hasMessageContaining("Duplicate");
         assertThatThrownBy(() -> BuildFile.read("[".repeat(5000))).isInstanceOf(EnthalpaFault.class);
-        assertThatThrownBy(() -> BuildFile.read("{}" + " ".repeat(BuildFile.LARGEST))).hasMessageContaining("at most 4000000");
+        assertThatThrownBy(() -> BuildFile.read("{}" + " ".repeat(BuildFile.LARGEST)))
+                .hasMessageContaining("at most 4000000");
     }
 
     @Test
     void laterVersionIsNamed() {
         ObjectNode tree = sample();
         tree.put("version", BuildFile.VERSION + 1);
-        assertThatThrownBy(() -> BuildFile.read(tree)).isInstanceOfSatisfying(EnthalpaFault.class, fault ->
-                assertThat(fault.sentence()).contains("version 5").contains("version 4 or earlier").contains("later Enthalpa"));
+        assertThatThrownBy(() -> BuildFile.read(tree))
+                .isInstanceOfSatisfying(
+                        EnthalpaFault.class,
+                        fault -> assertThat(fault.sentence())
+                                .contains("version 5")
+                                .contains("version 4 or earlier")
+                                .contains("later Enthalpa"));
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "/options/0/path/2|bore_mm|-5|hot pipe, bore is -5 mm; it must lie between 10 and 400 mm.",
-        "/options/0/path/2|bore_mm|1e12|hot pipe, bore is 1000000000000 mm; it must lie between 10 and 400 mm.",
-        "/options/0|boost_kPa|900|option 1, boost is 900 kPa; it must lie between 0 and 500 kPa.",
-        "/engine|displacement_L|0|displacement is 0 L; it must lie between 0.05 and 60 L.",
-        "/duty/rows/1|engineSpeed_rpm|30000|duty row 2, engine speed is 30000 rpm; it must lie between 0 and 20000 rpm.",
-        "/climate|humidity_pct|140|humidity is 140 %; it must lie between 0 and 100 %."})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "/options/0/path/2|bore_mm|-5|hot pipe, bore is -5 mm; it must lie between 10 and 400 mm.",
+                "/options/0/path/2|bore_mm|1e12|hot pipe, bore is 1000000000000 mm; it must lie between 10 and 400 mm.",
+                "/options/0|boost_kPa|900|option 1, boost is 900 kPa; it must lie between 0 and 500 kPa.",
+                "/engine|displacement_L|0|displacement is 0 L; it must lie between 0.05 and 60 L.",
+                "/duty/rows/1|engineSpeed_rpm|30000|duty row 2, engine speed is 30000 rpm; it must lie between 0 and 20000 rpm.",
+                "/climate|humidity_pct|140|humidity is 140 %; it must lie between 0 and 100 %."
+            })
     void numberOutOfRangeIsNamedWithValueAndRange(String pointer, String key, double value, String sentence) {
         ObjectNode tree = sample();
         ((ObjectNode) at(tree, pointer)).put(key, value);
@@ -138,7 +159,9 @@ class BuildFileTest {
     private static void refuses(Consumer<ObjectNode> spoil, String words) {
         ObjectNode tree = sample();
         spoil.accept(tree);
-        assertThatThrownBy(() -> BuildFile.read(tree)).isInstanceOf(EnthalpaFault.class).hasMessageContaining(words);
+        assertThatThrownBy(() -> BuildFile.read(tree))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining(words);
     }
 
     @Test
@@ -160,9 +183,15 @@ class BuildFileTest {
         refuses(t -> t.put("options", "A"), "a list [ ... ]");
         refuses(t -> ((ArrayNode) t.get("options")).add(t.at("/options/0").deepCopy()), "option letters");
         refuses(t -> ((ObjectNode) at(t, "/options/0")).put("letter", "ab"), "one capital letter");
-        refuses(t -> ((ObjectNode) at(t, "/options/0/path/0")).put("kind", "wing"), "one of filter, blower, pipe, reducer, joint");
-        refuses(t -> ((ObjectNode) at(t, "/options/0/path/1")).put("type", "hamster"), "one of roots-type, screw, centrifugal, turbo");
-        refuses(t -> ((ObjectNode) at(t, "/options/0/path/2/bends/0")).put("radius_mm", 20), "at least 0.7 times the bore");
+        refuses(
+                t -> ((ObjectNode) at(t, "/options/0/path/0")).put("kind", "wing"),
+                "one of filter, blower, pipe, reducer, joint");
+        refuses(
+                t -> ((ObjectNode) at(t, "/options/0/path/1")).put("type", "hamster"),
+                "one of roots-type, screw, centrifugal, turbo");
+        refuses(
+                t -> ((ObjectNode) at(t, "/options/0/path/2/bends/0")).put("radius_mm", 20),
+                "at least 0.7 times the bore");
         refuses(t -> ((ObjectNode) at(t, "/options/0/path/3/card")).put("wallShare_pct", 40), "at most 97 %");
     }
 

@@ -74,23 +74,31 @@ class ColdSideFileTest {
         assertThat(BuildFile.write(BuildFile.read(written))).isEqualTo(written);
         ObjectNode tree = BuildFile.tree(BuildFile.read(SAMPLE));
         ObjectNode option = (ObjectNode) sample().at("/options/0");
-        assertThat(tree.at("/options/0/path/2/water/pieces")).hasToString(BuildFile.parse(written).at("/options/0/path/2/water/pieces").toString());
+        assertThat(tree.at("/options/0/path/2/water/pieces"))
+                .hasToString(BuildFile.parse(written)
+                        .at("/options/0/path/2/water/pieces")
+                        .toString());
         assertThat(tree.at("/options/0/airWays/0/layers/1/hot_C").asDouble()).isEqualTo(58);
-        assertThat(tree.at("/options/0/airWays/0/fan")).hasToString(option.at("/airWays/0/fan").toString());
-        assertThat(tree.at("/options/0/airWays/0/opening/walls/0")).hasToString(option.at("/airWays/0/opening/walls/0").toString());
+        assertThat(tree.at("/options/0/airWays/0/fan"))
+                .hasToString(option.at("/airWays/0/fan").toString());
+        assertThat(tree.at("/options/0/airWays/0/opening/walls/0"))
+                .hasToString(option.at("/airWays/0/opening/walls/0").toString());
     }
 
     @Test
     void whatIsReadIsWhatIsWritten() {
         Build build = BuildFile.read(SAMPLE);
-        WaterLoopSpec loop = ((CoolingSide.Water) ((PathElement.Core) build.options().get(0).path().get(2)).cooling()).loop();
+        WaterLoopSpec loop = ((CoolingSide.Water)
+                        ((PathElement.Core) build.options().get(0).path().get(2)).cooling())
+                .loop();
         assertThat(loop.coolant().share()).isEqualTo(0.3);
         assertThat(loop.measured()).isEmpty();
         assertThat(loop.whileOff()).isFalse();
         assertThat(loop.ports()).isEqualTo(new CorePorts(CorePorts.Layout.ONE_END, CorePorts.Feed.TOP, true));
         assertThat(((LoopPiece.Fitting) loop.pieces().get(7)).type()).isEqualTo(FittingLoss.BALL_VALVE);
         assertThat(loop.pieces().get(1).beside()).isEqualTo(2);
-        assertThat(((RadiatorBasis.Geometry) loop.radiator().orElseThrow().basis()).passes()).isEqualTo(2);
+        assertThat(((RadiatorBasis.Geometry) loop.radiator().orElseThrow().basis()).passes())
+                .isEqualTo(2);
         assertThat(loop.tank().orElseThrow().ice()).isEqualTo(new IceSpec(6, 0.03, IceSpec.Stir.SPRAYED));
         AirWaySpec way = build.options().get(0).airWays().get(0);
         assertThat(way.layers()).extracting(Layer::kind).containsExactly(Layer.Kind.RADIATOR, Layer.Kind.CONDENSER);
@@ -104,9 +112,18 @@ class ColdSideFileTest {
         ObjectNode tree = sample();
         ObjectNode radiator = (ObjectNode) tree.at("/options/0/path/2/water/radiator");
         radiator.remove("tubes");
-        radiator.put("heat_kW", 12).put("waterFlow_L_min", 20).put("waterIn_C", 60).put("airSpeed_m_s", 5).put("airIn_C", 25);
-        assertThat(card(BuildFile.read(tree)).size().height()).as("its own where the file is silent").isCloseTo(0.25, within(1e-12));
-        assertThat(BuildFile.tree(BuildFile.read(tree)).at("/options/0/path/2/water/radiator").has("cardHeight_mm")).isFalse();
+        radiator.put("heat_kW", 12)
+                .put("waterFlow_L_min", 20)
+                .put("waterIn_C", 60)
+                .put("airSpeed_m_s", 5)
+                .put("airIn_C", 25);
+        assertThat(card(BuildFile.read(tree)).size().height())
+                .as("its own where the file is silent")
+                .isCloseTo(0.25, within(1e-12));
+        assertThat(BuildFile.tree(BuildFile.read(tree))
+                        .at("/options/0/path/2/water/radiator")
+                        .has("cardHeight_mm"))
+                .isFalse();
         radiator.put("cardHeight_mm", 300);
         Build build = BuildFile.read(tree);
         assertThat(card(build).size().height()).isCloseTo(0.3, within(1e-12));
@@ -115,17 +132,21 @@ class ColdSideFileTest {
     }
 
     private static RadiatorBasis.Card card(Build build) {
-        WaterLoopSpec loop = ((CoolingSide.Water) ((PathElement.Core) build.options().get(0).path().get(2)).cooling()).loop();
+        WaterLoopSpec loop = ((CoolingSide.Water)
+                        ((PathElement.Core) build.options().get(0).path().get(2)).cooling())
+                .loop();
         return (RadiatorBasis.Card) loop.radiator().orElseThrow().basis();
     }
 
     private static void refuses(Consumer<ObjectNode> spoil, String field, String... words) {
         ObjectNode tree = sample();
         spoil.accept(tree);
-        assertThatThrownBy(() -> BuildFile.read(tree)).isInstanceOf(EnthalpaFault.class).satisfies(e -> {
-            assertThat(((EnthalpaFault) e).field()).isEqualTo(field);
-            assertThat(((EnthalpaFault) e).sentence()).contains(words);
-        });
+        assertThatThrownBy(() -> BuildFile.read(tree))
+                .isInstanceOf(EnthalpaFault.class)
+                .satisfies(e -> {
+                    assertThat(((EnthalpaFault) e).field()).isEqualTo(field);
+                    assertThat(((EnthalpaFault) e).sentence()).contains(words);
+                });
     }
 
     private static ObjectNode water(ObjectNode tree) {
@@ -143,16 +164,52 @@ class ColdSideFileTest {
     @Test
     void badLoopsAreNamedByPlaceValueAndRange() {
         String water = "/options/0/path/2/water";
-        refuses(t -> ((ObjectNode) t.at(water + "/pieces/2/curve/1")).put("pressure_kPa", 50), water + "/pieces/2/curve/1/pressure_kPa", "pressure of point 2", "50.00 kPa", "45.00 kPa");
+        refuses(
+                t -> ((ObjectNode) t.at(water + "/pieces/2/curve/1")).put("pressure_kPa", 50),
+                water + "/pieces/2/curve/1/pressure_kPa",
+                "pressure of point 2",
+                "50.00 kPa",
+                "45.00 kPa");
         refuses(t -> pieces(t).remove(2), water + "/pieces", "brick, water loop", "without a pump", "Put a pump in");
-        refuses(t -> pieces(t).addObject().put("kind", "outfall").put("name", "out").put("height_mm", 0), water + "/pieces", "open-ended");
-        refuses(t -> ((ObjectNode) t.at(water + "/tank")).put("ice_kg", 30), water + "/tank/ice_kg", "30.0 kg", "18.3 kg");
-        refuses(t -> ((ObjectNode) t.at(water + "/chiller")).put("coldest_C", -20), water + "/chiller/coldest_C", "-20.0 °C", "30 % glycol");
+        refuses(
+                t -> pieces(t)
+                        .addObject()
+                        .put("kind", "outfall")
+                        .put("name", "out")
+                        .put("height_mm", 0),
+                water + "/pieces",
+                "open-ended");
+        refuses(
+                t -> ((ObjectNode) t.at(water + "/tank")).put("ice_kg", 30),
+                water + "/tank/ice_kg",
+                "30.0 kg",
+                "18.3 kg");
+        refuses(
+                t -> ((ObjectNode) t.at(water + "/chiller")).put("coldest_C", -20),
+                water + "/chiller/coldest_C",
+                "-20.0 °C",
+                "30 % glycol");
         refuses(t -> pieces(t).remove(6), water + "/pieces", "the radiator", "not among the pieces");
-        refuses(t -> ((ObjectNode) pieces(t).get(3)).put("kind", "elbow 30"), water + "/pieces/3/kind", "\"elbow 30\"", "elbow 45");
-        refuses(t -> ((ObjectNode) pieces(t).get(1)).put("bore_mm", 2), water + "/pieces/1/bore_mm", "2 mm", "3 and 200");
-        refuses(t -> ((ObjectNode) t.at(water + "/radiator/tubes")).put("tubeWall_mm", 1.2), water + "/radiator/tubes/tubeWall_mm", "1.20 mm", "1.00 mm");
-        refuses(t -> ((ObjectNode) t.at(water + "/radiator/tubes/fin")).put("thickness_mm", 1.2), water + "/radiator/tubes/fin/thickness_mm", "radiator fin thickness is 1.20 mm", "0.96 mm");
+        refuses(
+                t -> ((ObjectNode) pieces(t).get(3)).put("kind", "elbow 30"),
+                water + "/pieces/3/kind",
+                "\"elbow 30\"",
+                "elbow 45");
+        refuses(
+                t -> ((ObjectNode) pieces(t).get(1)).put("bore_mm", 2),
+                water + "/pieces/1/bore_mm",
+                "2 mm",
+                "3 and 200");
+        refuses(
+                t -> ((ObjectNode) t.at(water + "/radiator/tubes")).put("tubeWall_mm", 1.2),
+                water + "/radiator/tubes/tubeWall_mm",
+                "1.20 mm",
+                "1.00 mm");
+        refuses(
+                t -> ((ObjectNode) t.at(water + "/radiator/tubes/fin")).put("thickness_mm", 1.2),
+                water + "/radiator/tubes/fin/thickness_mm",
+                "radiator fin thickness is 1.20 mm",
+                "0.96 mm");
         refuses(t -> water(t).put("glycol_pct", 70), water + "/glycol_pct", "70 %", "0 and 60");
     }
 
@@ -160,10 +217,27 @@ class ColdSideFileTest {
     void badWaysAreNamedByPlaceValueAndRange() {
         String way = "/options/0/airWays/0";
         refuses(t -> ((ArrayNode) way(t).get("layers")).removeAll(), way + "/layers", "at least one");
-        refuses(t -> ((ObjectNode) t.at(way + "/fan/curve/1")).put("pressure_Pa", 300), way + "/fan/curve/1/pressure_Pa", "fan curve", "300 Pa", "less than at the smaller flow, 220 Pa");
-        refuses(t -> ((ObjectNode) t.at(way + "/layers/1")).put("heat_kW", 900), way + "/layers/1/heat_kW", "condenser", "900");
-        refuses(t -> ((ObjectNode) t.at(way + "/layers/0")).put("kind", "wing"), way + "/layers/0/kind", "\"wing\"", "oil cooler");
-        refuses(t -> ((ObjectNode) t.at(way + "/opening")).put("open_pct", 0), way + "/opening/open_pct", "0 %", "5 and 100");
+        refuses(
+                t -> ((ObjectNode) t.at(way + "/fan/curve/1")).put("pressure_Pa", 300),
+                way + "/fan/curve/1/pressure_Pa",
+                "fan curve",
+                "300 Pa",
+                "less than at the smaller flow, 220 Pa");
+        refuses(
+                t -> ((ObjectNode) t.at(way + "/layers/1")).put("heat_kW", 900),
+                way + "/layers/1/heat_kW",
+                "condenser",
+                "900");
+        refuses(
+                t -> ((ObjectNode) t.at(way + "/layers/0")).put("kind", "wing"),
+                way + "/layers/0/kind",
+                "\"wing\"",
+                "oil cooler");
+        refuses(
+                t -> ((ObjectNode) t.at(way + "/opening")).put("open_pct", 0),
+                way + "/opening/open_pct",
+                "0 %",
+                "5 and 100");
         refuses(t -> way(t).put("fann", 1), way + "/fann", "fann");
     }
 
@@ -176,7 +250,10 @@ class ColdSideFileTest {
         core.set("water", BuildFile.parse("""
                 {"format": "enthalpa-build", "version": 1, "w": {"flow_L_min": 15, "volume_L": 5, "radiator": {"width_mm": 320, "height_mm": 240, "depth_mm": 42, "heat_kW": 11,
                  "waterFlow_L_min": 20, "waterIn_C": 60, "airSpeed_m_s": 6, "airIn_C": 25, "air": {"faceShare_pct": 24, "standstill_m_s": 0.4}}}}""").get("w"));
-        WaterLoopSpec loop = ((CoolingSide.Water) ((PathElement.Core) BuildFile.read(tree).options().get(0).path().get(2)).cooling()).loop();
+        WaterLoopSpec loop = ((CoolingSide.Water) ((PathElement.Core)
+                                BuildFile.read(tree).options().get(0).path().get(2))
+                        .cooling())
+                .loop();
         assertThat(loop.measured().orElseThrow()).isEqualTo(15e-3 / 60);
         assertThat(loop.radiator().orElseThrow().air().speedShare()).isEqualTo(0.24);
         assertThat(loop.pieces()).isEmpty();

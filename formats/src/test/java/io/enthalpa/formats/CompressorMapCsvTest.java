@@ -37,16 +37,22 @@ class CompressorMapCsvTest {
 
     /** The same map in other units and another order of columns is the same map. */
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "flow [lb/min]|132.27735731",
-        "flow [kg/h]|3600",
-        "flow_g_s|1000",
-        "Flow (cfm)|1812.7"})
+    @CsvSource(
+            delimiter = '|',
+            value = {"flow [lb/min]|132.27735731", "flow [kg/h]|3600", "flow_g_s|1000", "Flow (cfm)|1812.7"})
     void anyUnitWillDo(String heading, double perKilogramSecond) {
-        StringBuilder rows = new StringBuilder("Efficiency [%];" + heading + ";Pressure Ratio;Speed [rpm]\n# inlet temperature 25 C\n# inlet pressure: 100 kPa\n");
+        StringBuilder rows = new StringBuilder("Efficiency [%];" + heading
+                + ";Pressure Ratio;Speed [rpm]\n# inlet temperature 25 C\n# inlet pressure: 100 kPa\n");
         for (String row : ROWS.lines().toList()) {
             String[] c = row.split(",");
-            rows.append(100 * Double.parseDouble(c[3])).append(';').append(Double.parseDouble(c[1]) * perKilogramSecond).append(';').append(c[2]).append(';').append(c[0]).append('\n');
+            rows.append(100 * Double.parseDouble(c[3]))
+                    .append(';')
+                    .append(Double.parseDouble(c[1]) * perKilogramSecond)
+                    .append(';')
+                    .append(c[2])
+                    .append(';')
+                    .append(c[0])
+                    .append('\n');
         }
         CompressorMap map = CompressorMapCsv.read(rows.toString());
         assertThat(map.lines().get(1).points().get(1).flow()).isCloseTo(0.16, withinPercentage(0.1));
@@ -55,7 +61,9 @@ class CompressorMapCsvTest {
 
     @Test
     void inletStateIsTakenFromTheComments() {
-        CompressorMap map = CompressorMapCsv.read("# inlet temperature 15 °C\n# inlet pressure 0.95 bar\nspeed [rpm],flow [kg/s],pressure ratio,efficiency\n" + ROWS);
+        CompressorMap map = CompressorMapCsv.read(
+                "# inlet temperature 15 °C\n# inlet pressure 0.95 bar\nspeed [rpm],flow [kg/s],pressure ratio,efficiency\n"
+                        + ROWS);
         assertThat(map.referenceTemperature()).isCloseTo(288.15, within(1e-9));
         assertThat(map.referencePressure()).isCloseTo(95e3, within(1e-6));
     }
@@ -64,21 +72,29 @@ class CompressorMapCsvTest {
     void writtenMapReadsBack() {
         CompressorMap map = read("speed [rpm],flow [kg/s],pressure ratio,efficiency", ROWS);
         CompressorMap again = CompressorMapCsv.read(CompressorMapCsv.write(map));
-        assertThat(again.lines().get(0).points()).hasSameSizeAs(map.lines().get(0).points());
+        assertThat(again.lines().get(0).points())
+                .hasSameSizeAs(map.lines().get(0).points());
         assertThat(again.at(0.12, 1.6).efficiency()).isCloseTo(map.at(0.12, 1.6).efficiency(), within(1e-4));
     }
 
     @ParameterizedTest
-    @CsvSource(delimiter = '|', value = {
-        "speed [rpm],flow [kg/s],efficiency|60000,0.1,0.7|no column \"pressure ratio\"",
-        "speed [rpm],flow [bananas],pressure ratio,efficiency|60000,0.1,1.5,0.7|\"bananas\" does not measure this",
-        "speed [rpm],flow,pressure ratio,efficiency|60000,0.1,1.5,0.7|\"no unit\" does not measure this",
-        "speed [rpm],flow [kg/s],pressure ratio,efficiency|60000,0.1,1.5,0.7|number of speed lines on the map is 1",
-        "speed [rpm],flow [kg/s],pressure ratio,efficiency|60000,x,1.5,0.7|map file, line 2, flow [kg/s]: \"x\" is not a number",
-        "speed [rpm],flow [kg/s],pressure ratio,efficiency|60000,0.1,1.5,70|efficiency is 7000 %"})
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "speed [rpm],flow [kg/s],efficiency|60000,0.1,0.7|no column \"pressure ratio\"",
+                "speed [rpm],flow [bananas],pressure ratio,efficiency|60000,0.1,1.5,0.7|\"bananas\" does not measure this",
+                "speed [rpm],flow,pressure ratio,efficiency|60000,0.1,1.5,0.7|\"no unit\" does not measure this",
+                "speed [rpm],flow [kg/s],pressure ratio,efficiency|60000,0.1,1.5,0.7|number of speed lines on the map is 1",
+                "speed [rpm],flow [kg/s],pressure ratio,efficiency|60000,x,1.5,0.7|map file, line 2, flow [kg/s]: \"x\" is not a number",
+                "speed [rpm],flow [kg/s],pressure ratio,efficiency|60000,0.1,1.5,70|efficiency is 7000 %"
+            })
     void badMapsAreRefusedByName(String heading, String row, String words) {
-        String rows = row.contains("70") && row.endsWith(",70") ? row + "\n60000,0.2,1.3,70\n90000,0.1,2,70\n90000,0.2,1.9,70" : row;
-        assertThatThrownBy(() -> read(heading, rows)).isInstanceOf(EnthalpaFault.class).hasMessageContaining(words);
+        String rows = row.contains("70") && row.endsWith(",70")
+                ? row + "\n60000,0.2,1.3,70\n90000,0.1,2,70\n90000,0.2,1.9,70"
+                : row;
+        assertThatThrownBy(() -> read(heading, rows))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining(words);
     }
 
     @Test

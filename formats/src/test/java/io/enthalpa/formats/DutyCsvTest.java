@@ -21,7 +21,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** Logs of any make: columns found by name and unit, everything that cannot be named by line and column. */
 class DutyCsvTest {
     private static final double RPM = Math.PI / 30;
-    private static final Gearing GEARS = new Gearing(1.95, 3.9, List.of(3.4, 2.1, 1.4, 1.0, 0.8), 6200 * RPM, 850 * RPM);
+    private static final Gearing GEARS =
+            new Gearing(1.95, 3.9, List.of(3.4, 2.1, 1.4, 1.0, 0.8), 6200 * RPM, 850 * RPM);
     private static final DutyCsv.Car CAR = new DutyCsv.Car(Optional.empty(), 95e3, 80e3, 7000 * RPM);
     private static final DutyCsv.Car GEARED = new DutyCsv.Car(Optional.of(GEARS), 95e3, 80e3, 7000 * RPM);
 
@@ -34,7 +35,10 @@ class DutyCsvTest {
     }
 
     private static void refuses(String text, String... words) {
-        assertThatThrownBy(() -> read(text)).isInstanceOfSatisfying(EnthalpaFault.class, fault -> assertThat(fault.sentence()).contains(words));
+        assertThatThrownBy(() -> read(text))
+                .isInstanceOfSatisfying(
+                        EnthalpaFault.class,
+                        fault -> assertThat(fault.sentence()).contains(words));
     }
 
     @ParameterizedTest
@@ -78,34 +82,54 @@ class DutyCsvTest {
 
     @Test
     void clockTimesAndTabsAreRead() {
-        assertThat(read("time\trpm\tboost [kPa]\n0:59:58.5\t3000\t10\n1:00:00\t3500\t80\n").rows()).extracting(DutyPoint::time).containsExactly(0.0, 1.5);
+        assertThat(read("time\trpm\tboost [kPa]\n0:59:58.5\t3000\t10\n1:00:00\t3500\t80\n")
+                        .rows())
+                .extracting(DutyPoint::time)
+                .containsExactly(0.0, 1.5);
     }
 
     @Test
     void absolutePressureAndThrottleBecomeBoost() {
-        assertThat(read("t,rpm,MAP [kPa]\n0,3000,95\n5,4000,175\n").rows()).extracting(DutyPoint::boost).containsExactly(0.0, 80e3);
-        assertThat(read("t,rpm,throttle [%]\n0,900,0\n5,4000,100\n").rows()).extracting(DutyPoint::boost).containsExactly(-60e3, 80e3);
+        assertThat(read("t,rpm,MAP [kPa]\n0,3000,95\n5,4000,175\n").rows())
+                .extracting(DutyPoint::boost)
+                .containsExactly(0.0, 80e3);
+        assertThat(read("t,rpm,throttle [%]\n0,900,0\n5,4000,100\n").rows())
+                .extracting(DutyPoint::boost)
+                .containsExactly(-60e3, 80e3);
     }
 
     @Test
     void columnsMayBeChosen() {
-        Map<LogColumn, DutyCsv.Column> chosen = Map.of(LogColumn.TIME, new DutyCsv.Column(0, "x", Quantity.TIME.requireUnit("min")),
-                LogColumn.ENGINE_SPEED, new DutyCsv.Column(2, "ch 7", null), LogColumn.BOOST, new DutyCsv.Column(1, "ch 3", Quantity.PRESSURE.requireUnit("bar")));
+        Map<LogColumn, DutyCsv.Column> chosen = Map.of(
+                LogColumn.TIME,
+                new DutyCsv.Column(0, "x", Quantity.TIME.requireUnit("min")),
+                LogColumn.ENGINE_SPEED,
+                new DutyCsv.Column(2, "ch 7", null),
+                LogColumn.BOOST,
+                new DutyCsv.Column(1, "ch 3", Quantity.PRESSURE.requireUnit("bar")));
         DutyCsv.Imported log = DutyCsv.read(new StringReader("x,ch 3,ch 7\n0,0,2000\n2,0.9,6000\n"), chosen, CAR);
         assertThat(log.rows().get(1)).isEqualTo(new DutyPoint(120, 6000 * RPM, 90e3, 0));
-        assertThatThrownBy(() -> DutyCsv.read(new StringReader("x\n0\n1\n"), chosen, CAR)).hasMessageContaining("no column 3");
+        assertThatThrownBy(() -> DutyCsv.read(new StringReader("x\n0\n1\n"), chosen, CAR))
+                .hasMessageContaining("no column 3");
     }
 
     @Test
     void engineSpeedFollowsFromRoadSpeedByTheGearing() {
         DutyCsv.Imported log = read("t,speed [km/h],boost [kPa]\n0,50,0\n10,120,80\n", GEARED);
         assertThat(log.rows().get(1).speed()).isCloseTo(GEARS.engineSpeed(120 / 3.6), within(1e-9));
-        refuses("t,speed [km/h],boost [kPa]\n0,50,0\n10,120,80\n", "no column for engine speed", "give the gearing in the Brief");
+        refuses(
+                "t,speed [km/h],boost [kPa]\n0,50,0\n10,120,80\n",
+                "no column for engine speed",
+                "give the gearing in the Brief");
     }
 
     @Test
     void whatCannotBeIsNamedByLineAndColumn() {
-        refuses("t [s],rpm,boost\n0,3000,0\n1,3000,0\n0.5,3000,0\n", "line 4, t [s] is 0.50 s", "1.00 s", "Time runs backwards");
+        refuses(
+                "t [s],rpm,boost\n0,3000,0\n1,3000,0\n0.5,3000,0\n",
+                "line 4, t [s] is 0.50 s",
+                "1.00 s",
+                "Time runs backwards");
         refuses("t,rpm,boost\n0,3000,0\n1,fast,0\n", "line 3, rpm", "\"fast\" is not a number");
         refuses("t,rpm,boost\n0,3000,0\n,3000,0\n", "line 3, t", "empty");
         refuses("t,rpm,boost\n0,3000,0\n1,300000,0\n", "line 3, rpm is 300000.0 rpm", "limiter in the Brief");
@@ -179,7 +203,8 @@ class DutyCsvTest {
 
         private static String rowText(int i) {
             int lap = i % 4500;
-            return (i / 50) + "." + (i % 50 < 5 ? "0" : "") + 2 * (i % 50) + "," + (3000 + lap % 3000) + "," + (lap < 2500 ? 80 : -20) + "," + (60 + lap / 50) + "\n";
+            return (i / 50) + "." + (i % 50 < 5 ? "0" : "") + 2 * (i % 50) + "," + (3000 + lap % 3000) + ","
+                    + (lap < 2500 ? 80 : -20) + "," + (60 + lap / 50) + "\n";
         }
 
         @Override

@@ -10,11 +10,11 @@ import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyLibrary;
 import io.enthalpa.core.duty.DutyPiece;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.formats.document.DutyDocument;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import io.enthalpa.formats.document.DutyDocument;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -60,7 +60,9 @@ class DutyFileTest {
     @Test
     void readsWhatIsWritten() {
         Build build = BuildFile.read(SAMPLE);
-        assertThat(BuildFile.read(BuildFile.write(build))).usingRecursiveComparison().withComparatorForType((a, b) -> Math.abs(a - b) <= 1e-9 * Math.abs(a) ? 0 : 1, Double.class)
+        assertThat(BuildFile.read(BuildFile.write(build)))
+                .usingRecursiveComparison()
+                .withComparatorForType((a, b) -> Math.abs(a - b) <= 1e-9 * Math.abs(a) ? 0 : 1, Double.class)
                 .isEqualTo(build);
         Duty duty = build.duty();
         assertThat(duty.pieces()).hasSize(6).element(3).isInstanceOf(DutyPiece.Repeat.class);
@@ -68,8 +70,11 @@ class DutyFileTest {
         assertThat(build.targets().sensor().lag()).isEqualTo(12);
         PathElement.Pipe cold = (PathElement.Pipe) build.option("A").path().get(3);
         assertThat(cold.wall().inBay()).isFalse();
-        assertThat(cold.wall().neighbour()).hasValueSatisfying(hot -> assertThat(hot.temperature()).isCloseTo(873.15, within(1e-9)));
-        assertThat(((PathElement.Pipe) build.option("A").path().get(2)).wall().thickness()).as("stock steel").isEqualTo(0.0015);
+        assertThat(cold.wall().neighbour())
+                .hasValueSatisfying(hot -> assertThat(hot.temperature()).isCloseTo(873.15, within(1e-9)));
+        assertThat(((PathElement.Pipe) build.option("A").path().get(2)).wall().thickness())
+                .as("stock steel")
+                .isEqualTo(0.0015);
     }
 
     @Test
@@ -97,20 +102,32 @@ class DutyFileTest {
         refuses(t -> ((ObjectNode) t.get("gearing")).putArray("ratios").add(1).add(2), "/gearing/ratios/1", "gear 2");
         refuses(t -> ((ObjectNode) t.get("gearing")).putArray("ratios").add("one"), "/gearing/ratios/0", "gear 1");
         refuses(t -> ((ObjectNode) t.get("gearing")).putArray("ratios").add(90), "/gearing/ratios/0", "0.2 and 20");
-        refuses(t -> ((ObjectNode) t.get("bay")).put("rolling_K", 60), "/bay/rolling_K", "at most what it is standing, 45.0 K");
+        refuses(
+                t -> ((ObjectNode) t.get("bay")).put("rolling_K", 60),
+                "/bay/rolling_K",
+                "at most what it is standing, 45.0 K");
         refuses(t -> piece(t, 1).put("roadSpeed_km_h", 400), "/duty/pieces", "limiter");
-        refuses(t -> ((ObjectNode) t.at("/options/0/path/3/wall/hot")).put("along_mm", 5000), "/options/0/path/3/wall/hot/along_mm", "at most the pipe's own length, 800 mm");
-        refuses(t -> ((ObjectNode) t.at("/options/0/path/4/wall")).put("glue", 1), "/options/0/path/4/wall/glue", "not a known key");
+        refuses(
+                t -> ((ObjectNode) t.at("/options/0/path/3/wall/hot")).put("along_mm", 5000),
+                "/options/0/path/3/wall/hot/along_mm",
+                "at most the pipe's own length, 800 mm");
+        refuses(
+                t -> ((ObjectNode) t.at("/options/0/path/4/wall")).put("glue", 1),
+                "/options/0/path/4/wall/glue",
+                "not a known key");
     }
 
     @ParameterizedTest
     @CsvSource({"true", "false"})
     void libraryDutiesAreFilesOfTheirOwn(boolean geared) {
         Build build = BuildFile.read(SAMPLE);
-        for (DutyLibrary.Entry entry : new DutyLibrary(build.engine().maxSpeed(), 90e3, geared ? build.gearing() : java.util.Optional.empty()).entries()) {
+        for (DutyLibrary.Entry entry : new DutyLibrary(
+                        build.engine().maxSpeed(), 90e3, geared ? build.gearing() : java.util.Optional.empty())
+                .entries()) {
             ObjectNode tree = sample();
             tree.set("duty", DutyDocument.tree(entry));
-            assertThat(BuildFile.read(tree).duty().rows()).hasSameSizeAs(entry.duty(build.gearing()).rows());
+            assertThat(BuildFile.read(tree).duty().rows())
+                    .hasSameSizeAs(entry.duty(build.gearing()).rows());
         }
     }
 }

@@ -68,11 +68,18 @@ class PiecesFileTest {
         String written = BuildFile.write(build);
         assertThat(BuildFile.write(BuildFile.read(written))).isEqualTo(written);
         ObjectNode tree = BuildFile.tree(build);
-        assertThat(tree.at("/options/0/path/0/legs/0/path/1/map/lines/1/points/1/flow_kg_s").doubleValue()).isEqualTo(0.28);
-        assertThat(tree.at("/options/0/path/0/legs/0/path/1/map/name").asString()).isEqualTo("bench map");
-        assertThat(tree.at("/options/0/path/6/legs/0/path/0/bends/0/mitre").booleanValue()).isTrue();
-        assertThat(tree.at("/options/0/path/3/block/chargeFouling_m2K_kW").doubleValue()).isEqualTo(0.1);
-        assertThat(tree.at("/engine/fuelRate_g_kWh").doubleValue()).as("the usual figure where only power is given").isEqualTo(320);
+        assertThat(tree.at("/options/0/path/0/legs/0/path/1/map/lines/1/points/1/flow_kg_s")
+                        .doubleValue())
+                .isEqualTo(0.28);
+        assertThat(tree.at("/options/0/path/0/legs/0/path/1/map/name").asString())
+                .isEqualTo("bench map");
+        assertThat(tree.at("/options/0/path/6/legs/0/path/0/bends/0/mitre").booleanValue())
+                .isTrue();
+        assertThat(tree.at("/options/0/path/3/block/chargeFouling_m2K_kW").doubleValue())
+                .isEqualTo(0.1);
+        assertThat(tree.at("/engine/fuelRate_g_kWh").doubleValue())
+                .as("the usual figure where only power is given")
+                .isEqualTo(320);
     }
 
     @Test
@@ -82,9 +89,17 @@ class PiecesFileTest {
         FinnedBlock block = (FinnedBlock) core.spec().basis();
         assertThat(block.cold().type()).isEqualTo(FinType.LOUVRED);
         assertThat(core.spec().tanks().outlets()).isEqualTo(2);
-        PathElement.Parallel banks = (PathElement.Parallel) build.options().get(0).path().get(6);
+        PathElement.Parallel banks =
+                (PathElement.Parallel) build.options().get(0).path().get(6);
         assertThat(banks.endsInBanks()).isTrue();
-        assertThat(((PathElement.Filter) ((PathElement.Parallel) build.options().get(0).path().get(0)).legs().get(0).path().get(0)).lossNow()).isEqualTo(2125.0);
+        assertThat(((PathElement.Filter) ((PathElement.Parallel)
+                                        build.options().get(0).path().get(0))
+                                .legs()
+                                .get(0)
+                                .path()
+                                .get(0))
+                        .lossNow())
+                .isEqualTo(2125.0);
     }
 
     private static ObjectNode card() {
@@ -105,26 +120,53 @@ class PiecesFileTest {
     @Test
     void mistakesAreNamedByPieceValueAndRange() {
         String core = "/options/0/path/3";
-        refuses(t -> at(t, core + "/block/chargeFin").put("thickness_mm", 3), "core, charge fin thickness is 3.00 mm", "below 2.40 mm");
-        refuses(t -> {
-            at(t, core).put("height_mm", 30);
-            at(t, core + "/block/coldFin").put("gap_mm", 12);
-        }, "core, core height is 30.0 mm", "at least one charge layer");
-        refuses(t -> {
-            at(t, core).put("depth_mm", 60);
-            at(t, core + "/block").put("bar_mm", 30);
-        }, "bar width is 30.0 mm");
+        refuses(
+                t -> at(t, core + "/block/chargeFin").put("thickness_mm", 3),
+                "core, charge fin thickness is 3.00 mm",
+                "below 2.40 mm");
+        refuses(
+                t -> {
+                    at(t, core).put("height_mm", 30);
+                    at(t, core + "/block/coldFin").put("gap_mm", 12);
+                },
+                "core, core height is 30.0 mm",
+                "at least one charge layer");
+        refuses(
+                t -> {
+                    at(t, core).put("depth_mm", 60);
+                    at(t, core + "/block").put("bar_mm", 30);
+                },
+                "bar width is 30.0 mm");
         refuses(t -> at(t, core).put("portBore_mm", 160), "core, core port bore is 160 mm", "at most 144 mm");
         refuses(t -> at(t, core).put("arrangement", "sideways"), "one of crossflow, crossflow, charge mixed");
         refuses(t -> at(t, core).set("card", card()), "known by card and by geometry");
         refuses(t -> at(t, core + "/block/coldFin").remove("louvreAngle_deg"), "louvre angle is missing");
-        refuses(t -> at(t, "/options/0/path/2").put("hoseBore_mm", 60), "hose bore is 60 mm", "at least the pipe's bore, 70 mm");
-        refuses(t -> at(t, "/options/0/path/4").put("shaft_mm", 40), "shaft thickness is 40 mm", "at most half the bore, 35 mm");
-        refuses(t -> at(t, "/options/0/path/5").put("fullBoost_kPa", 20), "full at boost is 20.0 kPa", "at least where it starts");
-        refuses(t -> at(t, "/options/0/path/0/legs/0/path/0").put("dirtyLoss_kPa", 1), "loss when due for change is 1.0 kPa");
-        refuses(t -> at(t, "/options/0/path/0/legs/0/path/1/map").putArray("lines"), "number of speed lines on the map is 0");
-        refuses(t -> at(t, "/options/0/path/0/legs/0/path/1/map/lines/0/points/0").put("pressureRatio", 2.7), "lines cross");
-        refuses(t -> at(t, "/options/0/path/6/legs/0/path/0/bends/0").put("angle_deg", 150), "mitre angle is 150", "two mitres");
+        refuses(
+                t -> at(t, "/options/0/path/2").put("hoseBore_mm", 60),
+                "hose bore is 60 mm",
+                "at least the pipe's bore, 70 mm");
+        refuses(
+                t -> at(t, "/options/0/path/4").put("shaft_mm", 40),
+                "shaft thickness is 40 mm",
+                "at most half the bore, 35 mm");
+        refuses(
+                t -> at(t, "/options/0/path/5").put("fullBoost_kPa", 20),
+                "full at boost is 20.0 kPa",
+                "at least where it starts");
+        refuses(
+                t -> at(t, "/options/0/path/0/legs/0/path/0").put("dirtyLoss_kPa", 1),
+                "loss when due for change is 1.0 kPa");
+        refuses(
+                t -> at(t, "/options/0/path/0/legs/0/path/1/map").putArray("lines"),
+                "number of speed lines on the map is 0");
+        refuses(
+                t -> at(t, "/options/0/path/0/legs/0/path/1/map/lines/0/points/0")
+                        .put("pressureRatio", 2.7),
+                "lines cross");
+        refuses(
+                t -> at(t, "/options/0/path/6/legs/0/path/0/bends/0").put("angle_deg", 150),
+                "mitre angle is 150",
+                "two mitres");
         refuses(t -> at(t, "/options/0/path/6").putArray("legs"), "exactly 2");
         refuses(t -> at(t, "/options/0/path/6/legs/1").putArray("path"), "leg right bank", "at least one");
     }
@@ -135,17 +177,42 @@ class PiecesFileTest {
         ObjectNode core = at(tree, "/options/0/path/3");
         core.remove("block");
         ObjectNode card = core.putObject("card");
-        for (String field : new String[] {"width_mm=600", "height_mm=300", "depth_mm=90", "mass_kg=8", "chargeFlow_kg_s=0.4", "chargePressure_kPa=220", "chargeIn_C=140",
-            "chargeOut_C=52", "loss_kPa=6", "airSpeed_m_s=8", "coolantIn_C=25", "chargeShare_pct=40", "wallShare_pct=3"}) {
+        for (String field : new String[] {
+            "width_mm=600",
+            "height_mm=300",
+            "depth_mm=90",
+            "mass_kg=8",
+            "chargeFlow_kg_s=0.4",
+            "chargePressure_kPa=220",
+            "chargeIn_C=140",
+            "chargeOut_C=52",
+            "loss_kPa=6",
+            "airSpeed_m_s=8",
+            "coolantIn_C=25",
+            "chargeShare_pct=40",
+            "wallShare_pct=3"
+        }) {
             card.put(field.split("=")[0], Double.parseDouble(field.split("=")[1]));
         }
         ObjectNode more = card.putArray("morePoints").addObject();
-        for (String field : new String[] {"chargeFlow_kg_s=0.2", "chargePressure_kPa=220", "chargeIn_C=140", "chargeOut_C=38", "loss_kPa=1.9", "airSpeed_m_s=8", "coolantIn_C=25"}) {
+        for (String field : new String[] {
+            "chargeFlow_kg_s=0.2",
+            "chargePressure_kPa=220",
+            "chargeIn_C=140",
+            "chargeOut_C=38",
+            "loss_kPa=1.9",
+            "airSpeed_m_s=8",
+            "coolantIn_C=25"
+        }) {
             more.put(field.split("=")[0], Double.parseDouble(field.split("=")[1]));
         }
         Build build = BuildFile.read(tree);
-        RatingCard read = (RatingCard) ((PathElement.Core) build.options().get(0).path().get(3)).spec().basis();
+        RatingCard read = (RatingCard)
+                ((PathElement.Core) build.options().get(0).path().get(3)).spec().basis();
         assertThat(read.points()).hasSize(2);
-        assertThat(BuildFile.tree(build).at("/options/0/path/3/card/morePoints/0/chargeOut_C").doubleValue()).isEqualTo(38);
+        assertThat(BuildFile.tree(build)
+                        .at("/options/0/path/3/card/morePoints/0/chargeOut_C")
+                        .doubleValue())
+                .isEqualTo(38);
     }
 }

@@ -29,11 +29,22 @@ class QuantityTextTest {
         Quantity quantity = Quantity.valueOf(c.get("quantity").stringValue());
         String text = c.get("text").stringValue();
         if (c.has("refused")) {
-            assertThatThrownBy(() -> QuantityText.read("bore", text, quantity, quantity.requireUnit(c.get("unit").stringValue())))
-                    .isInstanceOfSatisfying(EnthalpaFault.class,
-                            fault -> assertThat(fault.kind()).isEqualTo(FaultKind.valueOf(c.get("refused").stringValue())));
+            assertThatThrownBy(() -> QuantityText.read(
+                            "bore",
+                            text,
+                            quantity,
+                            quantity.requireUnit(c.get("unit").stringValue())))
+                    .isInstanceOfSatisfying(
+                            EnthalpaFault.class,
+                            fault -> assertThat(fault.kind())
+                                    .isEqualTo(
+                                            FaultKind.valueOf(c.get("refused").stringValue())));
         } else {
-            assertThat(QuantityText.read("bore", text, quantity, quantity.requireUnit(c.get("unit").stringValue())))
+            assertThat(QuantityText.read(
+                            "bore",
+                            text,
+                            quantity,
+                            quantity.requireUnit(c.get("unit").stringValue())))
                     .isCloseTo(c.get("si").doubleValue(), withinPercentage(1e-7));
         }
     }

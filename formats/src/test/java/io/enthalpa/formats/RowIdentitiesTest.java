@@ -21,7 +21,12 @@ class RowIdentitiesTest {
 
     private static void everyRowHasItsOwn(JsonNode node) {
         if (node instanceof ArrayNode rows) {
-            List<String> ids = rows.valueStream().filter(JsonNode::isObject).map(row -> row.has("letter") ? row.get("letter").stringValue() : row.path("id").asString("none")).toList();
+            List<String> ids = rows.valueStream()
+                    .filter(JsonNode::isObject)
+                    .map(row -> row.has("letter")
+                            ? row.get("letter").stringValue()
+                            : row.path("id").asString("none"))
+                    .toList();
             assertThat(ids).doesNotContain("none").doesNotHaveDuplicates();
         }
         node.forEach(RowIdentitiesTest::everyRowHasItsOwn);
@@ -33,7 +38,9 @@ class RowIdentitiesTest {
         ObjectNode first = BuildFile.normal(demo(name));
         everyRowHasItsOwn(first);
         assertThat(BuildFile.normal(demo(name))).as("two readers give the same").isEqualTo(first);
-        assertThat(BuildFile.normal(BuildFile.parse(BuildFile.write(first)))).as("and they stay").isEqualTo(first);
+        assertThat(BuildFile.normal(BuildFile.parse(BuildFile.write(first))))
+                .as("and they stay")
+                .isEqualTo(first);
     }
 
     @Test
@@ -53,7 +60,8 @@ class RowIdentitiesTest {
     @Test
     void twoOfOneIdentityAreToldApart() throws Exception {
         ObjectNode build = BuildFile.normal(demo("pass-van"));
-        ((ObjectNode) build.at("/options/0/path/3")).put("id", build.at("/options/0/path/2/id").stringValue());
+        ((ObjectNode) build.at("/options/0/path/3"))
+                .put("id", build.at("/options/0/path/2/id").stringValue());
         everyRowHasItsOwn(BuildFile.normal(build));
     }
 
@@ -62,13 +70,17 @@ class RowIdentitiesTest {
     void whatIsNoIdentityIsRefusedByItsPlace(String id) throws Exception {
         ObjectNode build = BuildFile.normal(demo("pass-van"));
         ((ObjectNode) build.at("/options/0/path/2")).put("id", id);
-        assertThatThrownBy(() -> BuildFile.read(build)).isInstanceOfSatisfying(EnthalpaFault.class, f -> assertThat(f.field()).isEqualTo("/options/0/path/2/id"));
+        assertThatThrownBy(() -> BuildFile.read(build))
+                .isInstanceOfSatisfying(
+                        EnthalpaFault.class, f -> assertThat(f.field()).isEqualTo("/options/0/path/2/id"));
     }
 
     @Test
     void onlyRowsMayHaveOne() throws Exception {
         ObjectNode build = BuildFile.normal(demo("pass-van"));
         ((ObjectNode) build.get("engine")).put("id", "r1");
-        assertThatThrownBy(() -> BuildFile.read(build)).isInstanceOf(EnthalpaFault.class).hasMessageContaining("id");
+        assertThatThrownBy(() -> BuildFile.read(build))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("id");
     }
 }

@@ -21,20 +21,29 @@ import tools.jackson.databind.json.JsonMapper;
 class SentencesTest {
     @Test
     void everyFindingHasItsSentence() {
-        assertThat(Sentences.all().keySet()).containsExactlyInAnyOrderElementsOf(Arrays.stream(Kind.values()).map(Kind::name).toList());
+        assertThat(Sentences.all().keySet())
+                .containsExactlyInAnyOrderElementsOf(
+                        Arrays.stream(Kind.values()).map(Kind::name).toList());
     }
 
     @Test
     void casesAreWorded() throws IOException {
-        JsonNode cases = JsonMapper.shared().readTree(Files.readString(Path.of("src/test/resources/sentence-cases.json")));
+        JsonNode cases =
+                JsonMapper.shared().readTree(Files.readString(Path.of("src/test/resources/sentence-cases.json")));
         for (JsonNode one : cases) {
             List<Figure> figures = new ArrayList<>();
             one.get("figures").properties().forEach(figure -> {
-                Figure si = new Figure(figure.getKey(), figure.getValue().get(1).doubleValue(), Quantity.valueOf(figure.getValue().get(0).asString()));
+                Figure si = new Figure(
+                        figure.getKey(),
+                        figure.getValue().get(1).doubleValue(),
+                        Quantity.valueOf(figure.getValue().get(0).asString()));
                 figures.add(si);
-                assertThat(Sentences.told(si)).as(figure.getKey()).isCloseTo(figure.getValue().get(2).doubleValue(), within(1e-9));
+                assertThat(Sentences.told(si))
+                        .as(figure.getKey())
+                        .isCloseTo(figure.getValue().get(2).doubleValue(), within(1e-9));
             });
-            assertThat(Sentences.of(new Finding(Kind.valueOf(one.get("kind").asString()), figures))).isEqualTo(one.get("metric").asString());
+            assertThat(Sentences.of(new Finding(Kind.valueOf(one.get("kind").asString()), figures)))
+                    .isEqualTo(one.get("metric").asString());
         }
         assertThat(cases).hasSizeGreaterThan(10);
     }

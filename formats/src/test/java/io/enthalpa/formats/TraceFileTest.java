@@ -31,31 +31,50 @@ class TraceFileTest {
     void csvHoldsEveryStepOfTheTrace() {
         Trace trace = new Answer(BUILD, "A").soak();
         CsvTable table = CsvTable.read("trace", TraceFile.csv(trace));
-        assertThat(table.heading()).contains("time_s", "intake_C", "shown_C", "bay_C", "screw, big out_C", "pipe wall_C", "plenum_kPa");
+        assertThat(table.heading())
+                .contains("time_s", "intake_C", "shown_C", "bay_C", "screw, big out_C", "pipe wall_C", "plenum_kPa");
         assertThat(table.rows()).hasSize(trace.length());
         int intake = table.heading().indexOf("intake_C");
         for (int i : List.of(0, trace.length() / 2, trace.length() - 1)) {
-            assertThat(Double.parseDouble(table.rows().get(i).cell(intake))).isCloseTo(trace.intake()[i] - 273.15, within(6e-4));
+            assertThat(Double.parseDouble(table.rows().get(i).cell(intake)))
+                    .isCloseTo(trace.intake()[i] - 273.15, within(6e-4));
         }
         int off = 0;
         while (trace.flow()[off] > 0) {
             off++;
         }
-        assertThat(table.rows().get(off).cell(table.heading().indexOf("plenum_kPa"))).as("no station while the engine stands").isEmpty();
+        assertThat(table.rows().get(off).cell(table.heading().indexOf("plenum_kPa")))
+                .as("no station while the engine stands")
+                .isEmpty();
     }
 
     @Test
     void csvTellsWhatWaterPumpChillerAndFanDo() {
         Trace trace = new Answer(BuildFile.read(ColdSideFileTest.SAMPLE), "A").soak();
         CsvTable table = CsvTable.read("trace", TraceFile.csv(trace));
-        assertThat(table.heading()).contains("loss_kPa", "brick effectiveness_pct", "brick coolant out_C", "brick water_L_min", "brick tank_C", "brick pump", "brick chiller", "brick chiller_W",
-                "brick radiator air_m_s", "front fan");
+        assertThat(table.heading())
+                .contains(
+                        "loss_kPa",
+                        "brick effectiveness_pct",
+                        "brick coolant out_C",
+                        "brick water_L_min",
+                        "brick tank_C",
+                        "brick pump",
+                        "brick chiller",
+                        "brick chiller_W",
+                        "brick radiator air_m_s",
+                        "front fan");
         int i = trace.length() - 1;
-        assertThat(table.heading()).as("a core's own columns stand for the stations before and behind it").doesNotHaveDuplicates();
+        assertThat(table.heading())
+                .as("a core's own columns stand for the stations before and behind it")
+                .doesNotHaveDuplicates();
         CsvTable.Row end = table.rows().get(i);
         assertThat(end.cell(table.heading().indexOf("brick pump"))).isEqualTo("1");
-        assertThat(Double.parseDouble(end.cell(table.heading().indexOf("brick effectiveness_pct")))).isCloseTo(100 * trace.core().recovered(trace.outside(), i), within(0.006));
-        assertThat(Double.parseDouble(end.cell(table.heading().indexOf("brick water_L_min")))).isCloseTo(trace.core().cold().water()[i] * 60e3, within(6e-4)).isPositive();
+        assertThat(Double.parseDouble(end.cell(table.heading().indexOf("brick effectiveness_pct"))))
+                .isCloseTo(100 * trace.core().recovered(trace.outside(), i), within(0.006));
+        assertThat(Double.parseDouble(end.cell(table.heading().indexOf("brick water_L_min"))))
+                .isCloseTo(trace.core().cold().water()[i] * 60e3, within(6e-4))
+                .isPositive();
     }
 
     @Test
@@ -64,8 +83,12 @@ class TraceFileTest {
         ArrayNode path = (ArrayNode) tree.at("/options/0/path");
         path.insert(3, path.get(2).deepCopy());
         Trace trace = new Answer(BuildFile.read(tree), "A").soak();
-        assertThat(CsvTable.read("trace", TraceFile.csv(trace)).heading()).doesNotHaveDuplicates().contains("pipe wall_C", "pipe wall_C 2");
-        assertThat(BuildFile.parse(TraceFile.json(trace)).get("columns").size()).isEqualTo(CsvTable.read("trace", TraceFile.csv(trace)).heading().size());
+        assertThat(CsvTable.read("trace", TraceFile.csv(trace)).heading())
+                .doesNotHaveDuplicates()
+                .contains("pipe wall_C", "pipe wall_C 2");
+        assertThat(BuildFile.parse(TraceFile.json(trace)).get("columns").size())
+                .isEqualTo(
+                        CsvTable.read("trace", TraceFile.csv(trace)).heading().size());
     }
 
     @Test
@@ -73,14 +96,17 @@ class TraceFileTest {
         Trace trace = new Answer(BUILD, "A").soak();
         JsonNode columns = BuildFile.parse(TraceFile.json(trace)).get("columns");
         assertThat(columns.get("time_s").size()).isEqualTo(trace.length());
-        assertThat(columns.get("intake_C").get(trace.length() - 1).doubleValue()).isCloseTo(trace.intake()[trace.length() - 1] - 273.15, within(6e-4));
+        assertThat(columns.get("intake_C").get(trace.length() - 1).doubleValue())
+                .isCloseTo(trace.intake()[trace.length() - 1] - 273.15, within(6e-4));
         assertThat(columns.get("plenum_kPa")).anyMatch(JsonNode::isNull);
     }
 
     @Test
     void exportedTraceReadsBackAsADuty() {
         Trace trace = new Answer(BUILD, "A").soak();
-        DutyCsv.Imported duty = DutyCsv.read(new java.io.StringReader(TraceFile.csv(trace)), java.util.Map.of(),
+        DutyCsv.Imported duty = DutyCsv.read(
+                new java.io.StringReader(TraceFile.csv(trace)),
+                java.util.Map.of(),
                 new DutyCsv.Car(java.util.Optional.empty(), 101e3, 90e3, 7000 * Math.PI / 30));
         assertThat(duty.read()).isEqualTo(trace.length());
         assertThat(duty.columns().get(LogColumn.BOOST).heading()).isEqualTo("boost_kPa");

@@ -10,8 +10,7 @@ import java.util.Locale;
 
 /** The one program: server and command line. Commands that need no server do not start one. */
 public final class Enthalpa {
-    private Enthalpa() {
-    }
+    private Enthalpa() {}
 
     public static void main(String[] args) {
         // Numbers in messages and files read the same wherever the machine stands.
@@ -35,7 +34,9 @@ public final class Enthalpa {
                 case "backup" -> BackupCommand.backup(rest);
                 case "restore" -> BackupCommand.restore(rest);
                 case "help", "--help", "-h" -> HelpCommand.print();
-                default -> throw new StartFault("\"" + command + "\" is not a command. Commands: demo, serve, backup, restore, solve, soak, help.");
+                default ->
+                    throw new StartFault("\"" + command
+                            + "\" is not a command. Commands: demo, serve, backup, restore, solve, soak, help.");
             }
             return 0;
         } catch (StartFault fault) {

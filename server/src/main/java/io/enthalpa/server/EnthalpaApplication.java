@@ -8,5 +8,4 @@ import org.springframework.context.annotation.ComponentScan;
 @SpringBootConfiguration
 @EnableAutoConfiguration
 @ComponentScan
-public class EnthalpaApplication {
-}
+public class EnthalpaApplication {}

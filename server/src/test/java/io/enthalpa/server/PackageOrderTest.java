@@ -9,8 +9,10 @@ import com.tngtech.archunit.core.importer.ImportOption;
 import org.junit.jupiter.api.Test;
 
 class PackageOrderTest {
-    private static final JavaClasses SERVER = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests())
-            .withImportOption(location -> !location.contains("EnthalpaApplication")).importPackages("io.enthalpa.server");
+    private static final JavaClasses SERVER = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .withImportOption(location -> !location.contains("EnthalpaApplication"))
+            .importPackages("io.enthalpa.server");
 
     @Test
     void packagesFormNoCircles() {
@@ -20,13 +22,25 @@ class PackageOrderTest {
     /** Jackson 2 is on the class path through others; only the API description, whose library wants it, may touch it. */
     @Test
     void jacksonTwoIsNotUsed() {
-        noClasses().that().resideOutsideOfPackage("io.enthalpa.server.api..").should().dependOnClassesThat()
-                .resideInAPackage("com.fasterxml.jackson.databind..").check(SERVER);
+        noClasses()
+                .that()
+                .resideOutsideOfPackage("io.enthalpa.server.api..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("com.fasterxml.jackson.databind..")
+                .check(SERVER);
     }
 
     @Test
     void sqlStaysInTheStores() {
-        noClasses().that().haveSimpleNameNotEndingWith("Store").and().resideOutsideOfPackage("io.enthalpa.server.store..")
-                .should().dependOnClassesThat().resideInAPackage("org.springframework.jdbc..").check(SERVER);
+        noClasses()
+                .that()
+                .haveSimpleNameNotEndingWith("Store")
+                .and()
+                .resideOutsideOfPackage("io.enthalpa.server.store..")
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("org.springframework.jdbc..")
+                .check(SERVER);
     }
 }

@@ -17,7 +17,8 @@ import tools.jackson.databind.json.JsonMapper;
 public final class RunningServer implements AutoCloseable {
     private final ConfigurableApplicationContext context;
     private final CookieManager cookies = new CookieManager();
-    private final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final HttpClient client =
+            HttpClient.newBuilder().cookieHandler(cookies).build();
     private final URI base;
 
     public RunningServer(Path data, boolean demo) {
@@ -26,14 +27,16 @@ public final class RunningServer implements AutoCloseable {
 
     /** @param settings further ones, as on a command line */
     public RunningServer(Path data, boolean demo, String... settings) {
-        context = new SpringApplicationBuilder(EnthalpaApplication.class).run(Stream.concat(
-                Stream.of("--server.port=0", "--enthalpa.data=" + data, "--enthalpa.demo=" + demo), Stream.of(settings)).toArray(String[]::new));
+        context = new SpringApplicationBuilder(EnthalpaApplication.class)
+                .run(Stream.concat(
+                                Stream.of("--server.port=0", "--enthalpa.data=" + data, "--enthalpa.demo=" + demo),
+                                Stream.of(settings))
+                        .toArray(String[]::new));
         base = URI.create("http://127.0.0.1:" + context.getEnvironment().getProperty("local.server.port"));
     }
 
     /** An answer with its body as JSON, missing when it has none. */
-    public record Reply(int status, HttpResponse<String> raw, JsonNode json) {
-    }
+    public record Reply(int status, HttpResponse<String> raw, JsonNode json) {}
 
     /** @return the document of a build by its name */
     public JsonNode document(String build) {
@@ -47,7 +50,10 @@ public final class RunningServer implements AutoCloseable {
 
     /** @return a new build, kept, as it is answered */
     public JsonNode freshBuild() {
-        return post("/api/builds?change=new%20build", get("/api/builds/starter").json().get("document").toString()).json();
+        return post(
+                        "/api/builds?change=new%20build",
+                        get("/api/builds/starter").json().get("document").toString())
+                .json();
     }
 
     public Reply get(String path) {
@@ -87,7 +93,10 @@ public final class RunningServer implements AutoCloseable {
         try {
             HttpResponse<String> response = client.send(request.build(), HttpResponse.BodyHandlers.ofString());
             String type = response.headers().firstValue("Content-Type").orElse("");
-            return new Reply(response.statusCode(), response, type.contains("json") ? JsonMapper.shared().readTree(response.body()) : null);
+            return new Reply(
+                    response.statusCode(),
+                    response,
+                    type.contains("json") ? JsonMapper.shared().readTree(response.body()) : null);
         } catch (IOException e) {
             throw new IllegalStateException(e);
         } catch (InterruptedException e) {
@@ -101,7 +110,8 @@ public final class RunningServer implements AutoCloseable {
     }
 
     private HttpRequest.Builder write(String path, String... headers) {
-        HttpRequest.Builder request = request(path).header("Content-Type", "application/json").header("X-XSRF-TOKEN", token());
+        HttpRequest.Builder request =
+                request(path).header("Content-Type", "application/json").header("X-XSRF-TOKEN", token());
         for (int i = 0; i < headers.length; i += 2) {
             request.setHeader(headers[i], headers[i + 1]);
         }
@@ -111,7 +121,11 @@ public final class RunningServer implements AutoCloseable {
     /** @return the token's cookie as a fresh visitor is given it */
     public String cookie() {
         try {
-            return HttpClient.newHttpClient().send(request("/api/fields").build(), HttpResponse.BodyHandlers.discarding()).headers().firstValue("Set-Cookie").orElse("");
+            return HttpClient.newHttpClient()
+                    .send(request("/api/fields").build(), HttpResponse.BodyHandlers.discarding())
+                    .headers()
+                    .firstValue("Set-Cookie")
+                    .orElse("");
         } catch (IOException e) {
             throw new IllegalStateException(e);
         } catch (InterruptedException e) {
@@ -124,7 +138,11 @@ public final class RunningServer implements AutoCloseable {
         if (cookies.getCookieStore().getCookies().isEmpty()) {
             get("/api/fields");
         }
-        return cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN")).findFirst().orElseThrow().getValue();
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .findFirst()
+                .orElseThrow()
+                .getValue();
     }
 
     public int port() {

@@ -24,6 +24,7 @@ import tools.jackson.databind.json.JsonMapper;
 class StartTest {
     @TempDir
     Path data;
+
     private final PrintStream realOut = System.out;
     private final PrintStream realErr = System.err;
     private final ByteArrayOutputStream out = new ByteArrayOutputStream();
@@ -59,7 +60,8 @@ class StartTest {
     void portInUse() throws Exception {
         try (ServerSocket taken = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
             assertThat(refused("serve", "--data", data.toString(), "--port", String.valueOf(taken.getLocalPort())))
-                    .contains("port " + taken.getLocalPort() + " is taken").contains("--port");
+                    .contains("port " + taken.getLocalPort() + " is taken")
+                    .contains("--port");
         }
     }
 
@@ -68,7 +70,9 @@ class StartTest {
         Path file = Files.writeString(data.resolve("notes.txt"), "mine");
         assertThat(refused("serve", "--data", file.toString())).contains("is a file");
         assertThat(refused("serve", "--data", file.resolve("below").toString())).contains("data folder");
-        assertThat(refused("serve", "--data", "/proc/enthalpa")).contains("/proc/enthalpa").contains("--data DIR");
+        assertThat(refused("serve", "--data", "/proc/enthalpa"))
+                .contains("/proc/enthalpa")
+                .contains("--data DIR");
         assertThat(refused("serve")).contains("--data DIR");
         assertThat(Files.readString(file)).isEqualTo("mine");
     }
@@ -76,21 +80,28 @@ class StartTest {
     @Test
     void databaseOfAnotherProgramIsLeftAlone() throws Exception {
         String url = "jdbc:h2:file:" + data.resolve("enthalpa");
-        try (Connection connection = DriverManager.getConnection(url, "enthalpa", ""); Statement statement = connection.createStatement()) {
+        try (Connection connection = DriverManager.getConnection(url, "enthalpa", "");
+                Statement statement = connection.createStatement()) {
             statement.execute("create table invoices (id int)");
         }
-        assertThat(refused("serve", "--data", data.toString(), "--port", "0")).contains("belongs to another program").contains("--data DIR");
-        try (Connection connection = DriverManager.getConnection(url, "enthalpa", ""); Statement statement = connection.createStatement()) {
-            assertThat(statement.executeQuery("select count(*) from information_schema.tables where table_schema = 'PUBLIC'")).satisfies(rows -> {
-                rows.next();
-                assertThat(rows.getInt(1)).isEqualTo(1);
-            });
+        assertThat(refused("serve", "--data", data.toString(), "--port", "0"))
+                .contains("belongs to another program")
+                .contains("--data DIR");
+        try (Connection connection = DriverManager.getConnection(url, "enthalpa", "");
+                Statement statement = connection.createStatement()) {
+            assertThat(statement.executeQuery(
+                            "select count(*) from information_schema.tables where table_schema = 'PUBLIC'"))
+                    .satisfies(rows -> {
+                        rows.next();
+                        assertThat(rows.getInt(1)).isEqualTo(1);
+                    });
         }
     }
 
     @Test
     void databaseWithAnotherOwnerIsLeftAlone() throws SQLException {
-        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + data.resolve("enthalpa"), "someone", "secret");
+        try (Connection connection =
+                        DriverManager.getConnection("jdbc:h2:file:" + data.resolve("enthalpa"), "someone", "secret");
                 Statement statement = connection.createStatement()) {
             statement.execute("create table invoices (id int)");
         }
@@ -100,7 +111,9 @@ class StartTest {
     @Test
     void fileThatIsNoDatabaseIsLeftAsItIs() throws Exception {
         Path file = Files.writeString(data.resolve("enthalpa.mv.db"), "not a database at all".repeat(1000));
-        assertThat(refused("serve", "--data", data.toString(), "--port", "0")).contains("is damaged, it cannot be opened; it was left as it is").contains("backup");
+        assertThat(refused("serve", "--data", data.toString(), "--port", "0"))
+                .contains("is damaged, it cannot be opened; it was left as it is")
+                .contains("backup");
         assertThat(Files.readString(file)).startsWith("not a database at all");
     }
 
@@ -109,7 +122,8 @@ class StartTest {
         new RunningServer(data, false).close();
         // As a later release would leave it, with a seal of its own.
         Files.delete(data.resolve("enthalpa.seal"));
-        try (Connection connection = DriverManager.getConnection("jdbc:h2:file:" + data.resolve("enthalpa"), "enthalpa", "");
+        try (Connection connection =
+                        DriverManager.getConnection("jdbc:h2:file:" + data.resolve("enthalpa"), "enthalpa", "");
                 Statement statement = connection.createStatement()) {
             statement.execute("""
                     insert into "enthalpa_history" select "installed_rank" + 100, '99', 'later', "type", 'V99__later.sql', "checksum", "installed_by",
@@ -122,7 +136,8 @@ class StartTest {
     void wordsThatAreNotUnderstood() {
         assertThat(refused("fly")).contains("\"fly\" is not a command");
         assertThat(refused("serve", "--data")).contains("--data wants a value");
-        assertThat(refused("serve", "--data", data.toString(), "--port", "90000")).contains("--port is 90000");
+        assertThat(refused("serve", "--data", data.toString(), "--port", "90000"))
+                .contains("--port is 90000");
         assertThat(refused("serve", "--colour", "red")).contains("--colour is not known");
         assertThat(refused("demo", "now")).contains("\"now\" is not understood");
         assertThat(refused("solve")).contains("give one build file");
@@ -130,7 +145,9 @@ class StartTest {
 
     private Path demo(String name) throws Exception {
         Path file = data.resolve(name + ".json");
-        Files.write(file, StartTest.class.getResourceAsStream("/demo/" + name + ".json").readAllBytes());
+        Files.write(
+                file,
+                StartTest.class.getResourceAsStream("/demo/" + name + ".json").readAllBytes());
         return file;
     }
 
@@ -142,9 +159,18 @@ class StartTest {
         String[] lines = csv.strip().split("\n");
         int intake = java.util.List.of(lines[0].split(",")).indexOf("intake_C");
         int running = java.util.List.of(lines[0].split(",")).indexOf("running");
-        double worst = java.util.Arrays.stream(lines).skip(1).map(l -> l.split(",")).filter(c -> c[running].equals("1")).mapToDouble(c -> Double.parseDouble(c[intake])).max().orElseThrow();
-        JsonNode shown = JsonMapper.shared().readTree(printed("soak", file.toString(), "--option", "B")).get(0);
-        assertThat(worst).isCloseTo(shown.at("/verdict/worst_C").doubleValue(), org.assertj.core.api.Assertions.within(0.001));
+        double worst = java.util.Arrays.stream(lines)
+                .skip(1)
+                .map(l -> l.split(","))
+                .filter(c -> c[running].equals("1"))
+                .mapToDouble(c -> Double.parseDouble(c[intake]))
+                .max()
+                .orElseThrow();
+        JsonNode shown = JsonMapper.shared()
+                .readTree(printed("soak", file.toString(), "--option", "B"))
+                .get(0);
+        assertThat(worst)
+                .isCloseTo(shown.at("/verdict/worst_C").doubleValue(), org.assertj.core.api.Assertions.within(0.001));
         JsonNode traces = JsonMapper.shared().readTree(printed("soak", file.toString(), "--option", "B", "--traces"));
         assertThat(traces.at("/columns/time_s").size()).isEqualTo(lines.length - 1);
     }
@@ -154,7 +180,9 @@ class StartTest {
         String text = Files.readString(demo("juniper"));
         Path file = data.resolve("bad.json");
         Files.writeString(file, text.substring(0, 700));
-        assertThat(refused("solve", file.toString())).contains("bad.json: build file: line").contains("ends in the middle");
+        assertThat(refused("solve", file.toString()))
+                .contains("bad.json: build file: line")
+                .contains("ends in the middle");
         Files.writeString(file, text.replaceFirst("\"version\": \\d", "\"version\": 9"));
         assertThat(refused("soak", file.toString())).contains("version 9").contains("later Enthalpa");
         Files.writeString(file, text.replace("\"boost_kPa\": 90,\n", "\"boost_kPa\": 9000,\n"));
@@ -162,7 +190,9 @@ class StartTest {
         Files.write(file, new byte[] {(byte) 0xff, 0, 1, 2});
         assertThat(refused("solve", file.toString())).contains("not a text file");
         assertThat(refused("solve", data.resolve("none.json").toString())).contains("no such file");
-        assertThat(refused("solve", demo("juniper").toString(), "--option", "Q")).contains("option is Q").contains("A, B, C");
+        assertThat(refused("solve", demo("juniper").toString(), "--option", "Q"))
+                .contains("option is Q")
+                .contains("A, B, C");
     }
 
     @Test
@@ -177,12 +207,18 @@ class StartTest {
         assertThat(Enthalpa.run("soak", file.toString(), "--table")).isZero();
         String table = out.toString(StandardCharsets.UTF_8);
         assertThat(table).contains("worst °C").contains("stock core").contains("The ECU pulls timing after");
-        assertThat(soaked.findValuesAsString("says")).hasSizeGreaterThan(5).allSatisfy(says -> assertThat(table).contains("\n  " + says));
+        assertThat(soaked.findValuesAsString("says"))
+                .hasSizeGreaterThan(5)
+                .allSatisfy(says -> assertThat(table).contains("\n  " + says));
         out.reset();
         assertThat(Enthalpa.run("solve", file.toString(), "--table")).isZero();
-        assertThat(out.toString(StandardCharsets.UTF_8)).contains("Option C: calculated, with duct").contains("core out");
+        assertThat(out.toString(StandardCharsets.UTF_8))
+                .contains("Option C: calculated, with duct")
+                .contains("core out");
         try (RunningServer server = new RunningServer(data.resolve("store"), false)) {
-            JsonNode answers = server.post("/api/preview", "{\"document\":" + Files.readString(file) + "}").json().get("answers");
+            JsonNode answers = server.post("/api/preview", "{\"document\":" + Files.readString(file) + "}")
+                    .json()
+                    .get("answers");
             assertThat(solved).hasSize(3);
             for (int i = 0; i < 3; i++) {
                 assertThat(solved.get(i)).isEqualTo(answers.get(i).get("steady"));

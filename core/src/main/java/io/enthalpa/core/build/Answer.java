@@ -34,28 +34,61 @@ public final class Answer {
         this.build = build;
         this.option = build.option(letter);
         EngineSpec e = build.engine();
-        EngineSpec engine = new EngineSpec(e.displacement(), e.cylinders(), e.volumetricEfficiency() * doubt.factor(Unknown.VOLUMETRIC_EFFICIENCY), e.maxSpeed(), e.fuel());
+        EngineSpec engine = new EngineSpec(
+                e.displacement(),
+                e.cylinders(),
+                e.volumetricEfficiency() * doubt.factor(Unknown.VOLUMETRIC_EFFICIENCY),
+                e.maxSpeed(),
+                e.fuel());
         Build.Climate c = build.climate();
-        Build.Climate climate = new Build.Climate(c.temperature() + doubt.by(Unknown.OUTSIDE_AIR), c.altitude(), c.humidity(), c.barometer());
-        this.system = new ChargeSystem(new ChargePath(climate.ambient(), engine, blown(option.path(), doubt.factor(Unknown.BLOWER_EFFICIENCY)),
-                build.bay().map(b -> new BaySpec(b.standing() * doubt.factor(Unknown.BAY), b.rolling() * doubt.factor(Unknown.BAY), b.settles()))), option.airWays(), doubt);
+        Build.Climate climate = new Build.Climate(
+                c.temperature() + doubt.by(Unknown.OUTSIDE_AIR), c.altitude(), c.humidity(), c.barometer());
+        this.system = new ChargeSystem(
+                new ChargePath(
+                        climate.ambient(),
+                        engine,
+                        blown(option.path(), doubt.factor(Unknown.BLOWER_EFFICIENCY)),
+                        build.bay()
+                                .map(b -> new BaySpec(
+                                        b.standing() * doubt.factor(Unknown.BAY),
+                                        b.rolling() * doubt.factor(Unknown.BAY),
+                                        b.settles()))),
+                option.airWays(),
+                doubt);
         Duty asked = build.duty().scaledTo(option.boost());
         this.duty = asked.startingAbove(Math.max(asked.startAbove() + doubt.by(Unknown.START), 0));
     }
 
     private static List<PathElement> blown(List<PathElement> path, double factor) {
-        return factor == 1 ? path : path.stream().map(piece -> {
-            if (piece instanceof PathElement.Blower blower) {
-                BlowerSpec s = blower.spec();
-                return new PathElement.Blower(blower.name(), new BlowerSpec(s.type(), Math.min(s.efficiency() * factor, 0.9), s.maxPressureRatio(), s.outletBore(),
-                        s.map().map(m -> m.timesEfficiency(factor))));
-            }
-            if (piece instanceof PathElement.Parallel pair) {
-                return new PathElement.Parallel(pair.name(), pair.splitAngle(), pair.legs().stream().map(leg -> new PathElement.Leg(leg.name(), blown(leg.path(), factor))).toList(),
-                        pair.mergeAngle(), pair.mergedBore(), pair.balance());
-            }
-            return piece;
-        }).toList();
+        return factor == 1
+                ? path
+                : path.stream()
+                        .map(piece -> {
+                            if (piece instanceof PathElement.Blower blower) {
+                                BlowerSpec s = blower.spec();
+                                return new PathElement.Blower(
+                                        blower.name(),
+                                        new BlowerSpec(
+                                                s.type(),
+                                                Math.min(s.efficiency() * factor, 0.9),
+                                                s.maxPressureRatio(),
+                                                s.outletBore(),
+                                                s.map().map(m -> m.timesEfficiency(factor))));
+                            }
+                            if (piece instanceof PathElement.Parallel pair) {
+                                return new PathElement.Parallel(
+                                        pair.name(),
+                                        pair.splitAngle(),
+                                        pair.legs().stream()
+                                                .map(leg -> new PathElement.Leg(leg.name(), blown(leg.path(), factor)))
+                                                .toList(),
+                                        pair.mergeAngle(),
+                                        pair.mergedBore(),
+                                        pair.balance());
+                            }
+                            return piece;
+                        })
+                        .toList();
     }
 
     public ChargeSystem system() {
@@ -91,7 +124,8 @@ public final class Answer {
     }
 
     private OperatingPoint point() {
-        return new OperatingPoint(build.fullLoad().speed(), option.boost(), build.fullLoad().roadSpeed());
+        return new OperatingPoint(
+                build.fullLoad().speed(), option.boost(), build.fullLoad().roadSpeed());
     }
 
     /** @return the option through the build's duty */

@@ -27,8 +27,17 @@ import java.util.OptionalDouble;
  * @param bay      the air round pipes, plenum and hoses; empty where it is not counted
  * @param options  at least one, letters distinct
  */
-public record Build(String name, String summary, EngineSpec engine, Climate climate, Targets targets, FullLoad fullLoad,
-                    Duty duty, Optional<Gearing> gearing, Optional<BaySpec> bay, List<BuildOption> options) {
+public record Build(
+        String name,
+        String summary,
+        EngineSpec engine,
+        Climate climate,
+        Targets targets,
+        FullLoad fullLoad,
+        Duty duty,
+        Optional<Gearing> gearing,
+        Optional<BaySpec> bay,
+        List<BuildOption> options) {
 
     /**
      * @param temperature K
@@ -46,30 +55,45 @@ public record Build(String name, String summary, EngineSpec engine, Climate clim
      * @param speed     rad/s of the crankshaft
      * @param roadSpeed m/s
      */
-    public record FullLoad(double speed, double roadSpeed) {
-    }
+    public record FullLoad(double speed, double roadSpeed) {}
 
     public Build {
         options = List.copyOf(options);
         if (targets.timingPull() <= targets.intake()) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/targets/timingPull_C", "timing line",
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "/targets/timingPull_C",
+                    "timing line",
                     "%.0f °C".formatted(targets.timingPull() - 273.15),
                     "above the intake target, %.0f °C".formatted(targets.intake() - 273.15),
                     "Raise the line or lower the target.");
         }
         if (fullLoad.speed() > engine.maxSpeed() * 1.0001) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/fullLoad/engineSpeed_rpm", "engine speed at full load",
-                    rpm(fullLoad.speed()), "at most the limiter, " + rpm(engine.maxSpeed()), "");
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "/fullLoad/engineSpeed_rpm",
+                    "engine speed at full load",
+                    rpm(fullLoad.speed()),
+                    "at most the limiter, " + rpm(engine.maxSpeed()),
+                    "");
         }
         for (int i = 0; i < duty.rows().size(); i++) {
             if (duty.rows().get(i).speed() > engine.maxSpeed() * 1.0001) {
-                String moment = duty.pieces().isEmpty() ? "in duty row " + (i + 1) : "in the duty, %.0f s".formatted(duty.rows().get(i).time());
-                throw EnthalpaFault.of(FaultKind.CONTRADICTION, duty.pieces().isEmpty() ? "/duty/rows/" + i + "/engineSpeed_rpm" : "/duty/pieces",
-                        "engine speed " + moment, rpm(duty.rows().get(i).speed()), "at most the limiter, " + rpm(engine.maxSpeed()), "");
+                String moment = duty.pieces().isEmpty()
+                        ? "in duty row " + (i + 1)
+                        : "in the duty, %.0f s".formatted(duty.rows().get(i).time());
+                throw EnthalpaFault.of(
+                        FaultKind.CONTRADICTION,
+                        duty.pieces().isEmpty() ? "/duty/rows/" + i + "/engineSpeed_rpm" : "/duty/pieces",
+                        "engine speed " + moment,
+                        rpm(duty.rows().get(i).speed()),
+                        "at most the limiter, " + rpm(engine.maxSpeed()),
+                        "");
             }
         }
         if (options.stream().map(BuildOption::letter).distinct().count() != options.size()) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/options", "option letters", "repeated", "each different", "");
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION, "/options", "option letters", "repeated", "each different", "");
         }
     }
 
@@ -86,8 +110,20 @@ public record Build(String name, String summary, EngineSpec engine, Climate clim
      * @throws EnthalpaFault {@link FaultKind#MISSING} when there is no such option
      */
     public BuildOption option(String letter) {
-        return options.stream().filter(o -> o.letter().equals(letter)).findFirst()
-                .orElseThrow(() -> EnthalpaFault.of(FaultKind.CONTRADICTION, "/options", "option", letter,
-                        "one of " + String.join(", ", options.stream().map(BuildOption::letter).toList()), ""));
+        return options.stream()
+                .filter(o -> o.letter().equals(letter))
+                .findFirst()
+                .orElseThrow(() -> EnthalpaFault.of(
+                        FaultKind.CONTRADICTION,
+                        "/options",
+                        "option",
+                        letter,
+                        "one of "
+                                + String.join(
+                                        ", ",
+                                        options.stream()
+                                                .map(BuildOption::letter)
+                                                .toList()),
+                        ""));
     }
 }

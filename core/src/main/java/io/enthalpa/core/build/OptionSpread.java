@@ -15,6 +15,7 @@ import java.util.List;
 public final class OptionSpread {
     /** Enough that another seed moves the edges of the band by less than what anybody acts on. */
     public static final int USUAL_SAMPLES = 200;
+
     private static final double COARSER = 4;
     private final Build build;
     private final String letter;
@@ -24,11 +25,16 @@ public final class OptionSpread {
         this.build = build;
         this.letter = letter;
         Answer believed = new Answer(build, letter);
-        this.spread = new Spread(doubted(build, believed.system().path()), samples, seed, believed.duty().length());
+        this.spread = new Spread(
+                doubted(build, believed.system().path()),
+                samples,
+                seed,
+                believed.duty().length());
     }
 
     private static List<Unknown> doubted(Build build, ChargePath path) {
-        List<Unknown> unknowns = new ArrayList<>(List.of(Unknown.BLOWER_EFFICIENCY, Unknown.VOLUMETRIC_EFFICIENCY, Unknown.OUTSIDE_AIR));
+        List<Unknown> unknowns =
+                new ArrayList<>(List.of(Unknown.BLOWER_EFFICIENCY, Unknown.VOLUMETRIC_EFFICIENCY, Unknown.OUTSIDE_AIR));
         List<WaterLoopSpec> loops = new ArrayList<>();
         boolean air = false;
         for (CoreSlot slot : path.cores()) {
@@ -44,7 +50,12 @@ public final class OptionSpread {
         add(unknowns, air, Unknown.COOLING_AIR);
         add(unknowns, loops.stream().anyMatch(l -> l.measured().isEmpty()), Unknown.WATER_FLOW);
         add(unknowns, loops.stream().anyMatch(l -> l.radiator().isPresent()), Unknown.RADIATOR_CONDUCTANCE);
-        add(unknowns, loops.stream().anyMatch(l -> l.tank().isPresent() && l.tank().get().ice().mass() > 0), Unknown.ICE_CONTACT);
+        add(
+                unknowns,
+                loops.stream()
+                        .anyMatch(l ->
+                                l.tank().isPresent() && l.tank().get().ice().mass() > 0),
+                Unknown.ICE_CONTACT);
         add(unknowns, loops.stream().anyMatch(l -> l.chiller().isPresent()), Unknown.CHILLER_CAPACITY);
         add(unknowns, build.bay().isPresent(), Unknown.BAY);
         return unknowns;

@@ -14,15 +14,18 @@ import java.util.List;
 final class Chain {
     /** Bores that differ by less than this share are the same tube. */
     private static final double SAME_BORE = 0.005;
+
     final List<PathElement> elements;
     private final int size;
     final double[] pressure;
     final double[] temperature;
     /** Share of the volume that sprayed vapour takes from the air. */
     final double[] displaced;
+
     final Legs[] legs;
     /** Of the step of bore in front of each piece, on the head of the smaller bore; 0 where there is none. */
     private final double[] stepLoss;
+
     private final double[] stepBore;
     private final PipeSpec.Loss[] fixedLoss;
     private final int[] coreNumber;
@@ -30,6 +33,7 @@ final class Chain {
     private final int[] wallNumber;
     /** Of each piece that is a core; null elsewhere. */
     final CoreModel[] model;
+
     private final March march;
 
     /**
@@ -94,10 +98,12 @@ final class Chain {
         }
         if (element instanceof PathElement.Reducer r) {
             double angle = DiameterChange.includedAngle(r.inletBore(), r.bore(), r.length());
-            return PipeSpec.Loss.fixed(Math.min(r.inletBore(), r.bore()), DiameterChange.coefficient(r.inletBore(), r.bore(), angle));
+            return PipeSpec.Loss.fixed(
+                    Math.min(r.inletBore(), r.bore()), DiameterChange.coefficient(r.inletBore(), r.bore(), angle));
         }
         if (element instanceof PathElement.Joint joint) {
-            return PipeSpec.Loss.fixed(joint.bore(), JointLoss.coefficient(joint.bore(), joint.hoseBore(), joint.gap()));
+            return PipeSpec.Loss.fixed(
+                    joint.bore(), JointLoss.coefficient(joint.bore(), joint.hoseBore(), joint.gap()));
         }
         if (element instanceof PathElement.Throttle throttle) {
             return PipeSpec.Loss.fixed(throttle.bore(), ThrottleLoss.coefficient(throttle.bore(), throttle.shaft()));
@@ -136,7 +142,8 @@ final class Chain {
 
     private boolean passOne(int i, double m) {
         PathElement element = elements.get(i);
-        temperature[i + 1] = wallNumber[i] < 0 || element == march.free ? temperature[i]
+        temperature[i + 1] = wallNumber[i] < 0 || element == march.free
+                ? temperature[i]
                 : march.cooling.behindWall(wallNumber[i], march.air, m, temperature[i]);
         displaced[i + 1] = displaced[i];
         double entry = pressure[i];
@@ -166,7 +173,9 @@ final class Chain {
 
     /** @return Pa that the step of bore in front of a piece takes in a solved chain */
     double stepLossAt(int i, double m) {
-        return stepLoss[i] > 0 && march.state.set(march.air, pressure[i], temperature[i], m, area(stepBore[i])) ? stepLoss[i] * march.state.head() : 0;
+        return stepLoss[i] > 0 && march.state.set(march.air, pressure[i], temperature[i], m, area(stepBore[i]))
+                ? stepLoss[i] * march.state.head()
+                : 0;
     }
 
     private boolean passPiece(PathElement element, int i, double m) {
@@ -178,9 +187,12 @@ final class Chain {
             passBlower(blower.spec(), i, m);
         } else if (element instanceof PathElement.Filter filter) {
             double share = m / filter.flow();
-            temperature[i + 1] = free ? t : t + filter.heatGain() + filter.bayShare() * (march.bay - march.ambient.temperature());
-            pressure[i + 1] = free ? p : p - filter.lossNow() * share * share * PathElement.Filter.REFERENCE_DENSITY / air.density(p, t);
-        } else if (element instanceof PathElement.Core core) {
+            temperature[i + 1] =
+                    free ? t : t + filter.heatGain() + filter.bayShare() * (march.bay - march.ambient.temperature());
+            pressure[i + 1] = free
+                    ? p
+                    : p - filter.lossNow() * share * share * PathElement.Filter.REFERENCE_DENSITY / air.density(p, t);
+        } else if (element instanceof PathElement.Core) {
             temperature[i + 1] = march.cooling.outletTemperature(coreNumber[i], air, m, t);
             return free ? keep(i) : passCore(i, m);
         } else if (element instanceof PathElement.Plenum plenum) {
@@ -237,8 +249,14 @@ final class Chain {
 
     private void spray(PathElement.Injection injection, int i, double m) {
         double outside = march.ambient.pressure();
-        InjectionCooling cooling = InjectionCooling.of(injection.spec(), march.air, m, temperature[i], pressure[i + 1],
-                march.target - outside, march.ambient.temperature());
+        InjectionCooling cooling = InjectionCooling.of(
+                injection.spec(),
+                march.air,
+                m,
+                temperature[i],
+                pressure[i + 1],
+                march.target - outside,
+                march.ambient.temperature());
         temperature[i + 1] = cooling.temperature();
         displaced[i + 1] = 1 - (1 - displaced[i]) * (1 - cooling.displaced());
     }

@@ -19,6 +19,7 @@ public final class ChargePath {
     private static final String PIECES = "/path";
     /** Two blowers, two cores and two banks each as a pair, and one to spare. */
     private static final int MOST_PAIRS = 4;
+
     private final Ambient ambient;
     private final EngineSpec engine;
     private final List<PathElement> elements;
@@ -42,11 +43,19 @@ public final class ChargePath {
         this.engine = engine;
         this.elements = List.copyOf(elements);
         require(!elements.isEmpty(), "pieces", 0, "at least a blower and a plenum");
-        require(count(elements, PathElement.Parallel.class) <= MOST_PAIRS, "pairs of pipes side by side", count(elements, PathElement.Parallel.class), "at most " + MOST_PAIRS);
+        require(
+                count(elements, PathElement.Parallel.class) <= MOST_PAIRS,
+                "pairs of pipes side by side",
+                count(elements, PathElement.Parallel.class),
+                "at most " + MOST_PAIRS);
         PathElement last = elements.get(elements.size() - 1);
         boolean banks = last instanceof PathElement.Parallel parallel && parallel.endsInBanks();
         require(banks || last instanceof PathElement.Plenum, "last piece of the path", last.name(), "the plenum");
-        require(count(elements, PathElement.Plenum.class) == (banks ? 0 : 1), "plenums", count(elements, PathElement.Plenum.class), banks ? "only those of the two legs" : "exactly 1");
+        require(
+                count(elements, PathElement.Plenum.class) == (banks ? 0 : 1),
+                "plenums",
+                count(elements, PathElement.Plenum.class),
+                banks ? "only those of the two legs" : "exactly 1");
         walk(elements, PIECES, false);
         require(!blowers.isEmpty(), "blowers", 0, "exactly 1 on every way of the air");
     }
@@ -76,15 +85,26 @@ public final class ChargePath {
     }
 
     private boolean walkLegs(PathElement.Parallel parallel, String pointer, boolean blown, boolean last) {
-        require(parallel.legs().size() == 2, "pipes side by side in " + parallel.name(), parallel.legs().size(), "exactly 2");
+        require(
+                parallel.legs().size() == 2,
+                "pipes side by side in " + parallel.name(),
+                parallel.legs().size(),
+                "exactly 2");
         boolean[] after = new boolean[2];
         for (int k = 0; k < 2; k++) {
             PathElement.Leg leg = parallel.legs().get(k);
             require(!leg.path().isEmpty(), "pieces in leg " + leg.name(), 0, "at least one");
-            require(count(leg.path(), PathElement.Parallel.class) == 0, "pairs of pipes inside leg " + leg.name(), "one", "none: legs do not part again");
+            require(
+                    count(leg.path(), PathElement.Parallel.class) == 0,
+                    "pairs of pipes inside leg " + leg.name(),
+                    "one",
+                    "none: legs do not part again");
             after[k] = walk(leg.path(), pointer + "/legs/" + k + "/path", blown);
-            require(count(leg.path(), PathElement.Plenum.class) == (last && parallel.endsInBanks() ? 1 : 0), "plenums in leg " + leg.name(),
-                    count(leg.path(), PathElement.Plenum.class), "one at the end of each leg of the last pair, or none");
+            require(
+                    count(leg.path(), PathElement.Plenum.class) == (last && parallel.endsInBanks() ? 1 : 0),
+                    "plenums in leg " + leg.name(),
+                    count(leg.path(), PathElement.Plenum.class),
+                    "one at the end of each leg of the last pair, or none");
         }
         require(after[0] == after[1], "blowers in the two legs", "one and none", "one in each, or none");
         return after[0];
@@ -92,8 +112,13 @@ public final class ChargePath {
 
     private static ChargeCooler cooler(PathElement.Core core, String pointer) {
         try {
-            return core.cooling() instanceof CoolingSide.Water water ? new ChargeCooler(core.spec(), water.loop().coolant(), water.loop().ports().washed(),
-                    water.loop().raw().map(RawWaterSpec::fouling).orElse(0.0)) : new ChargeCooler(core.spec());
+            return core.cooling() instanceof CoolingSide.Water water
+                    ? new ChargeCooler(
+                            core.spec(),
+                            water.loop().coolant(),
+                            water.loop().ports().washed(),
+                            water.loop().raw().map(RawWaterSpec::fouling).orElse(0.0))
+                    : new ChargeCooler(core.spec());
         } catch (EnthalpaFault fault) {
             throw fault.at(pointer + "/" + fault.field(), core.name() + ", " + fault.label());
         }
@@ -133,7 +158,10 @@ public final class ChargePath {
 
     /** @return whether the wall of a piece gives heat to the charge or takes it */
     boolean isWalled(PathElement piece) {
-        return bay.isPresent() && (piece instanceof PathElement.Pipe || piece instanceof PathElement.Plenum plenum && plenum.wall().isPresent());
+        return bay.isPresent()
+                && (piece instanceof PathElement.Pipe
+                        || piece instanceof PathElement.Plenum plenum
+                                && plenum.wall().isPresent());
     }
 
     /** @return the engine bay; empty where it is not known */

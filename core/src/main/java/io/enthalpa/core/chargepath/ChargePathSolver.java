@@ -26,20 +26,24 @@ import org.hipparchus.analysis.solvers.BrentSolver;
  * in small steps cheap.
  */
 public final class ChargePathSolver {
-    public static final Method METHOD = Method.of("path", "Charge path",
+    public static final Method METHOD = Method.of(
+                    "path",
+                    "Charge path",
                     "Total pressure and temperature are carried from piece to piece. Newton's method finds the flow and the pressure ratio that leave the "
                             + "asked pressure in the manifold, to 1e-8; two pipes side by side share the flow so that the same pressure stands behind both. More "
                             + "than the blower can make is answered with what it gives; less than free flow is left to a throttle. Steps of bore between pieces "
                             + "are counted as sudden changes.")
             .formula("p_plenum(m, PR) = p_outside + boost; m = demand(p_plenum, T_plenum)")
             .range(new ValidityRange("Mach number", 0, 0.4, ""))
-            .source(Citation.published("Heywood", 1988, "Internal Combustion Engine Fundamentals, one-dimensional steady flow"))
+            .source(Citation.published(
+                    "Heywood", 1988, "Internal Combustion Engine Fundamentals, one-dimensional steady flow"))
             .leavesOut("Pulses of the cylinders; walls of cones, joints and tanks.");
     private static final double TOLERANCE = 1e-8;
     private static final double DIFFERENCE = 1e-5;
     private static final int MOST_ITERATIONS = 30;
     /** Points whose pressures differ by less than this share follow each other. */
     private static final double NEAR = 0.02;
+
     private final ChargePath path;
     private final HumidAir air;
     private final March march;
@@ -64,6 +68,7 @@ public final class ChargePathSolver {
     private double determinant;
     /** What the start of the answer before had missed of it, in logarithms: along a duty the next one misses much the same. */
     private double missedX;
+
     private double missedY;
 
     public ChargePathSolver(ChargePath path) {
@@ -122,8 +127,7 @@ public final class ChargePathSolver {
     }
 
     /** The point solved last, to compare with: K, W, Pa. */
-    private record Held(double intake, double shaft, double manifold, double ratio, boolean limited) {
-    }
+    private record Held(double intake, double shaft, double manifold, double ratio, boolean limited) {}
 
     /** @return what every piece costs at the point solved last, legs' pieces after the pair they belong to */
     public List<Price> prices() {
@@ -146,11 +150,15 @@ public final class ChargePathSolver {
             }
             double loss = piece.lossWithoutBlower();
             double air = share * loss * (behind ? 1 : held.ratio()) / held.manifold();
-            into.add(held.limited() || !piece.legs().isEmpty() ? new Price(piece.element(), loss, 0, 0, air) : without(piece.element(), loss, air, held));
+            into.add(
+                    held.limited() || !piece.legs().isEmpty()
+                            ? new Price(piece.element(), loss, 0, 0, air)
+                            : without(piece.element(), loss, air, held));
             for (LegResult leg : piece.legs()) {
                 price(leg.pieces(), behind, share * leg.share(), held, into);
             }
-            behind |= piece.legs().stream().anyMatch(leg -> leg.pieces().stream().anyMatch(p -> p.element() instanceof PathElement.Blower));
+            behind |= piece.legs().stream()
+                    .anyMatch(leg -> leg.pieces().stream().anyMatch(p -> p.element() instanceof PathElement.Blower));
         }
     }
 
@@ -159,7 +167,8 @@ public final class ChargePathSolver {
         march.free = element;
         try {
             advance(point, march.cooling);
-            return new Price(element, loss, held.intake() - intakeTemperature(), held.shaft() - result().shaftPower(), air);
+            return new Price(
+                    element, loss, held.intake() - intakeTemperature(), held.shaft() - result().shaftPower(), air);
         } catch (EnthalpaFault noPoint) {
             return new Price(element, loss, Double.NaN, Double.NaN, air);
         } finally {
@@ -177,7 +186,10 @@ public final class ChargePathSolver {
 
     /** @return kg/s through the blower, corrected to its map's inlet where it has one; of the second of two */
     public double blowerFlow() {
-        return lastBlower.map().map(m -> m.corrected(march.blowerFlow, march.blowerTemperature, march.blowerPressure)).orElse(march.blowerFlow);
+        return lastBlower
+                .map()
+                .map(m -> m.corrected(march.blowerFlow, march.blowerTemperature, march.blowerPressure))
+                .orElse(march.blowerFlow);
     }
 
     /** @return outlet over inlet pressure of that blower */
@@ -196,7 +208,9 @@ public final class ChargePathSolver {
 
     /** @return names of the stations behind each piece of the main way */
     public List<String> stationNames() {
-        return IntStream.range(0, chain.size()).mapToObj(i -> PathAnswer.stationName(chain.elements, i)).toList();
+        return IntStream.range(0, chain.size())
+                .mapToObj(i -> PathAnswer.stationName(chain.elements, i))
+                .toList();
     }
 
     /** @return K behind a piece of the main way, total */
@@ -216,7 +230,12 @@ public final class ChargePathSolver {
 
     /** @return m3/s of injection liquid that all nozzles spray at the point solved last */
     public double sprayFlow() {
-        return sprays.isEmpty() ? 0 : sprays.stream().mapToDouble(spec -> spec.flow(manifoldPressure() - path.ambient().pressure())).sum();
+        return sprays.isEmpty()
+                ? 0
+                : sprays.stream()
+                        .mapToDouble(spec ->
+                                spec.flow(manifoldPressure() - path.ambient().pressure()))
+                        .sum();
     }
 
     /** @return Pa absolute */
@@ -228,11 +247,18 @@ public final class ChargePathSolver {
     private double demand(double manifold) {
         Legs last = chain.legs[chain.size() - 1];
         if (last == null || !last.endsInBanks()) {
-            return path.engine().airDemand(air, manifold, chain.temperatureOut(), point.speed()) * (1 - chain.displaced[chain.size()]);
+            return path.engine().airDemand(air, manifold, chain.temperatureOut(), point.speed())
+                    * (1 - chain.displaced[chain.size()]);
         }
         double sum = 0;
         for (Chain bank : last.chain) {
-            sum += path.engine().airDemand(air, manifold * bank.pressureOut() / chain.pressureOut(), bank.temperatureOut(), point.speed()) / 2
+            sum += path.engine()
+                            .airDemand(
+                                    air,
+                                    manifold * bank.pressureOut() / chain.pressureOut(),
+                                    bank.temperatureOut(),
+                                    point.speed())
+                    / 2
                     * (1 - bank.displaced[bank.size()]);
         }
         return sum;
@@ -241,8 +267,11 @@ public final class ChargePathSolver {
     private boolean newton() {
         // Flow goes with speed and pressure, the ratio with pressure: a good start from the answer before.
         double denser = solvedTarget > 0 ? Math.log(march.target / solvedTarget) : 0;
-        double x = flow > 0 ? Math.log(flow) + (solvedSpeed > 0 ? Math.log(point.speed() / solvedSpeed) + denser : 0) : startFlow();
-        double y = ratio > 0 ? Math.log(ratio) + denser : Math.log(Math.max(march.target / chain.pressure[0], 1)) + 0.03;
+        double x = flow > 0
+                ? Math.log(flow) + (solvedSpeed > 0 ? Math.log(point.speed() / solvedSpeed) + denser : 0)
+                : startFlow();
+        double y =
+                ratio > 0 ? Math.log(ratio) + denser : Math.log(Math.max(march.target / chain.pressure[0], 1)) + 0.03;
         double startX = x;
         double startY = y;
         boolean follows = solvedSpeed > 0 && Math.abs(denser) < NEAR;
@@ -325,8 +354,12 @@ public final class ChargePathSolver {
     /** At the blower's limit the manifold pressure follows: one unknown, the flow, by Brent's method. */
     private void solveAtLimit() {
         march.atLimit = true;
-        double most = path.blowers().stream().mapToDouble(b -> b.map().map(m -> Math.min(m.highestRatio(), b.maxPressureRatio())).orElse(b.maxPressureRatio()))
-                .max().orElseThrow();
+        double most = path.blowers().stream()
+                .mapToDouble(b -> b.map()
+                        .map(m -> Math.min(m.highestRatio(), b.maxPressureRatio()))
+                        .orElse(b.maxPressureRatio()))
+                .max()
+                .orElseThrow();
         double upper = 2 * path.engine().airDemand(air, chain.pressure[0] * most, chain.temperature[0], point.speed());
         BrentSolver brent = new BrentSolver(1e-12, 1e-14 * upper, 1e-15);
         try {
@@ -351,13 +384,23 @@ public final class ChargePathSolver {
 
     /** @return the piece that the air is fastest in */
     private PathElement narrowest() {
-        return result().pieces().stream().max(Comparator.comparingDouble(PieceResult::mach)).orElseThrow().element();
+        return result().pieces().stream()
+                .max(Comparator.comparingDouble(PieceResult::mach))
+                .orElseThrow()
+                .element();
     }
 
     private EnthalpaFault noSolution() {
-        String where = march.chokedAt != null ? "the air does not get through the " + march.chokedAt.name() : "the path passes no air";
+        String where = march.chokedAt != null
+                ? "the air does not get through the " + march.chokedAt.name()
+                : "the path passes no air";
         flow = 0;
-        return EnthalpaFault.of(FaultKind.NO_SOLUTION, "/boost_kPa", "boost", "%.0f kPa".formatted(point.boost() / 1000), where,
+        return EnthalpaFault.of(
+                FaultKind.NO_SOLUTION,
+                "/boost_kPa",
+                "boost",
+                "%.0f kPa".formatted(point.boost() / 1000),
+                where,
                 "Give that piece a larger bore, or ask for less boost or engine speed.");
     }
 
@@ -372,7 +415,18 @@ public final class ChargePathSolver {
     private PathResult result() {
         PathAnswer answer = new PathAnswer(march);
         PathAnswer.Row row = answer.row(chain, flow, throttleLoss, "air in", false);
-        return new PathResult(row.stations(), row.pieces(), flow, ratio, answer.shaftPower(), manifoldPressure(), march.target, throttleLoss,
-                limited, answer.filling(flow), residual, iterations);
+        return new PathResult(
+                row.stations(),
+                row.pieces(),
+                flow,
+                ratio,
+                answer.shaftPower(),
+                manifoldPressure(),
+                march.target,
+                throttleLoss,
+                limited,
+                answer.filling(flow),
+                residual,
+                iterations);
     }
 }

@@ -9,5 +9,4 @@ import io.enthalpa.core.exchanger.ChargeCooler;
  * @param element as the user made it
  * @param cooler  ready to compute with
  */
-public record CoreSlot(String pointer, PathElement.Core element, ChargeCooler cooler) {
-}
+public record CoreSlot(String pointer, PathElement.Core element, ChargeCooler cooler) {}

@@ -11,7 +11,9 @@ import io.enthalpa.core.source.Method;
  * @param time   s at the full flow
  */
 public record Filling(double volume, double mass, double time) {
-    public static final Method METHOD = Method.of("filling", "Filling the boosted side",
+    public static final Method METHOD = Method.of(
+                    "filling",
+                    "Filling the boosted side",
                     "Everything behind the blower must be brought from outside pressure to boost. Divided by the full flow this is how long it takes if "
                             + "all of it goes into filling: the lower bound of the lag that volume adds.")
             .formula("t = sum V (rho_boosted - rho_outside) / m")

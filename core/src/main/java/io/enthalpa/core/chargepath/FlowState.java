@@ -9,10 +9,12 @@ final class FlowState {
      * counts as choked: Mach 0.8 in air.
      */
     static final double CHOKED = 0.1135;
+
     private static final int MOST_STEPS = 40;
     private static final double THIRD = 1.0 / 3;
     /** Of x; Newton's method doubles the digits, so that what is left behind such a step is some 1e-10. */
     private static final double LAST_STEP = 1e-5;
+
     double velocity;
     double temperature;
     double pressure;

@@ -13,8 +13,14 @@ import java.util.List;
  * @param stations  one more than pieces
  * @param pieces    in order
  */
-public record LegResult(String name, double share, double flow, double splitLoss, double mergeLoss, List<Station> stations,
-                        List<PieceResult> pieces) {
+public record LegResult(
+        String name,
+        double share,
+        double flow,
+        double splitLoss,
+        double mergeLoss,
+        List<Station> stations,
+        List<PieceResult> pieces) {
     public LegResult {
         stations = List.copyOf(stations);
         pieces = List.copyOf(pieces);
@@ -22,6 +28,8 @@ public record LegResult(String name, double share, double flow, double splitLoss
 
     /** @return Pa lost on this way, blower not counted */
     public double loss() {
-        return splitLoss + mergeLoss + pieces.stream().mapToDouble(PieceResult::lossWithoutBlower).sum();
+        return splitLoss
+                + mergeLoss
+                + pieces.stream().mapToDouble(PieceResult::lossWithoutBlower).sum();
     }
 }

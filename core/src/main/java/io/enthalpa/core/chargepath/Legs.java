@@ -18,9 +18,11 @@ final class Legs {
     double balanceFlow;
     /** Ratio of the second of two blowers over that of the first. */
     private double ratioFactor = 1;
+
     private final boolean blows;
     /** Blown into one pipe, not into a bank each. */
     private final boolean blown;
+
     private final PathElement.Parallel spec;
     private final March march;
     private final boolean ownAir;
@@ -81,10 +83,11 @@ final class Legs {
             }
             ratioFactor *= 1 + Math.max(-0.2, Math.min(0.2, error));
         }
-        leave(outer, i, m, 0.5);
+        leave(outer, i, 0.5);
         if (march.atLimit) {
             // Each gives what it can; into one pipe the weaker one decides.
-            outer.pressure[i + 1] = Math.min(chain[0].pressureOut() - mergeLoss[0], chain[1].pressureOut() - mergeLoss[1]);
+            outer.pressure[i + 1] =
+                    Math.min(chain[0].pressureOut() - mergeLoss[0], chain[1].pressureOut() - mergeLoss[1]);
         }
         return outer.pressure[i + 1] > 0;
     }
@@ -110,7 +113,7 @@ final class Legs {
             } else {
                 double error = banks ? bankError(s, m) : mergeError(s, m);
                 if (Math.abs(error) < TOLERANCE) {
-                    return leave(outer, i, m, s);
+                    return leave(outer, i, s);
                 }
                 low = error > 0 ? s : low;
                 high = error < 0 ? s : high;
@@ -123,7 +126,7 @@ final class Legs {
                 errorBefore = error;
             }
             if (high - low < 1e-13) {
-                return second && leave(outer, i, m, s);
+                return second && leave(outer, i, s);
             }
             s = next;
         }
@@ -146,7 +149,10 @@ final class Legs {
     /** Above zero when the first leg should carry more. */
     private double mergeError(double s, double m) {
         double area = Chain.area(spec.mergedBore());
-        double[] speed = {s * area / Chain.area(spec.legs().get(0).outletBore()), (1 - s) * area / Chain.area(spec.legs().get(1).outletBore())};
+        double[] speed = {
+            s * area / Chain.area(spec.legs().get(0).outletBore()),
+            (1 - s) * area / Chain.area(spec.legs().get(1).outletBore())
+        };
         double momentum = (s * speed[0] + (1 - s) * speed[1]) * Math.cos(spec.mergeAngle());
         double mean = (chain[0].pressureOut() + chain[1].pressureOut()) / 2;
         if (!march.state.set(march.air, mean, mix(s), m, area)) {
@@ -170,22 +176,30 @@ final class Legs {
     /** Through the balance tube, from the higher plenum; straight through zero so that it can be solved for. */
     private double crossing(PathElement.Balance tube) {
         double difference = chain[0].pressureOut() - chain[1].pressureOut();
-        double density = march.air.density((chain[0].pressureOut() + chain[1].pressureOut()) / 2, (chain[0].temperatureOut() + chain[1].temperatureOut()) / 2);
+        double density = march.air.density(
+                (chain[0].pressureOut() + chain[1].pressureOut()) / 2,
+                (chain[0].temperatureOut() + chain[1].temperatureOut()) / 2);
         double small = 1;
-        double root = Math.abs(difference) < small ? difference / Math.sqrt(small) : Math.signum(difference) * Math.sqrt(Math.abs(difference));
+        double root = Math.abs(difference) < small
+                ? difference / Math.sqrt(small)
+                : Math.signum(difference) * Math.sqrt(Math.abs(difference));
         return Chain.area(tube.bore()) * root * Math.sqrt(2 * density / tube.coefficient());
     }
 
     private double mix(double s) {
-        double enthalpy = s * march.air.enthalpy(chain[0].temperatureOut()) + (1 - s) * march.air.enthalpy(chain[1].temperatureOut());
-        return march.air.temperatureAtEnthalpy(enthalpy, s * chain[0].temperatureOut() + (1 - s) * chain[1].temperatureOut());
+        double enthalpy = s * march.air.enthalpy(chain[0].temperatureOut())
+                + (1 - s) * march.air.enthalpy(chain[1].temperatureOut());
+        return march.air.temperatureAtEnthalpy(
+                enthalpy, s * chain[0].temperatureOut() + (1 - s) * chain[1].temperatureOut());
     }
 
-    private boolean leave(Chain outer, int i, double m, double s) {
+    private boolean leave(Chain outer, int i, double s) {
         share = s;
         outer.temperature[i + 1] = mix(s);
-        outer.displaced[i + 1] = s * chain[0].displaced[chain[0].size()] + (1 - s) * chain[1].displaced[chain[1].size()];
-        outer.pressure[i + 1] = s * (chain[0].pressureOut() - mergeLoss[0]) + (1 - s) * (chain[1].pressureOut() - mergeLoss[1]);
+        outer.displaced[i + 1] =
+                s * chain[0].displaced[chain[0].size()] + (1 - s) * chain[1].displaced[chain[1].size()];
+        outer.pressure[i + 1] =
+                s * (chain[0].pressureOut() - mergeLoss[0]) + (1 - s) * (chain[1].pressureOut() - mergeLoss[1]);
         return outer.pressure[i + 1] > 0;
     }
 }

@@ -24,6 +24,7 @@ final class March {
     PathElement free;
     /** What the blower passed last worked at: kg/s, Pa and K at its inlet, ratio. */
     double blowerFlow;
+
     double blowerPressure;
     double blowerTemperature;
     double blowerRatio;

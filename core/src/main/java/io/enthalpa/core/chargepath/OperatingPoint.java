@@ -7,5 +7,4 @@ package io.enthalpa.core.chargepath;
  * @param boost     Pa above ambient in the manifold; below zero when throttled
  * @param roadSpeed m/s
  */
-public record OperatingPoint(double speed, double boost, double roadSpeed) {
-}
+public record OperatingPoint(double speed, double boost, double roadSpeed) {}

@@ -22,8 +22,7 @@ final class PathAnswer {
     }
 
     /** Stations and pieces of a chain. */
-    record Row(List<Station> stations, List<PieceResult> pieces) {
-    }
+    record Row(List<Station> stations, List<PieceResult> pieces) {}
 
     double shaftPower() {
         return shaftPower;
@@ -45,19 +44,28 @@ final class PathAnswer {
         List<Station> stations = new ArrayList<>(n + 1);
         List<PieceResult> pieces = new ArrayList<>(n);
         double bore = elements.get(0).inletBore();
-        stations.add(elements.get(0) instanceof PathElement.Parallel ? outside(firstName, elements.get(0), chain)
-                : station(firstName, chain, 0, flow, Double.isNaN(bore) ? elements.get(0).bore() : bore));
+        stations.add(
+                elements.get(0) instanceof PathElement.Parallel
+                        ? outside(firstName, elements.get(0), chain)
+                        : station(
+                                firstName,
+                                chain,
+                                0,
+                                flow,
+                                Double.isNaN(bore) ? elements.get(0).bore() : bore));
         boolean boosted = blown;
         for (int i = 0; i < n; i++) {
             PathElement element = elements.get(i);
             String name = stationName(elements, i);
             boolean still = isStill(element);
-            Station station = still ? standing(element, chain.pressure[i + 1] - throttleLoss, chain.temperature[i + 1])
+            Station station = still
+                    ? standing(element, chain.pressure[i + 1] - throttleLoss, chain.temperature[i + 1])
                     : station(name, chain, i + 1, flow, element.bore());
             stations.add(station);
             boosted |= element instanceof PathElement.Blower;
             pieces.add(piece(chain, i, flow, still ? stations.get(i) : station, boosted));
-            boosted |= element instanceof PathElement.Parallel p && p.legs().get(0).path().stream().anyMatch(PathElement.Blower.class::isInstance);
+            boosted |= element instanceof PathElement.Parallel p
+                    && p.legs().get(0).path().stream().anyMatch(PathElement.Blower.class::isInstance);
             count(volumeOf(chain, i), boosted, chain.pressure[i + 1], chain.temperature[i + 1]);
         }
         return new Row(stations, pieces);
@@ -85,11 +93,23 @@ final class PathAnswer {
             shaftPower += heat;
             double ratio = chain.pressure[i + 1] / chain.pressure[i];
             BlowerSpec spec = blower.spec();
-            map = spec.map().isPresent() && ratio > 1 ? Optional.of(spec.place(flow, chain.pressure[i], chain.temperature[i], ratio)) : map;
+            map = spec.map().isPresent() && ratio > 1
+                    ? Optional.of(spec.place(flow, chain.pressure[i], chain.temperature[i], ratio))
+                    : map;
         }
-        List<LegResult> legs = chain.legs[i] == null ? List.of() : legs(chain.legs[i], (PathElement.Parallel) element, flow, blown);
-        return new PieceResult(element, chain.pressure[i] - chain.pressure[i + 1], chain.temperature[i + 1] - chain.temperature[i],
-                heat, fastest.velocity(), fastest.mach(), volumeOf(chain, i), chain.stepLossAt(i, flow), map, legs);
+        List<LegResult> legs =
+                chain.legs[i] == null ? List.of() : legs(chain.legs[i], (PathElement.Parallel) element, flow, blown);
+        return new PieceResult(
+                element,
+                chain.pressure[i] - chain.pressure[i + 1],
+                chain.temperature[i + 1] - chain.temperature[i],
+                heat,
+                fastest.velocity(),
+                fastest.mach(),
+                volumeOf(chain, i),
+                chain.stepLossAt(i, flow),
+                map,
+                legs);
     }
 
     private List<LegResult> legs(Legs legs, PathElement.Parallel parallel, double flow, boolean blown) {
@@ -97,8 +117,14 @@ final class PathAnswer {
         for (int k = 0; k < 2; k++) {
             double share = k == 0 ? legs.share : 1 - legs.share;
             Row row = row(legs.chain[k], share * flow, 0, parallel.legs().get(k).name() + " in", blown);
-            results.add(new LegResult(parallel.legs().get(k).name(), share, share * flow, legs.splitLoss[k],
-                    legs.endsInBanks() ? 0 : legs.mergeLoss[k], row.stations(), row.pieces()));
+            results.add(new LegResult(
+                    parallel.legs().get(k).name(),
+                    share,
+                    share * flow,
+                    legs.splitLoss[k],
+                    legs.endsInBanks() ? 0 : legs.mergeLoss[k],
+                    row.stations(),
+                    row.pieces()));
         }
         return results;
     }
@@ -106,7 +132,9 @@ final class PathAnswer {
     private void count(double held, boolean boosted, double pressure, double temperature) {
         double inside = boosted ? held : 0;
         volume += inside;
-        mass += inside * (air.density(pressure, temperature) - air.density(march.ambient.pressure(), march.ambient.temperature()));
+        mass += inside
+                * (air.density(pressure, temperature)
+                        - air.density(march.ambient.pressure(), march.ambient.temperature()));
     }
 
     private static double volumeOf(Chain chain, int i) {
@@ -126,8 +154,16 @@ final class PathAnswer {
 
     private Station station(String name, Chain chain, int i, double flow, double bore) {
         boolean passes = state.set(air, chain.pressure[i], chain.temperature[i], flow, Chain.area(bore));
-        return new Station(name, chain.pressure[i], state.pressure, chain.temperature[i], state.temperature, state.density,
-                state.velocity, passes ? state.mach() : 1, bore);
+        return new Station(
+                name,
+                chain.pressure[i],
+                state.pressure,
+                chain.temperature[i],
+                state.temperature,
+                state.density,
+                state.velocity,
+                passes ? state.mach() : 1,
+                bore);
     }
 
     /** Where each leg draws its own air it stands in front of them. */

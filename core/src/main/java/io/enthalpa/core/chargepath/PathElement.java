@@ -37,14 +37,17 @@ public sealed interface PathElement {
     /** @return what its case says */
     <T> T to(Cases<T> cases);
 
-    Method FILTER_METHOD = Method.of("filter", "Filter and intake",
+    Method FILTER_METHOD = Method.of(
+                    "filter",
+                    "Filter and intake",
                     "One reading of its loss, carried to other flows and air; dirt moves it from the clean reading towards the one at which it is due for "
                             + "change. The warm-up of the intake is the user's.")
             .formula("loss = reading (m/m_reading)^2 1.2/rho")
-            .source(Citation.commonPractice("box and paper lose with the square of the flow; due for change at about twice the clean loss"))
+            .source(Citation.commonPractice(
+                    "box and paper lose with the square of the flow; due for change at about twice the clean loss"))
             .leavesOut("The paper's own laminar share, which makes a clean filter a little better at low flow.");
-    Method PLENUM_METHOD = Method.of("plenum", "Plenum",
-                    "The jet from the last pipe is lost; what is left is the manifold state.")
+    Method PLENUM_METHOD = Method.of(
+                    "plenum", "Plenum", "The jet from the last pipe is lost; what is left is the manifold state.")
             .formula("loss = rho v^2 / 2 at its inlet")
             .source(Citation.fromMemory("Borda & Carnot", 1766, "sudden enlargement into a large space"))
             .leavesOut("Runners and ports: they belong to the volumetric efficiency.");
@@ -70,7 +73,16 @@ public sealed interface PathElement {
      * @param soiling   0 clean to 1 due for change
      * @param bayShare  of its air that comes from the engine bay, 0 to 1
      */
-    record Filter(String name, double bore, double loss, double flow, double heatGain, double dirtyLoss, double soiling, double bayShare) implements PathElement {
+    record Filter(
+            String name,
+            double bore,
+            double loss,
+            double flow,
+            double heatGain,
+            double dirtyLoss,
+            double soiling,
+            double bayShare)
+            implements PathElement {
         static final double REFERENCE_DENSITY = 1.2;
 
         @Override
@@ -78,7 +90,8 @@ public sealed interface PathElement {
             return cases.filter(this);
         }
 
-        public Filter(String name, double bore, double loss, double flow, double heatGain, double dirtyLoss, double soiling) {
+        public Filter(
+                String name, double bore, double loss, double flow, double heatGain, double dirtyLoss, double soiling) {
             this(name, bore, loss, flow, heatGain, dirtyLoss, soiling, 0);
         }
 
@@ -222,7 +235,13 @@ public sealed interface PathElement {
      * @param mergedBore m behind the merge; ignored when the legs end in plenums
      * @param balance    a tube between the two plenums; empty without
      */
-    record Parallel(String name, double splitAngle, List<Leg> legs, double mergeAngle, double mergedBore, Optional<Balance> balance)
+    record Parallel(
+            String name,
+            double splitAngle,
+            List<Leg> legs,
+            double mergeAngle,
+            double mergedBore,
+            Optional<Balance> balance)
             implements PathElement {
         @Override
         public <T> T to(Cases<T> cases) {
@@ -240,7 +259,9 @@ public sealed interface PathElement {
 
         @Override
         public double bore() {
-            return endsInBanks() ? legs.get(0).path().get(legs.get(0).path().size() - 1).bore() : mergedBore;
+            return endsInBanks()
+                    ? legs.get(0).path().get(legs.get(0).path().size() - 1).bore()
+                    : mergedBore;
         }
 
         @Override

@@ -18,9 +18,19 @@ import java.util.List;
  * @param residual        relative, of pressure and flow
  * @param iterations      of the solver
  */
-public record PathResult(List<Station> stations, List<PieceResult> pieces, double flow, double pressureRatio,
-                         double shaftPower, double manifoldPressure, double askedPressure, double throttleLoss,
-                         boolean blowerLimited, Filling filling, double residual, int iterations) {
+public record PathResult(
+        List<Station> stations,
+        List<PieceResult> pieces,
+        double flow,
+        double pressureRatio,
+        double shaftPower,
+        double manifoldPressure,
+        double askedPressure,
+        double throttleLoss,
+        boolean blowerLimited,
+        Filling filling,
+        double residual,
+        int iterations) {
     public PathResult {
         stations = List.copyOf(stations);
         pieces = List.copyOf(pieces);

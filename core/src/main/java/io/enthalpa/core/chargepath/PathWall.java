@@ -10,17 +10,25 @@ import io.enthalpa.core.source.ValidityRange;
 
 /** The wall of a pipe or plenum: what it holds, how the charge reaches it, what it meets outside. One temperature all along. */
 public final class PathWall {
-    public static final Method METHOD = Method.of("pipe-wall", "Pipe and plenum walls",
+    public static final Method METHOD = Method.of(
+                    "pipe-wall",
+                    "Pipe and plenum walls",
                     "The charge comes exponentially closer to the wall it passes. Outside, the wall meets the bay's air or the outside air: 10 W/(m2 K) by itself "
                             + "(natural convection and radiation), more as the road wind reaches in, less through wrap. Something hot beside it is seen as a strip by a "
                             + "cylinder; a bright shield is two more surfaces. A plenum's wall also meets the engine through its gasket.")
             .formula("T2 = Tw + (T1 - Tw) exp(-h A / (m cp)), h by Gnielinski; outside Nu = 0.193 Re^0.618; "
                     + "radiation s F A (Ts^4 - Tw^4) / (1/e1 + 1/e2 - 1 + shield), F = atan(w / 2 s) / pi")
             .range(new ValidityRange("outside Reynolds number", 4e3, 4e4, ""))
-            .source(Citation.fromMemory("Incropera & DeWitt", 2007, "Fundamentals of Heat and Mass Transfer: Hilpert's cylinder in crossflow; view of a cylinder to a parallel "
-                            + "rectangle; radiation shields"),
-                    Citation.commonPractice("in the bay about a sixth of the road speed; wrap carries 0.09 W/(m K); 10 W/(m2 K) for still air and radiation"))
-            .leavesOut("The wall's own fall of temperature along it; bends stir more than straight pipe; walls of cones, joints and end tanks.");
+            .source(
+                    Citation.fromMemory(
+                            "Incropera & DeWitt",
+                            2007,
+                            "Fundamentals of Heat and Mass Transfer: Hilpert's cylinder in crossflow; view of a cylinder to a parallel "
+                                    + "rectangle; radiation shields"),
+                    Citation.commonPractice(
+                            "in the bay about a sixth of the road speed; wrap carries 0.09 W/(m K); 10 W/(m2 K) for still air and radiation"))
+            .leavesOut(
+                    "The wall's own fall of temperature along it; bends stir more than straight pipe; walls of cones, joints and end tanks.");
     private static final double STILL = 10;
     private static final double WIND_IN_BAY = 1.0 / 6;
     private static final double WRAP_CONDUCTIVITY = 0.09;
@@ -50,7 +58,12 @@ public final class PathWall {
         outside = bore + 2 * wall.thickness();
         insideArea = Math.PI * bore * length;
         outsideArea = Math.PI * outside * length;
-        capacity = Math.PI * (bore + wall.thickness()) * wall.thickness() * length * spec.material().density() * spec.material().heatCapacity();
+        capacity = Math.PI
+                * (bore + wall.thickness())
+                * wall.thickness()
+                * length
+                * spec.material().density()
+                * spec.material().heatCapacity();
         emissivity = wall.wrap() > 0 ? 0.9 : spec.material().emissivity();
     }
 
@@ -100,7 +113,8 @@ public final class PathWall {
             return 0;
         }
         Transport charge = Transport.ofAir(air, ANY_PRESSURE, t);
-        double film = PlainPassage.flow(bore, bore, length, flow / (Math.PI / 4 * bore * bore), charge).film();
+        double film = PlainPassage.flow(bore, bore, length, flow / (Math.PI / 4 * bore * bore), charge)
+                .film();
         return -Math.expm1(-film * insideArea / (flow * charge.heatCapacity()));
     }
 
@@ -110,8 +124,7 @@ public final class PathWall {
      * @param conductance W/K
      * @param level       K it would settle at without charge
      */
-    public record Meeting(double conductance, double level) {
-    }
+    public record Meeting(double conductance, double level) {}
 
     /**
      * @param wall      K now
@@ -137,7 +150,9 @@ public final class PathWall {
         HotNeighbour hot = pipe.neighbour().get();
         double source = outsideAir + warm * (hot.temperature() - outsideAir);
         double seen = hot.conductance(wall, source, outside + 2 * pipe.wrap(), emissivity);
-        double through = seen <= 0 ? 0 : 1 / (1 / seen + pipe.wrap() / WRAP_CONDUCTIVITY / Math.max(Math.PI * outside * hot.along(), 1e-9));
+        double through = seen <= 0
+                ? 0
+                : 1 / (1 / seen + pipe.wrap() / WRAP_CONDUCTIVITY / Math.max(Math.PI * outside * hot.along(), 1e-9));
         return new Meeting(toAir + through, (toAir * surroundings + through * source) / (toAir + through));
     }
 

@@ -18,8 +18,17 @@ import java.util.Optional;
  * @param map         where a blower with a map works on it
  * @param legs        the two ways of a pair, with what each does; else empty
  */
-public record PieceResult(PathElement element, double loss, double temperature, double heat, double velocity, double mach,
-                          double volume, double stepLoss, Optional<MapPoint> map, List<LegResult> legs) {
+public record PieceResult(
+        PathElement element,
+        double loss,
+        double temperature,
+        double heat,
+        double velocity,
+        double mach,
+        double volume,
+        double stepLoss,
+        Optional<MapPoint> map,
+        List<LegResult> legs) {
     public PieceResult {
         legs = List.copyOf(legs);
     }

@@ -8,5 +8,4 @@ package io.enthalpa.core.chargepath;
  * @param head     K of the engine's face when warm
  * @param toHead   W/K through flange and gasket
  */
-public record PlenumWallSpec(double mass, double area, double head, double toHead) {
-}
+public record PlenumWallSpec(double mass, double area, double head, double toHead) {}

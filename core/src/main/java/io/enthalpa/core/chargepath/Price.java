@@ -13,7 +13,9 @@ import io.enthalpa.core.source.Method;
  * @param air     share of the air flow that it takes at an unchanged pressure ratio of the blower
  */
 public record Price(PathElement element, double loss, double intake, double power, double air) {
-    public static final Method METHOD = Method.of("price", "What a piece costs",
+    public static final Method METHOD = Method.of(
+                    "price",
+                    "What a piece costs",
                     "The whole path is solved again with the piece in place but free of loss. Kelvin and shaft power are at the same boost: the blower has "
                             + "less to make up. Percent of air is at the same pressure ratio of the blower: what a belt-driven blower gives away.")
             .formula("air = loss / p_manifold behind the blower; loss x ratio / p_manifold in front of it")

@@ -13,6 +13,13 @@ package io.enthalpa.core.chargepath;
  * @param mach              velocity over speed of sound
  * @param bore              m
  */
-public record Station(String name, double totalPressure, double staticPressure, double temperature,
-                      double staticTemperature, double density, double velocity, double mach, double bore) {
-}
+public record Station(
+        String name,
+        double totalPressure,
+        double staticPressure,
+        double temperature,
+        double staticTemperature,
+        double density,
+        double velocity,
+        double mach,
+        double bore) {}

@@ -61,7 +61,9 @@ public final class SteadyCooling {
 
         /** @param heat W that the stream carries to its sink beside what the charge's own cooling gives */
         public ColdStream carrying(double heat) {
-            return heat == 0 || resistanceToSink == 0 ? this : new ColdStream(flow, capacityRate, sinkTemperature + heat * resistanceToSink, resistanceToSink);
+            return heat == 0 || resistanceToSink == 0
+                    ? this
+                    : new ColdStream(flow, capacityRate, sinkTemperature + heat * resistanceToSink, resistanceToSink);
         }
     }
 }

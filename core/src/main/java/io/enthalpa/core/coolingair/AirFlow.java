@@ -16,13 +16,37 @@ package io.enthalpa.core.coolingair;
  * @param outLoss   Pa lost at the exit
  * @param against   fan or exit press back harder than the wind presses in: what flows is warm air rising only
  */
-public record AirFlow(double total, double bypass, double[] lanes, double[] layers, double[] perKelvin, double wind, double fan, double buoyancy, double inLoss,
-                      double stackLoss, double outLoss, boolean against) {
+public record AirFlow(
+        double total,
+        double bypass,
+        double[] lanes,
+        double[] layers,
+        double[] perKelvin,
+        double wind,
+        double fan,
+        double buoyancy,
+        double inLoss,
+        double stackLoss,
+        double outLoss,
+        boolean against) {
 
     /** @return so much more of the same air */
     public AirFlow times(double factor) {
-        return factor == 1 ? this : new AirFlow(total * factor, bypass * factor, times(lanes, factor), times(layers, factor), times(perKelvin, factor), wind, fan, buoyancy,
-                inLoss, stackLoss, outLoss, against);
+        return factor == 1
+                ? this
+                : new AirFlow(
+                        total * factor,
+                        bypass * factor,
+                        times(lanes, factor),
+                        times(layers, factor),
+                        times(perKelvin, factor),
+                        wind,
+                        fan,
+                        buoyancy,
+                        inLoss,
+                        stackLoss,
+                        outLoss,
+                        against);
     }
 
     private static double[] times(double[] values, double factor) {

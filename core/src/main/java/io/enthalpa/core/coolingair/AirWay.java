@@ -15,14 +15,19 @@ import org.hipparchus.analysis.solvers.BrentSolver;
 
 /** An {@link AirWaySpec} ready to compute with: the flow balance, and the temperatures from layer to layer. */
 public final class AirWay {
-    public static final Method METHOD = Method.of("cooling-air", "Cooling air through a car",
+    public static final Method METHOD = Method.of(
+                    "cooling-air",
+                    "Cooling air through a car",
                     "The road wind's pressure between opening and exit, and the fan's, are used up at grille and opening, in the stack and at the exit. Where layers cover each other "
                             + "only in part, the stack is cut into lanes of equal cover, all between the same two pressures; a gap that is not sealed is a lane with no layer. "
                             + "Standing without a fan, warm air rises through the stack; some comes round to the front again, less the faster the car rolls.")
-            .formula("(c_in - c_out) q + fan(Q) + buoyancy = K_in rho (Q/A_in)^2/2 + loss(v) + rho (Q/A_out)^2/2; loss = sum a_k v^n_k in each lane; "
-                    + "K_in = 0.5 (0.1 rounded) + (1 - A_in/A_stack)^2, the step times 0.4 in a duct; gap K = 2.8")
-            .source(Citation.fromMemory("Barnard", 2009, "Road Vehicle Aerodynamic Design, 3rd ed., cooling flows"),
-                    Citation.commonPractice("pressure shares of openings and exits, duct recovery 60 %, recirculation falling to a third at 3 m/s"))
+            .formula(
+                    "(c_in - c_out) q + fan(Q) + buoyancy = K_in rho (Q/A_in)^2/2 + loss(v) + rho (Q/A_out)^2/2; loss = sum a_k v^n_k in each lane; "
+                            + "K_in = 0.5 (0.1 rounded) + (1 - A_in/A_stack)^2, the step times 0.4 in a duct; gap K = 2.8")
+            .source(
+                    Citation.fromMemory("Barnard", 2009, "Road Vehicle Aerodynamic Design, 3rd ed., cooling flows"),
+                    Citation.commonPractice(
+                            "pressure shares of openings and exits, duct recovery 60 %, recirculation falling to a third at 3 m/s"))
             .leavesOut("Wind from the side; uneven flow over a face behind a bar; heat from exhaust parts.");
     private static final double SHARP_LIP = 0.5;
     private static final double ROUND_LIP = 0.1;
@@ -30,6 +35,7 @@ public final class AirWay {
     private static final double GAP_K = 2.8;
     /** Nominal excess of the air in a warm stack, K, for warm air rising. */
     private static final double WARM = 40;
+
     private static final double GRAVITY = 9.80665;
     /** Road speed at which recirculation has fallen to 1/e, m/s. */
     private static final double BLOWN_OFF = 3;
@@ -42,6 +48,7 @@ public final class AirWay {
     private final double face;
     /** m2 that is free, and its loss in velocity heads there. */
     private final double opening;
+
     private final double openingLoss;
     private final double height;
     private final double density;
@@ -61,8 +68,7 @@ public final class AirWay {
     }
 
     /** What a core or radiator of the build is to the air: its size, and its loss in Pa by face velocity in m/s. */
-    public record Member(CoreSize size, DoubleUnaryOperator loss) {
-    }
+    public record Member(CoreSize size, DoubleUnaryOperator loss) {}
 
     /**
      * @param members  for each layer, null where the layer knows itself
@@ -78,17 +84,22 @@ public final class AirWay {
         this.sizes = new ArrayList<>();
         for (int k = 0; k < spec.layers().size(); k++) {
             Layer layer = spec.layers().get(k);
-            CoreSize size = layer.isOther() ? layer.other().size() : members.get(k).size();
+            CoreSize size =
+                    layer.isOther() ? layer.other().size() : members.get(k).size();
             sizes.add(size);
             fits(k, size);
-            losses.add(layer.isOther() ? AirLoss.of(layer.other()::airLoss) : AirLoss.of(members.get(k).loss()));
+            losses.add(
+                    layer.isOther()
+                            ? AirLoss.of(layer.other()::airLoss)
+                            : AirLoss.of(members.get(k).loss()));
             others.add(layer.isOther() ? layer.other().exchanger() : null);
         }
         this.lanes = lanes();
         this.face = lanes.stream().mapToDouble(Lane::area).sum();
         this.opening = spec.opening().area();
         double step = opening < face ? Math.pow(1 - opening / face, 2) : 0;
-        this.openingLoss = (spec.opening().rounded() ? ROUND_LIP : SHARP_LIP) + step * (spec.ducted() ? DUCT_LEAVES : 1);
+        this.openingLoss =
+                (spec.opening().rounded() ? ROUND_LIP : SHARP_LIP) + step * (spec.ducted() ? DUCT_LEAVES : 1);
         this.height = sizes.stream().mapToDouble(CoreSize::height).max().orElse(0);
     }
 
@@ -111,14 +122,23 @@ public final class AirWay {
         double wide = 2 * Math.max(Math.abs(r.left()), Math.abs(r.right()));
         if (size.width() > spec.spaceWidth() * 1.0001 || size.height() > spec.spaceHeight() * 1.0001) {
             boolean width = size.width() > spec.spaceWidth() * 1.0001;
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "layers/" + k, spec.layers().get(k).name() + (width ? ", width" : ", height"),
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "layers/" + k,
+                    spec.layers().get(k).name() + (width ? ", width" : ", height"),
                     "%.0f mm".formatted(1000 * (width ? size.width() : size.height())),
-                    "at most the space of the way \"%s\", %.0f mm".formatted(spec.name(), 1000 * (width ? spec.spaceWidth() : spec.spaceHeight())),
+                    "at most the space of the way \"%s\", %.0f mm"
+                            .formatted(spec.name(), 1000 * (width ? spec.spaceWidth() : spec.spaceHeight())),
                     "Make it smaller, or measure the space again.");
         }
         if (wide > 3 * spec.spaceWidth()) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "layers/" + k, spec.layers().get(k).name() + ", place",
-                    "%.0f mm off the middle".formatted(500 * wide), "inside the space", "");
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "layers/" + k,
+                    spec.layers().get(k).name() + ", place",
+                    "%.0f mm off the middle".formatted(500 * wide),
+                    "inside the space",
+                    "");
         }
     }
 
@@ -127,19 +147,32 @@ public final class AirWay {
         for (int k = 0; k < sizes.size(); k++) {
             outlines.add(spec.layers().get(k).outline(sizes.get(k)));
         }
-        double[] xs = outlines.stream().flatMapToDouble(r -> Arrays.stream(new double[] {r.left(), r.right()})).sorted().distinct().toArray();
-        double[] ys = outlines.stream().flatMapToDouble(r -> Arrays.stream(new double[] {r.bottom(), r.top()})).sorted().distinct().toArray();
+        double[] xs = outlines.stream()
+                .flatMapToDouble(r -> Arrays.stream(new double[] {r.left(), r.right()}))
+                .sorted()
+                .distinct()
+                .toArray();
+        double[] ys = outlines.stream()
+                .flatMapToDouble(r -> Arrays.stream(new double[] {r.bottom(), r.top()}))
+                .sorted()
+                .distinct()
+                .toArray();
         double[] area = new double[1 << sizes.size()];
         for (int i = 1; i < xs.length; i++) {
             for (int j = 1; j < ys.length; j++) {
-                area[cover(outlines, (xs[i - 1] + xs[i]) / 2, (ys[j - 1] + ys[j]) / 2)] += (xs[i] - xs[i - 1]) * (ys[j] - ys[j - 1]);
+                area[cover(outlines, (xs[i - 1] + xs[i]) / 2, (ys[j - 1] + ys[j]) / 2)] +=
+                        (xs[i] - xs[i - 1]) * (ys[j] - ys[j - 1]);
             }
         }
         List<Lane> found = new ArrayList<>();
         for (int mask = 1; mask < area.length; mask++) {
             if (area[mask] > 1e-6) {
                 int bits = mask;
-                found.add(new Lane(area[mask], java.util.stream.IntStream.range(0, sizes.size()).filter(k -> (bits >> k & 1) == 1).toArray()));
+                found.add(new Lane(
+                        area[mask],
+                        java.util.stream.IntStream.range(0, sizes.size())
+                                .filter(k -> (bits >> k & 1) == 1)
+                                .toArray()));
             }
         }
         return found;
@@ -253,11 +286,13 @@ public final class AirWay {
         double[] perKelvin = new double[sizes.size()];
         for (int k = 0; k < perKelvin.length; k++) {
             double mass = layer[k] * density;
-            perKelvin[k] = others.get(k) == null ? 0 : OtherExchanger.perKelvin(others.get(k), mass, mass * heatCapacity);
+            perKelvin[k] =
+                    others.get(k) == null ? 0 : OtherExchanger.perKelvin(others.get(k), mass, mass * heatCapacity);
         }
         double q = through(stack);
         double fan = fan(against ? 0 : q, blows);
-        return new AirFlow(q, round(stack), lane, layer, perKelvin, wind, fan, rising, inLoss(q), stack, outLoss(q), against);
+        return new AirFlow(
+                q, round(stack), lane, layer, perKelvin, wind, fan, rising, inLoss(q), stack, outLoss(q), against);
     }
 
     /**
@@ -269,8 +304,7 @@ public final class AirWay {
      * @param behind K of all air behind the stack, bypass not counted
      * @param front K at the front of the stack, recirculation counted
      */
-    public record Warmth(double[] air, double[] heat, double[] out, double behind, double front) {
-    }
+    public record Warmth(double[] air, double[] heat, double[] out, double behind, double front) {}
 
     /**
      * @param flow  from {@link #flow}
@@ -282,7 +316,8 @@ public final class AirWay {
         if (round < 1e-4) {
             return once;
         }
-        // Behind the stack grows straight with the front, but for layers that stop rejecting: two secant steps are enough.
+        // Behind the stack grows straight with the front, but for layers that stop rejecting: two secant steps are
+        // enough.
         double front = outside + round * (once.behind() - outside);
         Warmth now = warmthFrom(flow, given, front);
         double slope = (now.behind() - once.behind()) / Math.max(front - outside, 1e-9);
@@ -301,7 +336,9 @@ public final class AirWay {
             double rate = flow.layers()[k] * density * heatCapacity;
             air[k] = mean(k, flow, lane, front);
             Layer layer = spec.layers().get(k);
-            heat[k] = layer.isOther() ? flow.perKelvin()[k] * Math.max(layer.other().hot() - air[k], 0) : given[k];
+            heat[k] = layer.isOther()
+                    ? flow.perKelvin()[k] * Math.max(layer.other().hot() - air[k], 0)
+                    : given[k];
             out[k] = air[k] + heat[k] / rate;
             warm(k, heat[k], flow, lane);
         }

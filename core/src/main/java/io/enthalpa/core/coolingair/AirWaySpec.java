@@ -19,8 +19,18 @@ import java.util.Optional;
  *                      the wind presses in (common practice, no source)
  * @param recirculation share of the warmed air that comes round to the front again, standing; 0.05 to 0.3 (common practice, no source)
  */
-public record AirWaySpec(String name, double spaceWidth, double spaceHeight, OpeningSpec opening, double seal, boolean ducted, List<Layer> layers,
-                         Optional<FanSpec> fan, double exitArea, double exitPressure, double recirculation) {
+public record AirWaySpec(
+        String name,
+        double spaceWidth,
+        double spaceHeight,
+        OpeningSpec opening,
+        double seal,
+        boolean ducted,
+        List<Layer> layers,
+        Optional<FanSpec> fan,
+        double exitArea,
+        double exitPressure,
+        double recirculation) {
     public AirWaySpec {
         layers = List.copyOf(layers);
     }
@@ -30,8 +40,20 @@ public record AirWaySpec(String name, double spaceWidth, double spaceHeight, Ope
         List<Layer> moved = new java.util.ArrayList<>();
         for (int i = 0; i < order.size(); i++) {
             Layer l = layers.get(order.get(i));
-            moved.add(new Layer(l.name(), l.kind(), l.across(), l.up(), layers.get(i).gap(), l.other()));
+            moved.add(new Layer(
+                    l.name(), l.kind(), l.across(), l.up(), layers.get(i).gap(), l.other()));
         }
-        return new AirWaySpec(name, spaceWidth, spaceHeight, opening, seal, ducted, moved, fan, exitArea, exitPressure, recirculation);
+        return new AirWaySpec(
+                name,
+                spaceWidth,
+                spaceHeight,
+                opening,
+                seal,
+                ducted,
+                moved,
+                fan,
+                exitArea,
+                exitPressure,
+                recirculation);
     }
 }

@@ -13,7 +13,9 @@ import io.enthalpa.core.source.Method;
  * @param standstillSpeed m/s at the face when the car stands
  */
 public record FaceAirSpec(double speedShare, double standstillSpeed) {
-    public static final Method METHOD = Method.of("face-share", "Cooling air as a share of road speed",
+    public static final Method METHOD = Method.of(
+                    "face-share",
+                    "Cooling air as a share of road speed",
                     "Where no way of the air is described, the air at a face is a measured share of road speed, or what still moves when standing, whichever is more.")
             .formula("v_face = max(share v_road, v_standing)")
             .source(Citation.commonPractice("an open front without a duct shows 15 to 35 % at the face"))

@@ -25,6 +25,8 @@ public record FanSpec(FallingCurve curve, boolean backwards, double upTo, boolea
             double share = flow / curve.freeFlow();
             return -STANDING_DRAG * curve.shutOff() * share * share;
         }
-        return backwards ? -curve.at(0) - STANDING_DRAG * curve.shutOff() * Math.pow(flow / curve.freeFlow(), 2) : curve.at(flow);
+        return backwards
+                ? -curve.at(0) - STANDING_DRAG * curve.shutOff() * Math.pow(flow / curve.freeFlow(), 2)
+                : curve.at(flow);
     }
 }

@@ -15,7 +15,13 @@ import io.enthalpa.core.exchanger.CoreSize;
 public record Layer(String name, Kind kind, double across, double up, double gap, OtherExchanger other) {
 
     /** What a layer is. */
-    public enum Kind { CORE, RADIATOR, CONDENSER, ENGINE_RADIATOR, OIL_COOLER }
+    public enum Kind {
+        CORE,
+        RADIATOR,
+        CONDENSER,
+        ENGINE_RADIATOR,
+        OIL_COOLER
+    }
 
     public boolean isOther() {
         return kind != Kind.CORE && kind != Kind.RADIATOR;

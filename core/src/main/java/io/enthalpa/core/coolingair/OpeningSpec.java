@@ -13,15 +13,15 @@ import java.util.List;
  * @param rounded  true with a rounded lip
  * @param walls    number plate, bumper bar, winch plate: what stands before the hole
  */
-public record OpeningSpec(double width, double height, double pressure, double open, boolean rounded, List<Wall> walls) {
+public record OpeningSpec(
+        double width, double height, double pressure, double open, boolean rounded, List<Wall> walls) {
     /**
      * Something solid before the opening, its middle from the middle of the opening.
      *
      * @param across m, to the right
      * @param up     m
      */
-    public record Wall(String name, double width, double height, double across, double up) {
-    }
+    public record Wall(String name, double width, double height, double across, double up) {}
 
     public OpeningSpec {
         walls = List.copyOf(walls);
@@ -30,7 +30,9 @@ public record OpeningSpec(double width, double height, double pressure, double o
     /** @return share of the hole that no wall covers, 0 to 1 */
     public double free() {
         Rectangle hole = Rectangle.centred(width, height, 0, 0);
-        List<Rectangle> covers = walls.stream().map(w -> Rectangle.centred(w.width(), w.height(), w.across(), w.up())).toList();
+        List<Rectangle> covers = walls.stream()
+                .map(w -> Rectangle.centred(w.width(), w.height(), w.across(), w.up()))
+                .toList();
         return 1 - Rectangle.covered(hole, covers) / hole.area();
     }
 

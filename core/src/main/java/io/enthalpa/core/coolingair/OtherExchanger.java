@@ -25,8 +25,17 @@ import java.util.OptionalDouble;
  * @param airLoss  Pa on the card; empty when it does not say
  * @param hot      K of its hot side in the car
  */
-public record OtherExchanger(CoreSize size, double heat, double hotOnCard, double speed, double airOnCard, OptionalDouble airLoss, double hot) {
-    public static final Method METHOD = Method.of("other-exchanger", "Condenser, engine radiator and oil cooler in a stack",
+public record OtherExchanger(
+        CoreSize size,
+        double heat,
+        double hotOnCard,
+        double speed,
+        double airOnCard,
+        OptionalDouble airLoss,
+        double hot) {
+    public static final Method METHOD = Method.of(
+                    "other-exchanger",
+                    "Condenser, engine radiator and oil cooler in a stack",
                     "Each is held at its hot side's temperature, and the heat it can then reject is what it gains or loses by its place. A condensing or well "
                             + "circulated hot side does not cool on its way, so that the card's heat tells its conductance. In air hotter than itself it rejects nothing.")
             .formula("q = C_air (1 - exp(-UA/C_air)) (T_hot - T_air), not below 0")
@@ -43,13 +52,23 @@ public record OtherExchanger(CoreSize size, double heat, double hotOnCard, doubl
 
     RatedExchanger exchanger() {
         double air = speed * size.face() * HumidAir.DRY.density(SEA_LEVEL, airOnCard);
-        ReferencePoint point = ReferencePoint.fromHeat(heat, PLENTY, Water.heatCapacity(350), hotOnCard, air, HumidAir.DRY.heatCapacity(airOnCard), airOnCard, size);
+        ReferencePoint point = ReferencePoint.fromHeat(
+                heat,
+                PLENTY,
+                Water.heatCapacity(350),
+                hotOnCard,
+                air,
+                HumidAir.DRY.heatCapacity(airOnCard),
+                airOnCard,
+                size);
         return new RatedExchanger(List.of(point), ScalingLaw.waterToAir(), size, Effectiveness.CROSSFLOW_UNMIXED);
     }
 
     /** @param exchanger from {@link #exchanger} @return W moved to the air for each kelvin between hot side and air */
     static double perKelvin(RatedExchanger exchanger, double airFlow, double airRate) {
-        return exchanger.transfer(PLENTY, PLENTY * Water.heatCapacity(350), airFlow, airRate).conductancePerKelvin();
+        return exchanger
+                .transfer(PLENTY, PLENTY * Water.heatCapacity(350), airFlow, airRate)
+                .conductancePerKelvin();
     }
 
     double airLoss(double velocity) {

@@ -19,8 +19,18 @@ record Rectangle(double left, double right, double bottom, double top) {
 
     /** @return m2 of a rectangle that lies under any of the others */
     static double covered(Rectangle base, List<Rectangle> others) {
-        double[] xs = edges(base.left, base.right, others.stream().flatMapToDouble(r -> java.util.stream.DoubleStream.of(r.left, r.right)).toArray());
-        double[] ys = edges(base.bottom, base.top, others.stream().flatMapToDouble(r -> java.util.stream.DoubleStream.of(r.bottom, r.top)).toArray());
+        double[] xs = edges(
+                base.left,
+                base.right,
+                others.stream()
+                        .flatMapToDouble(r -> java.util.stream.DoubleStream.of(r.left, r.right))
+                        .toArray());
+        double[] ys = edges(
+                base.bottom,
+                base.top,
+                others.stream()
+                        .flatMapToDouble(r -> java.util.stream.DoubleStream.of(r.bottom, r.top))
+                        .toArray());
         double sum = 0;
         for (int i = 1; i < xs.length; i++) {
             for (int j = 1; j < ys.length; j++) {
@@ -36,7 +46,11 @@ record Rectangle(double left, double right, double bottom, double top) {
 
     /** @return sorted edges between two limits, the limits among them */
     static double[] edges(double from, double to, double... more) {
-        return java.util.stream.DoubleStream.concat(java.util.stream.DoubleStream.of(from, to),
-                java.util.Arrays.stream(more).filter(e -> e > from && e < to)).sorted().distinct().toArray();
+        return java.util.stream.DoubleStream.concat(
+                        java.util.stream.DoubleStream.of(from, to),
+                        java.util.Arrays.stream(more).filter(e -> e > from && e < to))
+                .sorted()
+                .distinct()
+                .toArray();
     }
 }

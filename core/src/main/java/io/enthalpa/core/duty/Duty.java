@@ -17,11 +17,19 @@ import java.util.List;
  * @param rows          at least two, times rising from 0
  * @param pieces        that the rows were made of; empty where the rows themselves were given
  */
-public record Duty(String name, boolean followsBoost, double startAbove, int repeats, double waitTime, List<DutyPoint> rows, List<DutyPiece> pieces) {
+public record Duty(
+        String name,
+        boolean followsBoost,
+        double startAbove,
+        int repeats,
+        double waitTime,
+        List<DutyPoint> rows,
+        List<DutyPiece> pieces) {
     /** Longest run, s: ten hours. */
     public static final double LONGEST = 36_000;
 
-    public Duty(String name, boolean followsBoost, double startAbove, int repeats, double waitTime, List<DutyPoint> rows) {
+    public Duty(
+            String name, boolean followsBoost, double startAbove, int repeats, double waitTime, List<DutyPoint> rows) {
         this(name, followsBoost, startAbove, repeats, waitTime, rows, List.of());
     }
 
@@ -29,24 +37,44 @@ public record Duty(String name, boolean followsBoost, double startAbove, int rep
         rows = List.copyOf(rows);
         pieces = List.copyOf(pieces);
         if (rows.size() < 2) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/duty/rows", "number of duty rows", String.valueOf(rows.size()),
-                    "2 or more", "Give at least a start and an end.");
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "/duty/rows",
+                    "number of duty rows",
+                    String.valueOf(rows.size()),
+                    "2 or more",
+                    "Give at least a start and an end.");
         }
         for (int i = 1; i < rows.size(); i++) {
             if (rows.get(i).time() <= rows.get(i - 1).time()) {
-                throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/duty/rows/" + i + "/time_s", "time in duty row " + (i + 1),
-                        "%s s".formatted(rows.get(i).time()), "later than the row above, %s s".formatted(rows.get(i - 1).time()),
+                throw EnthalpaFault.of(
+                        FaultKind.CONTRADICTION,
+                        "/duty/rows/" + i + "/time_s",
+                        "time in duty row " + (i + 1),
+                        "%s s".formatted(rows.get(i).time()),
+                        "later than the row above, %s s"
+                                .formatted(rows.get(i - 1).time()),
                         "Rows run forward in time.");
             }
         }
         if (rows.get(0).time() != 0) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/duty/rows/0/time_s", "time in duty row 1",
-                    "%s s".formatted(rows.get(0).time()), "0 s", "A duty starts at zero.");
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "/duty/rows/0/time_s",
+                    "time in duty row 1",
+                    "%s s".formatted(rows.get(0).time()),
+                    "0 s",
+                    "A duty starts at zero.");
         }
         double total = repeats * rows.get(rows.size() - 1).time() + (repeats - 1) * waitTime;
         if (total > LONGEST) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/duty/repeats", "length of the whole duty",
-                    "%.1f h".formatted(total / 3600), "at most 10 h", "Shorten the table, the wait or the number of runs.");
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "/duty/repeats",
+                    "length of the whole duty",
+                    "%.1f h".formatted(total / 3600),
+                    "at most 10 h",
+                    "Shorten the table, the wait or the number of runs.");
         }
     }
 

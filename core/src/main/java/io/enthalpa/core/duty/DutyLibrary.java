@@ -34,7 +34,8 @@ public final class DutyLibrary {
      * @param repeats    runs
      * @param between    s from run to run
      */
-    public record Entry(String name, String says, double startAbove, int repeats, double between, List<DutyPiece> pieces) {
+    public record Entry(
+            String name, String says, double startAbove, int repeats, double between, List<DutyPiece> pieces) {
         public Duty duty(Optional<Gearing> gearing) {
             return new Duty(name, true, startAbove, repeats, between, DutyPlan.rows(pieces, gearing), pieces);
         }
@@ -42,15 +43,63 @@ public final class DutyLibrary {
 
     public List<Entry> entries() {
         return List.of(
-                new Entry("standing start", "staging, 200 km/h in 9 s, back to the start", 10, 3, 900, List.of(idle(180), pull(9, 200, 0.96), brake(12, 40), hold(120, 40, 0.25, -30e3))),
-                new Entry("pull through the gears", "a cruise, one long pull, a cruise", 10, 1, 0, List.of(hold(60, 60, 0.35, -20e3), pull(16, 180, 0.96), brake(10, 60), hold(60, 60, 0.35, -20e3))),
-                new Entry("limiter, standing", "three minutes at the limiter without moving", 10, 1, 0, List.of(new Hold(180, 0, OptionalDouble.of(0.98 * limiter), boost), idle(120))),
+                new Entry(
+                        "standing start",
+                        "staging, 200 km/h in 9 s, back to the start",
+                        10,
+                        3,
+                        900,
+                        List.of(idle(180), pull(9, 200, 0.96), brake(12, 40), hold(120, 40, 0.25, -30e3))),
+                new Entry(
+                        "pull through the gears",
+                        "a cruise, one long pull, a cruise",
+                        10,
+                        1,
+                        0,
+                        List.of(
+                                hold(60, 60, 0.35, -20e3),
+                                pull(16, 180, 0.96),
+                                brake(10, 60),
+                                hold(60, 60, 0.35, -20e3))),
+                new Entry(
+                        "limiter, standing",
+                        "three minutes at the limiter without moving",
+                        10,
+                        1,
+                        0,
+                        List.of(new Hold(180, 0, OptionalDouble.of(0.98 * limiter), boost), idle(120))),
                 new Entry("laps", "twelve laps of 90 s and a lap to cool", 10, 1, 0, laps(90, 6, 190, 80, 12)),
-                new Entry("hill with a trailer", "8 km at 45 km/h, then idling at the top", 15, 1, 0, List.of(hold(60, 45, 0.4, 0.3 * boost), climb(8000, 45, 0.7, 0.85), idle(180))),
-                new Entry("motorway", "an hour at 130 km/h", 10, 1, 0, List.of(ramp(20, 130, 0.5, 0.3), hold(3600, 130, 0.5, 0.3 * boost))),
-                new Entry("sled pull", "staging, 15 s of full load at walking pace, ten minutes to cool", 12, 2, 600,
-                        List.of(idle(120), new Pull(4, 20 / 3.6, OptionalDouble.of(0.9 * limiter), boost), new Hold(11, 30 / 3.6, OptionalDouble.of(0.95 * limiter), boost), idle(60))),
-                new Entry("a day of runs", "six runs of 20 s, forty minutes between, warm-up before each", 8, 6, 2400,
+                new Entry(
+                        "hill with a trailer",
+                        "8 km at 45 km/h, then idling at the top",
+                        15,
+                        1,
+                        0,
+                        List.of(hold(60, 45, 0.4, 0.3 * boost), climb(8000, 45, 0.7, 0.85), idle(180))),
+                new Entry(
+                        "motorway",
+                        "an hour at 130 km/h",
+                        10,
+                        1,
+                        0,
+                        List.of(ramp(20, 130, 0.5, 0.3), hold(3600, 130, 0.5, 0.3 * boost))),
+                new Entry(
+                        "sled pull",
+                        "staging, 15 s of full load at walking pace, ten minutes to cool",
+                        12,
+                        2,
+                        600,
+                        List.of(
+                                idle(120),
+                                new Pull(4, 20 / 3.6, OptionalDouble.of(0.9 * limiter), boost),
+                                new Hold(11, 30 / 3.6, OptionalDouble.of(0.95 * limiter), boost),
+                                idle(60))),
+                new Entry(
+                        "a day of runs",
+                        "six runs of 20 s, forty minutes between, warm-up before each",
+                        8,
+                        6,
+                        2400,
                         List.of(idle(240), pull(20, 220, 0.97), brake(15, 50), hold(60, 50, 0.25, -30e3))));
     }
 
@@ -65,8 +114,12 @@ public final class DutyLibrary {
      */
     public List<DutyPiece> laps(double seconds, int corners, double fast, double slow, int laps) {
         double each = seconds / corners;
-        List<DutyPiece> corner = List.of(pull(0.55 * each, fast, 0.95), brake(0.2 * each, slow), hold(0.25 * each, slow, 0.6, 0.2 * boost));
-        return List.of(hold(20, slow, 0.5, -20e3), new Repeat(laps, List.of(new Repeat(corners, corner))), hold(1.3 * seconds, 0.5 * (fast + slow), 0.4, -30e3));
+        List<DutyPiece> corner = List.of(
+                pull(0.55 * each, fast, 0.95), brake(0.2 * each, slow), hold(0.25 * each, slow, 0.6, 0.2 * boost));
+        return List.of(
+                hold(20, slow, 0.5, -20e3),
+                new Repeat(laps, List.of(new Repeat(corners, corner))),
+                hold(1.3 * seconds, 0.5 * (fast + slow), 0.4, -30e3));
     }
 
     private DutyPiece idle(double seconds) {
@@ -100,6 +153,8 @@ public final class DutyLibrary {
 
     /** m/s that the top gear allows. */
     private double reachable(double kmh) {
-        return Math.min(kmh / 3.6, gearing.map(g -> 0.98 * g.changesAt(g.ratios().size() - 1)).orElse(Double.POSITIVE_INFINITY));
+        return Math.min(
+                kmh / 3.6,
+                gearing.map(g -> 0.98 * g.changesAt(g.ratios().size() - 1)).orElse(Double.POSITIVE_INFINITY));
     }
 }

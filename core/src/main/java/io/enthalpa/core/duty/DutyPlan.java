@@ -11,15 +11,20 @@ import java.util.OptionalDouble;
 
 /** Turns pieces into the rows of a duty. */
 public final class DutyPlan {
-    public static final Method METHOD = Method.of("duty-pieces", "A duty from pieces",
+    public static final Method METHOD = Method.of(
+                    "duty-pieces",
+                    "A duty from pieces",
                     "Pieces follow each other, straight between their ends. A pull has full boost within a second and loses it for each change of gear; a throttle that is shut "
                             + "and an idling engine stand 60 kPa below outside air; a hold is reached within a second.")
-            .source(Citation.commonPractice("0.3 s for a change of gear, 60 kPa below outside air with the throttle shut"))
-            .leavesOut("How the car accelerates by itself: the times are the user's. The outside air of a climb stays that of the Brief.");
+            .source(Citation.commonPractice(
+                    "0.3 s for a change of gear, 60 kPa below outside air with the throttle shut"))
+            .leavesOut(
+                    "How the car accelerates by itself: the times are the user's. The outside air of a climb stays that of the Brief.");
     /** Most rows a duty may have. */
     public static final int MOST_ROWS = 5000;
     /** Manifold with the throttle shut, Pa (common practice, no source). */
     public static final double SHUT = -60e3;
+
     private static final double BLEND = 1;
     private static final double CHANGE = 0.3;
     private final Optional<Gearing> gearing;
@@ -46,7 +51,12 @@ public final class DutyPlan {
         for (int i = 0; i < pieces.size(); i++) {
             piece(pieces.get(i), pointer + "/" + i, words + (i + 1));
             if (rows.size() > MOST_ROWS) {
-                throw EnthalpaFault.of(FaultKind.CONTRADICTION, pointer + "/" + i, "duty made of pieces", "longer than " + MOST_ROWS + " rows", "shorter",
+                throw EnthalpaFault.of(
+                        FaultKind.CONTRADICTION,
+                        pointer + "/" + i,
+                        "duty made of pieces",
+                        "longer than " + MOST_ROWS + " rows",
+                        "shorter",
                         "Repeat less, or take fewer pieces.");
             }
         }
@@ -58,9 +68,17 @@ public final class DutyPlan {
                 all(repeat.pieces(), pointer + "/pieces", words + ", piece ");
             }
         } else if (piece instanceof DutyPiece.Hold hold) {
-            hold(hold.seconds(), hold.roadSpeed(), speed(hold.engineSpeed(), hold.roadSpeed(), pointer, words), hold.boost());
+            hold(
+                    hold.seconds(),
+                    hold.roadSpeed(),
+                    speed(hold.engineSpeed(), hold.roadSpeed(), pointer, words),
+                    hold.boost());
         } else if (piece instanceof DutyPiece.Climb climb) {
-            hold(climb.length() / climb.roadSpeed(), climb.roadSpeed(), speed(climb.engineSpeed(), climb.roadSpeed(), pointer, words), climb.boost());
+            hold(
+                    climb.length() / climb.roadSpeed(),
+                    climb.roadSpeed(),
+                    speed(climb.engineSpeed(), climb.roadSpeed(), pointer, words),
+                    climb.boost());
         } else if (piece instanceof DutyPiece.Wait wait) {
             hold(wait.seconds(), 0, wait.idling() ? idle : 0, wait.idling() ? SHUT : 0);
         } else if (piece instanceof DutyPiece.Ramp ramp) {
@@ -71,14 +89,27 @@ public final class DutyPlan {
             speed(pull.engineSpeed(), pull.roadSpeed(), pointer, words);
             drive(pull.seconds(), pull.roadSpeed(), pull.engineSpeed(), pull.boost(), pull.boost(), CHANGE);
         } else if (piece instanceof DutyPiece.Brake brake) {
-            drive(brake.seconds(), brake.roadSpeed(), gearing.isPresent() ? OptionalDouble.empty() : OptionalDouble.of(Math.max(idle, 0.5 * last().speed())), SHUT, SHUT, 0);
+            drive(
+                    brake.seconds(),
+                    brake.roadSpeed(),
+                    gearing.isPresent()
+                            ? OptionalDouble.empty()
+                            : OptionalDouble.of(Math.max(idle, 0.5 * last().speed())),
+                    SHUT,
+                    SHUT,
+                    0);
         }
     }
 
     private double speed(OptionalDouble given, double roadSpeed, String pointer, String words) {
         if (given.isEmpty() && gearing.isEmpty()) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, pointer + "/engineSpeed_rpm", words + ", engine speed", "not given, and the gearing is not known",
-                    "one or the other", "Give the gearing in the Brief, or the engine speed here.");
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    pointer + "/engineSpeed_rpm",
+                    words + ", engine speed",
+                    "not given, and the gearing is not known",
+                    "one or the other",
+                    "Give the gearing in the Brief, or the engine speed here.");
         }
         return given.orElseGet(() -> gearing.get().engineSpeed(roadSpeed));
     }
@@ -103,7 +134,13 @@ public final class DutyPlan {
     }
 
     /** Road speed straight over the time; engine speed straight too, or through the gears; boost from one to the other after a second's blend. */
-    private void drive(double seconds, double roadSpeed, OptionalDouble engineSpeed, double boostFrom, double boostTo, double change) {
+    private void drive(
+            double seconds,
+            double roadSpeed,
+            OptionalDouble engineSpeed,
+            double boostFrom,
+            double boostTo,
+            double change) {
         DutyPoint was = last();
         double blend = Math.min(BLEND, seconds / 4);
         List<Double> stops = new ArrayList<>();
@@ -122,8 +159,12 @@ public final class DutyPlan {
             }
             double share = at / seconds;
             double v = was.roadSpeed() + share * (roadSpeed - was.roadSpeed());
-            double b = at < blend && was.boost() != boostFrom ? was.boost() + at / blend * (boostFrom - was.boost()) : boostFrom + share * (boostTo - boostFrom);
-            double n = engineSpeed.isPresent() ? was.speed() + share * (engineSpeed.getAsDouble() - was.speed()) : gearing.orElseThrow().engineSpeed(v);
+            double b = at < blend && was.boost() != boostFrom
+                    ? was.boost() + at / blend * (boostFrom - was.boost())
+                    : boostFrom + share * (boostTo - boostFrom);
+            double n = engineSpeed.isPresent()
+                    ? was.speed() + share * (engineSpeed.getAsDouble() - was.speed())
+                    : gearing.orElseThrow().engineSpeed(v);
             rows.add(new DutyPoint(was.time() + at, n, b, v));
             before = at;
             if (change > 0 && at + change < seconds && isChange(v, roadSpeed)) {
@@ -136,7 +177,9 @@ public final class DutyPlan {
     }
 
     private boolean isChange(double v, double to) {
-        return gearing.isPresent() && to > v && gearing.get().gearAt(v * (1 + 1e-6)) != gearing.get().gearAt(v * (1 - 1e-6));
+        return gearing.isPresent()
+                && to > v
+                && gearing.get().gearAt(v * (1 + 1e-6)) != gearing.get().gearAt(v * (1 - 1e-6));
     }
 
     /** Moments at which the road speed passes a change of gear; going down the engine takes the lower gear a moment later. */

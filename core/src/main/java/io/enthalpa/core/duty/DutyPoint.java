@@ -8,5 +8,4 @@ package io.enthalpa.core.duty;
  * @param boost     Pa above ambient
  * @param roadSpeed m/s
  */
-public record DutyPoint(double time, double speed, double boost, double roadSpeed) {
-}
+public record DutyPoint(double time, double speed, double boost, double roadSpeed) {}

@@ -10,7 +10,9 @@ import java.util.List;
  * rows, whatever comes.
  */
 public final class DutyThinner {
-    public static final Method METHOD = Method.of("duty-thinning", "A long log as a duty",
+    public static final Method METHOD = Method.of(
+                    "duty-thinning",
+                    "A long log as a duty",
                     "Rows are left out as long as straight lines between those kept stay within 30 rpm, 1 kPa and 0.5 km/h of every row. Where that still leaves "
                             + "too many, the tolerance doubles until it does not.")
             .source(Citation.fromMemory("Bristol", 1990, "Swinging door trending: adaptive trend recording"))

@@ -16,7 +16,9 @@ import java.util.List;
  * @param idle      rad/s of the crankshaft standing
  */
 public record Gearing(double tyre, double finalDrive, List<Double> ratios, double changeUp, double idle) {
-    public static final Method METHOD = Method.of("gearing", "Engine speed from road speed",
+    public static final Method METHOD = Method.of(
+                    "gearing",
+                    "Engine speed from road speed",
                     "Wheel turns times final drive times gear. The gear is the lowest that stays below the speed at which the driver changes up; below idle the clutch slips.")
             .formula("n = v / circumference * final drive * gear")
             .source(Citation.commonPractice("no slip at the wheels"))
@@ -28,16 +30,26 @@ public record Gearing(double tyre, double finalDrive, List<Double> ratios, doubl
         ratios = List.copyOf(ratios);
         for (int i = 1; i < ratios.size(); i++) {
             if (ratios.get(i) >= ratios.get(i - 1)) {
-                throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/gearing/ratios/" + i, "gear " + (i + 1), ratios.get(i).toString(),
-                        "shorter than the gear below it, " + ratios.get(i - 1), "Give the gears from first to top.");
+                throw EnthalpaFault.of(
+                        FaultKind.CONTRADICTION,
+                        "/gearing/ratios/" + i,
+                        "gear " + (i + 1),
+                        ratios.get(i).toString(),
+                        "shorter than the gear below it, " + ratios.get(i - 1),
+                        "Give the gears from first to top.");
             }
         }
         if (ratios.isEmpty()) {
             throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/gearing/ratios", "number of gears", "0", "1 or more", "");
         }
         if (changeUp <= idle) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/gearing/changeUp_rpm", "change up at", "%.0f rpm".formatted(changeUp * 30 / Math.PI),
-                    "above idle, %.0f rpm".formatted(idle * 30 / Math.PI), "");
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "/gearing/changeUp_rpm",
+                    "change up at",
+                    "%.0f rpm".formatted(changeUp * 30 / Math.PI),
+                    "above idle, %.0f rpm".formatted(idle * 30 / Math.PI),
+                    "");
         }
     }
 

@@ -23,9 +23,11 @@ final class AirSide {
     private final Ambient ambient;
     /** On all air that comes. */
     private final double factor;
+
     private final List<AirWay> ways = new ArrayList<>();
     /** For each way and layer the core it belongs to; NONE for others. */
     private final List<int[]> owner = new ArrayList<>();
+
     private final List<Map<Long, AirFlow>> solved = new ArrayList<>();
 
     AirSide(List<AirWaySpec> specs, List<CooledCore> cores, Ambient ambient, Doubt doubt) {
@@ -46,7 +48,12 @@ final class AirSide {
             owners[k] = layer.isOther() ? NONE : owner(layer, pointer + "/layers/" + k);
             if (owners[k] != NONE) {
                 if (taken[owners[k]]) {
-                    throw EnthalpaFault.of(FaultKind.CONTRADICTION, pointer + "/layers/" + k + "/name", layer.name(), "in the air twice", "there once",
+                    throw EnthalpaFault.of(
+                            FaultKind.CONTRADICTION,
+                            pointer + "/layers/" + k + "/name",
+                            layer.name(),
+                            "in the air twice",
+                            "there once",
                             "Take one of them out.");
                 }
                 taken[owners[k]] = true;
@@ -64,14 +71,20 @@ final class AirSide {
 
     private int owner(Layer layer, String pointer) {
         boolean radiator = layer.kind() == Layer.Kind.RADIATOR;
-        Predicate<CooledCore> fits = core -> core.slot().element().name().equals(layer.name()) && (radiator ? core.hasRadiator() : !core.hasLoop());
+        Predicate<CooledCore> fits = core ->
+                core.slot().element().name().equals(layer.name()) && (radiator ? core.hasRadiator() : !core.hasLoop());
         for (int k = 0; k < cores.size(); k++) {
             if (fits.test(cores.get(k))) {
                 return k;
             }
         }
-        throw EnthalpaFault.of(FaultKind.CONTRADICTION, pointer + "/name", radiator ? "radiator in the stack" : "core in the stack", "\"" + layer.name() + "\"",
-                radiator ? "the name of a core whose water loop has a radiator" : "the name of a core that air cools", "Choose one of the path's cores, or take the layer out.");
+        throw EnthalpaFault.of(
+                FaultKind.CONTRADICTION,
+                pointer + "/name",
+                radiator ? "radiator in the stack" : "core in the stack",
+                "\"" + layer.name() + "\"",
+                radiator ? "the name of a core whose water loop has a radiator" : "the name of a core that air cools",
+                "Choose one of the path's cores, or take the layer out.");
     }
 
     List<AirWay> ways() {
@@ -95,13 +108,26 @@ final class AirSide {
     }
 
     private AirFlow solvedAt(int way, long step, boolean engineOn) {
-        return solved.get(way).computeIfAbsent(engineOn ? step : -1 - step, s -> ways.get(way).flow(step * GRID, engineOn).times(factor));
+        return solved.get(way)
+                .computeIfAbsent(
+                        engineOn ? step : -1 - step,
+                        s -> ways.get(way).flow(step * GRID, engineOn).times(factor));
     }
 
     private static AirFlow between(AirFlow a, AirFlow b, double share) {
-        return new AirFlow(a.total() + share * (b.total() - a.total()), a.bypass() + share * (b.bypass() - a.bypass()), between(a.lanes(), b.lanes(), share),
-                between(a.layers(), b.layers(), share), between(a.perKelvin(), b.perKelvin(), share), a.wind(), a.fan(), a.buoyancy(), a.inLoss(), a.stackLoss(),
-                a.outLoss(), a.against());
+        return new AirFlow(
+                a.total() + share * (b.total() - a.total()),
+                a.bypass() + share * (b.bypass() - a.bypass()),
+                between(a.lanes(), b.lanes(), share),
+                between(a.layers(), b.layers(), share),
+                between(a.perKelvin(), b.perKelvin(), share),
+                a.wind(),
+                a.fan(),
+                a.buoyancy(),
+                a.inLoss(),
+                a.stackLoss(),
+                a.outLoss(),
+                a.against());
     }
 
     private static double[] between(double[] a, double[] b, double share) {
@@ -119,7 +145,10 @@ final class AirSide {
             AirWay.Warmth warmth = warmth(w, flows.get(w), roadSpeed, heats);
             for (int k = 0; k < owner.get(w).length; k++) {
                 if (owner.get(w)[k] != NONE) {
-                    met[owner.get(w)[k]] = new AirMeeting(ways.get(w).massFlow(flows.get(w), k), warmth.air()[k], ways.get(w).faceSpeed(flows.get(w), k));
+                    met[owner.get(w)[k]] = new AirMeeting(
+                            ways.get(w).massFlow(flows.get(w), k),
+                            warmth.air()[k],
+                            ways.get(w).faceSpeed(flows.get(w), k));
                 }
             }
         }

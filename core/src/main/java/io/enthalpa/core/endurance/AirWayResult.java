@@ -15,7 +15,8 @@ import java.util.List;
  * @param density  kg/m3 of the outside air
  * @param layers   front first
  */
-public record AirWayResult(AirWay way, AirFlow flow, AirWay.Warmth warmth, double face, double density, List<LayerResult> layers) {
+public record AirWayResult(
+        AirWay way, AirFlow flow, AirWay.Warmth warmth, double face, double density, List<LayerResult> layers) {
     public AirWayResult {
         layers = List.copyOf(layers);
     }
@@ -38,6 +39,6 @@ public record AirWayResult(AirWay way, AirFlow flow, AirWay.Warmth warmth, doubl
      * @param airOut K
      * @param heat   W that it gives to the air
      */
-    public record LayerResult(double width, double height, double depth, double speed, double airIn, double airOut, double heat) {
-    }
+    public record LayerResult(
+            double width, double height, double depth, double speed, double airIn, double airOut, double heat) {}
 }

@@ -34,7 +34,9 @@ public final class ChargeSystem {
     /** @param doubt what core, radiator, water, ice, chiller and cooling air do otherwise than believed in a run; steady answers take only air and water from it */
     public ChargeSystem(ChargePath path, List<AirWaySpec> airWays, Doubt doubt) {
         this.path = path;
-        this.cores = path.cores().stream().map(slot -> new CooledCore(slot, path.ambient(), path.bay(), doubt)).toList();
+        this.cores = path.cores().stream()
+                .map(slot -> new CooledCore(slot, path.ambient(), path.bay(), doubt))
+                .toList();
         this.air = new AirSide(airWays, cores, path.ambient(), doubt);
     }
 
@@ -82,7 +84,13 @@ public final class ChargeSystem {
             List<ColdStream> cold = new ArrayList<>();
             List<SteadyCooling> cooling = new ArrayList<>();
             for (int k = 0; k < n; k++) {
-                ColdStream dry = cores.get(k).steadyStream(met[k], waterIn[k], point, heat[k], path.ambient().temperature());
+                ColdStream dry = cores.get(k)
+                        .steadyStream(
+                                met[k],
+                                waterIn[k],
+                                point,
+                                heat[k],
+                                path.ambient().temperature());
                 cold.add(wet[k] == null ? dry : dry.carrying(wet[k].latentHeat()));
                 cooling.add(new SteadyCooling(cores.get(k).cooler(), cold.get(k)));
             }
@@ -91,7 +99,8 @@ public final class ChargeSystem {
                 public double outletTemperature(int core, HumidAir gas, double flow, double inlet) {
                     seen[core].flow = flow;
                     seen[core].in = inlet;
-                    seen[core].out = cooling.get(core).outletTemperature(gas, flow, inlet) + (wet[core] == null ? 0 : wet[core].warmer());
+                    seen[core].out = cooling.get(core).outletTemperature(gas, flow, inlet)
+                            + (wet[core] == null ? 0 : wet[core].warmer());
                     return seen[core].out;
                 }
 
@@ -103,7 +112,8 @@ public final class ChargeSystem {
             List<CoreResult> results = new ArrayList<>();
             double moved = walls.settle();
             for (int k = 0; k < n; k++) {
-                CoreResult r = cores.get(k).result(seen[k].flow, seen[k].in, seen[k].out, result.manifoldPressure(), cold.get(k), met[k]);
+                CoreResult r = cores.get(k)
+                        .result(seen[k].flow, seen[k].in, seen[k].out, result.manifoldPressure(), cold.get(k), met[k]);
                 results.add(r);
                 moved = cores.get(k).hasLoop() ? Math.max(moved, Math.abs(r.coldIn() - waterIn[k])) : moved;
                 waterIn[k] = r.coldIn();
@@ -117,7 +127,11 @@ public final class ChargeSystem {
             }
             if (moved < 1e-4 || round > MOST_ROUNDS) {
                 List<Price> prices = withPrices ? solver.prices() : List.of();
-                return new SteadyResult(result, results, prices, SteadyCold.loops(cores, results, met, point, path.ambient()),
+                return new SteadyResult(
+                        result,
+                        results,
+                        prices,
+                        SteadyCold.loops(cores, results, met, point, path.ambient()),
                         SteadyCold.ways(air, flows, toAir(results, met, point), point));
             }
             met = next;

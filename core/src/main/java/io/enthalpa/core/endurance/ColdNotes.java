@@ -22,8 +22,7 @@ final class ColdNotes {
     /** K/s worth a word. */
     private static final double WARMING = 1e-4;
 
-    private ColdNotes() {
-    }
+    private ColdNotes() {}
 
     static void about(List<Note> notes, SteadyResult result, Ambient ambient) {
         for (LoopResult loop : result.loops()) {
@@ -79,7 +78,11 @@ final class ColdNotes {
         if (!loop.heights().hasTank()) {
             notes.add(new Note(Kind.LOOP_WITHOUT_TANK, here, 0, 0));
         } else if (loop.heights().over() > 1e-3) {
-            notes.add(new Note(Kind.LOOP_HIGH_SPOT, here + "/pieces/" + loop.heights().highest(), loop.heights().over(), LoopHeights.BEARABLE));
+            notes.add(new Note(
+                    Kind.LOOP_HIGH_SPOT,
+                    here + "/pieces/" + loop.heights().highest(),
+                    loop.heights().over(),
+                    LoopHeights.BEARABLE));
         }
     }
 
@@ -92,7 +95,11 @@ final class ColdNotes {
             notes.add(new Note(Kind.ICE_LASTS, here, loop.iceLasts(), 0));
         }
         if (loop.chillerOut()) {
-            notes.add(new Note(Kind.CHILLER_CUT_OUT, here, 0, loop.spec().chiller().orElseThrow().dropOutBoost()));
+            notes.add(new Note(
+                    Kind.CHILLER_CUT_OUT,
+                    here,
+                    0,
+                    loop.spec().chiller().orElseThrow().dropOutBoost()));
         }
         if (loop.rise() > WARMING) {
             notes.add(new Note(Kind.LOOP_WARMS, here, loop.rise(), 0));

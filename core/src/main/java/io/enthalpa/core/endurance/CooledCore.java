@@ -28,17 +28,21 @@ import java.util.Optional;
 final class CooledCore {
     /** The flow is found anew when the water has changed by more than this, K, or the engine's speed by so much of it. */
     private static final double SAME_WATER = 1;
+
     private static final double SAME_SPEED = 0.01;
     /** W/K of a stream that all but stands, and kg/s of air that rises by itself through a radiator. */
     static final double LEAST_RATE = 1e-3;
+
     private static final double LEAST_AIR = 1e-4;
     /** m3 of water in a m3 of a water-cooled core's block (common practice, no source). */
     private static final double WATER_SHARE = 0.2;
+
     private static final RadiatorMetal.Sides NO_RADIATOR = new RadiatorMetal.Sides(0, 0);
     /** m3/s of water that nothing moves. */
     private static final double LEAST_FLOW = 1e-7;
     /** W below which a core gives too little to ask what limits it. */
     private static final double LEAST_HEAT = 50;
+
     private final CoreSlot slot;
     private final Ambient ambient;
     private final Optional<BaySpec> bay;
@@ -74,7 +78,9 @@ final class CooledCore {
         try {
             return Radiator.of(loop.radiator().orElseThrow(), loop.coolant());
         } catch (EnthalpaFault fault) {
-            throw fault.field().contains(" ") ? fault : fault.at(slot.pointer() + "/water/radiator/" + fault.field(), fault.label());
+            throw fault.field().contains(" ")
+                    ? fault
+                    : fault.at(slot.pointer() + "/water/radiator/" + fault.field(), fault.label());
         }
     }
 
@@ -108,18 +114,23 @@ final class CooledCore {
 
     /** What stands in a way of the cooling air: the core, or the radiator of its loop. */
     AirWay.Member airMember() {
-        return hasLoop() ? new AirWay.Member(radiator.size(), radiator::airLoss) : new AirWay.Member(cooler().spec().size(), cooler()::airLoss);
+        return hasLoop()
+                ? new AirWay.Member(radiator.size(), radiator::airLoss)
+                : new AirWay.Member(cooler().spec().size(), cooler()::airLoss);
     }
 
     /** The air by a measured share of road speed, for what stands in no way. */
     AirMeeting ownAir(double roadSpeed) {
-        FaceAirSpec face = slot.element().cooling() instanceof CoolingSide.Air air ? air.face()
+        FaceAirSpec face = slot.element().cooling() instanceof CoolingSide.Air air
+                ? air.face()
                 : loop.radiator().isPresent() ? loop.radiator().get().air() : null;
         if (face == null) {
             return new AirMeeting(0, ambient.temperature(), 0);
         }
         CoreSize size = hasLoop() ? radiator.size() : cooler().spec().size();
-        return new AirMeeting(face.flow(roadSpeed, size.face(), ambient.air(), ambient.pressure(), ambient.temperature()), ambient.temperature(),
+        return new AirMeeting(
+                face.flow(roadSpeed, size.face(), ambient.air(), ambient.pressure(), ambient.temperature()),
+                ambient.temperature(),
                 face.faceSpeed(roadSpeed));
     }
 
@@ -162,9 +173,17 @@ final class CooledCore {
 
     /** @return W the radiator moves for each kelvin between its water and its air inlet; 0 without one */
     double radiatorPerKelvin(AirMeeting met, ColdStream water, double waterT) {
-        return radiator == null || met.flow() <= 0 ? 0
-                : radiator.transfer(water.flow(), water.capacityRate(), waterT, met.flow(), met.flow() * ambient.air().heatCapacity(met.inlet()), met.inlet(),
-                radiatorFactor).conductancePerKelvin();
+        return radiator == null || met.flow() <= 0
+                ? 0
+                : radiator.transfer(
+                                water.flow(),
+                                water.capacityRate(),
+                                waterT,
+                                met.flow(),
+                                met.flow() * ambient.air().heatCapacity(met.inlet()),
+                                met.inlet(),
+                                radiatorFactor)
+                        .conductancePerKelvin();
     }
 
     /** What the radiator's sides carry in a run; one without air still has a breath of it. */
@@ -175,7 +194,8 @@ final class CooledCore {
         double flow = Math.max(met.flow(), LEAST_AIR);
         double waterRate = Math.max(water.capacityRate(), LEAST_RATE);
         double airRate = flow * ambient.air().heatCapacity(met.inlet());
-        HeatTransfer transfer = radiator.transfer(Math.max(water.flow(), LEAST_AIR), waterRate, waterT, flow, airRate, met.inlet(), radiatorFactor);
+        HeatTransfer transfer = radiator.transfer(
+                Math.max(water.flow(), LEAST_AIR), waterRate, waterT, flow, airRate, met.inlet(), radiatorFactor);
         return RadiatorMetal.Sides.of(transfer, waterRate, airRate);
     }
 
@@ -192,7 +212,10 @@ final class CooledCore {
     /** @return of the core, as far as they are believed; kg/s and K */
     Conductances conductances(double hotFlow, double hotT, double coldFlow, double coldT) {
         Conductances believed = cooler().conductances(hotFlow, hotT, coldFlow, coldT);
-        return coreFactor == 1 ? believed : new Conductances(believed.hot() * coreFactor, believed.wall() * coreFactor, believed.cold() * coreFactor);
+        return coreFactor == 1
+                ? believed
+                : new Conductances(
+                        believed.hot() * coreFactor, believed.wall() * coreFactor, believed.cold() * coreFactor);
     }
 
     Doubt doubt() {
@@ -207,7 +230,9 @@ final class CooledCore {
             ChillerSpec chiller = loop.chiller().get();
             sinks = sinks.and(chiller.slope(ambient.temperature()), chiller.zeroAt());
         }
-        LoopSinks melting = loop.tank().isPresent() ? sinks.and(loop.tank().get().ice().conductance(iceLeft), IceSpec.MELTING) : sinks;
+        LoopSinks melting = loop.tank().isPresent()
+                ? sinks.and(loop.tank().get().ice().conductance(iceLeft), IceSpec.MELTING)
+                : sinks;
         // What leaks to the bay is no cooling: without anything else the loop is answered as it starts.
         return melting.conductance() <= 0 ? melting : melting.and(loop.soak(), bay(point.roadSpeed()));
     }
@@ -228,10 +253,16 @@ final class CooledCore {
         if (sinks.conductance() <= 0) {
             return new ColdStream(stream.flow(), stream.capacityRate(), startWater(soaked), 0);
         }
-        ColdStream whole = new ColdStream(stream.flow(), stream.capacityRate(), sinks.level(), sinks.resistance(stream.capacityRate()));
+        ColdStream whole = new ColdStream(
+                stream.flow(), stream.capacityRate(), sinks.level(), sinks.resistance(stream.capacityRate()));
         boolean chilled = loop.chiller().isPresent() && loop.chiller().get().worksAt(point.boost());
         return chilled && whole.inletAt(heat) < loop.chiller().get().coldest()
-                ? new ColdStream(stream.flow(), stream.capacityRate(), loop.chiller().get().coldest(), 0) : whole;
+                ? new ColdStream(
+                        stream.flow(),
+                        stream.capacityRate(),
+                        loop.chiller().get().coldest(),
+                        0)
+                : whole;
     }
 
     /**
@@ -244,17 +275,33 @@ final class CooledCore {
         double sensible = flow * (ambient.air().enthalpy(in) - ambient.air().enthalpy(out));
         HeatTransfer transfer = new SteadyCooling(cooler(), cold).transfer(ambient.air(), flow, in, out);
         double coldIn = cold.inletAt(sensible);
-        Condensate condensate = Condensate.of(ambient.air(), flow, pressure, in, coldIn, cold.capacityRate(), transfer.conductances());
+        Condensate condensate =
+                Condensate.of(ambient.air(), flow, pressure, in, coldIn, cold.capacityRate(), transfer.conductances());
         double heat = sensible + condensate.latentHeat();
         double coldOut = coldIn + heat / cold.capacityRate();
         double towards = Math.min(cold.sinkTemperature(), ambient.temperature());
-        return new CoreResult(slot, flow, in, out, transfer, heat, cold.flow(), coldIn, coldOut, met.speed(), (in - out) / Math.max(in - towards, 1e-9),
-                ResistanceShares.of(transfer, sensible / Math.max(in - out, 1e-9), cold), condensate);
+        return new CoreResult(
+                slot,
+                flow,
+                in,
+                out,
+                transfer,
+                heat,
+                cold.flow(),
+                coldIn,
+                coldOut,
+                met.speed(),
+                (in - out) / Math.max(in - towards, 1e-9),
+                ResistanceShares.of(transfer, sensible / Math.max(in - out, 1e-9), cold),
+                condensate);
     }
 
     /** @return whether nothing but outside air takes its heat for good */
     boolean onlyAirTakesIt() {
-        return loop == null || !loop.isOpen() && loop.chiller().isEmpty() && loop.tank().map(t -> t.ice().mass()).orElse(0.0) <= 0;
+        return loop == null
+                || !loop.isOpen()
+                        && loop.chiller().isEmpty()
+                        && loop.tank().map(t -> t.ice().mass()).orElse(0.0) <= 0;
     }
 
     /**
@@ -272,7 +319,9 @@ final class CooledCore {
         double rate = trace.flow()[i] * ambient.air().heatCapacity((in + out) / 2);
         double heat = Math.max(lately, LEAST_HEAT);
         ColdStream stream = streamAt(met, coldIn, point.speed());
-        HeatTransfer transfer = new SteadyCooling(cooler(), new ColdStream(stream.flow(), stream.capacityRate(), coldIn, 0)).transfer(ambient.air(), trace.flow()[i], in, out);
+        HeatTransfer transfer = new SteadyCooling(
+                        cooler(), new ColdStream(stream.flow(), stream.capacityRate(), coldIn, 0))
+                .transfer(ambient.air(), trace.flow()[i], in, out);
         double warmed = Math.max(met.inlet() - ambient.temperature(), 0) / heat;
         if (loop == null || loop.isOpen()) {
             return ResistanceShares.of(transfer, rate, stream.capacityRate(), 0, 0, loop == null ? warmed : 0);
@@ -283,6 +332,7 @@ final class CooledCore {
         double stores = Math.max(0, Math.min(1, 1 - taken / heat));
         double behind = Math.max(coldIn - level, 0) / heat;
         double byAir = sinks.conductance() > 0 ? sinks.radiator() / sinks.conductance() : 0;
-        return ResistanceShares.of(transfer, rate, stream.capacityRate(), behind * (1 - stores), behind * stores, warmed * byAir);
+        return ResistanceShares.of(
+                transfer, rate, stream.capacityRate(), behind * (1 - stores), behind * stores, warmed * byAir);
     }
 }

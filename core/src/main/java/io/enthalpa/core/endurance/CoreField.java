@@ -14,10 +14,15 @@ import java.util.Arrays;
 final class CoreField implements MetalField {
     /** Cells along the charge and along the cold stream; finer changes the outlet by less than 0.1 K. */
     static final int ALONG = 16;
+
     static final int ACROSS = 8;
 
     /** Which stream mixes across its way. */
-    enum Mixed { NONE, HOT, COLD }
+    enum Mixed {
+        NONE,
+        HOT,
+        COLD
+    }
 
     private final Mixed mixed;
     private final int nx;
@@ -58,7 +63,15 @@ final class CoreField implements MetalField {
     }
 
     @Override
-    public void step(double dt, double hotRate, double hotInlet, double hotToMetal, double coldRate, double coldInlet, double metalToCold, DampCharge damp) {
+    public void step(
+            double dt,
+            double hotRate,
+            double hotInlet,
+            double hotToMetal,
+            double coldRate,
+            double coldInlet,
+            double metalToCold,
+            DampCharge damp) {
         double hotReach = hotRate > 0 ? -Math.expm1(-hotToMetal / (nx * hotRate)) : 0;
         double coldReach = -Math.expm1(-metalToCold / (ny * coldRate));
         double g = hotRate / ny * hotReach;

@@ -25,11 +25,13 @@ final class CorePlant {
     private final WaterSide water;
     /** K that no metal can be below: the coldest that it and all it met have been. */
     private double leastMetal;
+
     private double latent;
     /** W given to the air at the core's face or its radiator, last step. */
     private double toAir;
     /** What the path's solution asked last. */
     private double seenFlow;
+
     private double seenIn;
     private double charge;
     private double taken;
@@ -40,16 +42,25 @@ final class CorePlant {
         this.air = air;
         this.chillerFactor = core.doubt().factor(Unknown.CHILLER_CAPACITY);
         this.outside = outside;
-        this.field = MetalField.of(core.cooler().spec().arrangement(), core.cooler().heatCapacity(), start);
-        this.water = core.hasLoop() ? new WaterSide(core.loop(), core.startWater(start), outside, core.doubt().factor(Unknown.ICE_CONTACT),
-                core.radiatorMetal(), core.waterInside()) : null;
+        this.field =
+                MetalField.of(core.cooler().spec().arrangement(), core.cooler().heatCapacity(), start);
+        this.water = core.hasLoop()
+                ? new WaterSide(
+                        core.loop(),
+                        core.startWater(start),
+                        outside,
+                        core.doubt().factor(Unknown.ICE_CONTACT),
+                        core.radiatorMetal(),
+                        core.waterInside())
+                : null;
         leastMetal = start;
         this.charge = start;
         in = new double[steps];
         out = new double[steps];
         flow = new double[steps];
         condensate = new double[steps];
-        cold = CoreTrace.Cold.of(water != null, water != null && core.loop().chiller().isPresent(), steps);
+        cold = CoreTrace.Cold.of(
+                water != null, water != null && core.loop().chiller().isPresent(), steps);
     }
 
     /** @return K of the charge behind the core, as the metal stands; notes what asked */
@@ -118,7 +129,8 @@ final class CorePlant {
         double coldRate = Math.max(stream.capacityRate(), CooledCore.LEAST_RATE);
         double coldInlet = water != null ? water.feed(dt, coldRate) : met.inlet();
         leastMetal = Math.min(leastMetal, Math.min(coldInlet, inlet));
-        Conductances films = core.conductances(Math.max(m, 1e-6), (inlet + charge) / 2, Math.max(stream.flow(), 1e-6), coldInlet);
+        Conductances films =
+                core.conductances(Math.max(m, 1e-6), (inlet + charge) / 2, Math.max(stream.flow(), 1e-6), coldInlet);
         double rate = m * air.heatCapacity((inlet + charge) / 2);
         field.step(dt, rate, inlet, films.hotToMetal(), coldRate, coldInlet, films.metalToCold(), damp(m, pressure));
         charge = m > 0 ? field.hotOut() : field.stored() / core.cooler().heatCapacity();
@@ -157,12 +169,28 @@ final class CorePlant {
     }
 
     /** What the water did not keep, radiator, chiller and overboard took. */
-    private void advanceWater(int i, double dt, boolean running, double heat, double before, AirMeeting met, ColdStream stream, OperatingPoint point) {
+    private void advanceWater(
+            int i,
+            double dt,
+            boolean running,
+            double heat,
+            double before,
+            AirMeeting met,
+            ColdStream stream,
+            OperatingPoint point) {
         RadiatorMetal.Sides radiator = core.radiatorSides(met, stream, water.out());
         ChillerSpec chiller = core.loop().chiller().orElse(null);
-        boolean chills = chiller != null && chiller.worksAt(running ? point.boost() : 0) && (running || chiller.whileWaiting());
+        boolean chills =
+                chiller != null && chiller.worksAt(running ? point.boost() : 0) && (running || chiller.whileWaiting());
         double rate = Math.max(stream.capacityRate(), CooledCore.LEAST_RATE);
-        water.advance(dt, heat, rate, radiator, met.inlet(), chills ? chiller.slope(outside) * chillerFactor : 0, chills ? chiller.zeroAt() : 0,
+        water.advance(
+                dt,
+                heat,
+                rate,
+                radiator,
+                met.inlet(),
+                chills ? chiller.slope(outside) * chillerFactor : 0,
+                chills ? chiller.zeroAt() : 0,
                 chills ? chiller.coldest() : 0);
         rejected += heat * dt - (water.stored() - before);
         toAir = water.toAir();

@@ -21,6 +21,17 @@ import io.enthalpa.core.exchanger.HeatTransfer;
  * @param shares        where the resistance is
  * @param condensate    water that comes out inside
  */
-public record CoreResult(CoreSlot slot, double flow, double in, double out, HeatTransfer transfer, double heat, double coldFlow,
-                         double coldIn, double coldOut, double faceSpeed, double recovered, ResistanceShares shares, Condensate condensate) {
-}
+public record CoreResult(
+        CoreSlot slot,
+        double flow,
+        double in,
+        double out,
+        HeatTransfer transfer,
+        double heat,
+        double coldFlow,
+        double coldIn,
+        double coldOut,
+        double faceSpeed,
+        double recovered,
+        ResistanceShares shares,
+        Condensate condensate) {}

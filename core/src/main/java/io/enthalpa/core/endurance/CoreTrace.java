@@ -13,7 +13,8 @@ import java.util.List;
  * @param cold   what cools it
  * @param frames pictures of the metal, evenly spread over the steps
  */
-public record CoreTrace(String name, double[] in, double[] out, double[] flow, double[] condensate, Cold cold, List<Frame> frames) {
+public record CoreTrace(
+        String name, double[] in, double[] out, double[] flow, double[] condensate, Cold cold, List<Frame> frames) {
     /** K over outside air below which effectiveness says nothing. */
     private static final double LEAST_EXCESS = 10;
 
@@ -34,11 +35,35 @@ public record CoreTrace(String name, double[] in, double[] out, double[] flow, d
      * @param pump     whether the water is moved
      * @param chills   whether the chiller's compressor may run; at its coldest it takes only what comes in
      */
-    public record Cold(boolean byWater, boolean hasChiller, double[] in, double[] out, double[] water, double[] airIn, double[] air, double[] tank, double[] ice, double[] rejected, double[] chilled,
-                       boolean[] pump, boolean[] chills) {
+    public record Cold(
+            boolean byWater,
+            boolean hasChiller,
+            double[] in,
+            double[] out,
+            double[] water,
+            double[] airIn,
+            double[] air,
+            double[] tank,
+            double[] ice,
+            double[] rejected,
+            double[] chilled,
+            boolean[] pump,
+            boolean[] chills) {
         static Cold of(boolean byWater, boolean hasChiller, int n) {
-            return new Cold(byWater, hasChiller, new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n],
-                    new boolean[n], new boolean[n]);
+            return new Cold(
+                    byWater,
+                    hasChiller,
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new boolean[n],
+                    new boolean[n]);
         }
     }
 
@@ -50,8 +75,7 @@ public record CoreTrace(String name, double[] in, double[] out, double[] flow, d
      * @param across cells along the cold flow
      * @param cells K, along outer and across inner
      */
-    public record Frame(double time, int along, int across, double[] cells) {
-    }
+    public record Frame(double time, int along, int across, double[] cells) {}
 
     /** @return K of the cold stream at it: outside air, or the water */
     public double[] coldIn() {

@@ -19,6 +19,7 @@ final class CounterField implements MetalField {
     private final double[] cold = new double[CELLS + 1];
     /** W that water coming out gives to each cell. */
     private final double[] wet = new double[CELLS];
+
     private double heatOut;
     private double condensed;
     private double latent;
@@ -30,7 +31,15 @@ final class CounterField implements MetalField {
     }
 
     @Override
-    public void step(double dt, double hotRate, double hotInlet, double hotToMetal, double coldRate, double coldInlet, double metalToCold, DampCharge damp) {
+    public void step(
+            double dt,
+            double hotRate,
+            double hotInlet,
+            double hotToMetal,
+            double coldRate,
+            double coldInlet,
+            double metalToCold,
+            DampCharge damp) {
         double hotReach = hotRate > 0 ? -Math.expm1(-hotToMetal / (CELLS * hotRate)) : 0;
         double coldReach = -Math.expm1(-metalToCold / (CELLS * coldRate));
         double g = hotRate * hotReach;

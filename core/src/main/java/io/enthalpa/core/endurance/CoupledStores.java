@@ -15,12 +15,16 @@ final class CoupledStores {
     /**
      * {@code c1 dT1/dt = push1 - pull1 T1 - between (T1 - T2)} and the same for the second; one pull must be above 0.
      *
-     * @param c       J/K
-     * @param pull    W/K
-     * @param push    W
+     * @param c1      J/K, of the first
+     * @param pull1   W/K
+     * @param push1   W
+     * @param c2      J/K, of the second
+     * @param pull2   W/K
+     * @param push2   W
      * @param between W/K
      */
-    void relax(double dt, double c1, double pull1, double push1, double c2, double pull2, double push2, double between) {
+    void relax(
+            double dt, double c1, double pull1, double push1, double c2, double pull2, double push2, double between) {
         double a11 = -(pull1 + between) / c1;
         double a12 = between / c1;
         double a21 = between / c2;

@@ -22,21 +22,28 @@ import java.util.stream.IntStream;
  * (the gas is a thousand times quicker than the metal), then the metal and the water move on.
  */
 public final class EnduranceRun {
-    public static final Method METHOD = Method.of("endurance", "Intake temperature over a duty",
+    public static final Method METHOD = Method.of(
+                    "endurance",
+                    "Intake temperature over a duty",
                     "The metal of a core is a field of 16 by 8 cells along and across the charge. Gas passes without storing heat; in each cell it comes "
                             + "exponentially closer to the metal. Over a step each cell relaxes exactly and hands on the mean of the step, so that the accounts "
                             + "balance for any step. The loop's water relaxes exactly too. Steps: run length over 4000, from 0.05 to 0.5 s; 2 s while the engine is off.")
             .formula("C dT/dt = g (Th - T) - c (T - Tc) in each cell, g and c what the streams can carry to it")
-            .source(Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., transient response"),
-                    Citation.commonPractice("the run's steady end is checked against the steady solver within 1 %, its steps against an adaptive integrator within 0.2 K"))
-            .leavesOut("What condenses is still counted in the charge behind the core; end tanks, cones and joints hold no heat.");
+            .source(
+                    Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., transient response"),
+                    Citation.commonPractice(
+                            "the run's steady end is checked against the steady solver within 1 %, its steps against an adaptive integrator within 0.2 K"))
+            .leavesOut(
+                    "What condenses is still counted in the charge behind the core; end tanks, cones and joints hold no heat.");
     private static final int FRAMES = 60;
     /** The path is solved anew when the engine's speed has moved by more than this share, the boost by so many Pa, the charge behind the cores by so many K. */
     private static final double SAME_SPEED = 2e-3;
+
     private static final double SAME_BOOST = 50;
     private static final double SAME_CHARGE = 0.05;
     /** Of the charge path at each step. */
     private static final double TOLERANCE = 1e-5;
+
     private static final double SHORTEST_STEP = 0.05;
     private static final double LONGEST_STEP = 0.5;
     private static final double STEPS_WANTED = 4000;
@@ -52,6 +59,7 @@ public final class EnduranceRun {
     private final List<CorePlant> plants = new ArrayList<>();
     /** The cores behind which no other follows: one, or one in each leg. */
     private final List<CorePlant> lastOnes = new ArrayList<>();
+
     private final List<WallPlant> walls = new ArrayList<>();
     private final BayAir bay;
     private final Sensor sensor;
@@ -63,10 +71,12 @@ public final class EnduranceRun {
     private final double[][] wallT;
     /** Of each way of the air; null where it has no fan. */
     private final boolean[][] fans;
+
     private final double[] toAir;
     private final ChargeCooling asTheyStand = new AsTheyStand();
     /** Liquid that evaporates behind a core takes part of what the core has changed by since: its plenum is not simply so much warmer. */
     private final boolean sprayed;
+
     private Moment last;
     private double now;
     private double used;
@@ -84,7 +94,8 @@ public final class EnduranceRun {
         double bore = path.elements().get(path.elements().size() - 1).bore();
         this.sensorArea = Math.PI / 4 * bore * bore;
         this.sprayed = !path.sprays().isEmpty();
-        this.bay = new BayAir(path.bay(), ambient.temperature(), duty.rows().get(0).roadSpeed());
+        this.bay =
+                new BayAir(path.bay(), ambient.temperature(), duty.rows().get(0).roadSpeed());
         double start = ambient.temperature() + duty.startAbove();
         for (CooledCore core : system.cores()) {
             plants.add(new CorePlant(core, ambient.air(), ambient.temperature(), start, duration.length));
@@ -169,13 +180,28 @@ public final class EnduranceRun {
             }
             step(i, cursor);
         }
-        EnergyAudit audit = new EnergyAudit(sum(CorePlant::taken, WallPlant::taken), stored() - storedAtStart, sum(CorePlant::rejected, WallPlant::rejected),
+        EnergyAudit audit = new EnergyAudit(
+                sum(CorePlant::taken, WallPlant::taken),
+                stored() - storedAtStart,
+                sum(CorePlant::rejected, WallPlant::rejected),
                 plants.stream().mapToDouble(CorePlant::latent).sum());
         List<String> names = solver.stationNames();
-        return new Trace(columns, ambient.temperature(), plants.stream().map(CorePlant::trace).toList(),
-                IntStream.range(0, names.size()).mapToObj(k -> new Trace.Station(names.get(k), stationT[k], stationP[k])).toList(),
-                IntStream.range(0, walls.size()).mapToObj(k -> new Trace.Wall(path.walls().get(k).name(), path.walls().get(k).pointer(), wallT[k])).toList(),
-                IntStream.range(0, fans.length).filter(w -> fans[w] != null).mapToObj(w -> new Trace.Fan(air.ways().get(w).spec().name(), fans[w])).toList(), audit);
+        return new Trace(
+                columns,
+                ambient.temperature(),
+                plants.stream().map(CorePlant::trace).toList(),
+                IntStream.range(0, names.size())
+                        .mapToObj(k -> new Trace.Station(names.get(k), stationT[k], stationP[k]))
+                        .toList(),
+                IntStream.range(0, walls.size())
+                        .mapToObj(k -> new Trace.Wall(
+                                path.walls().get(k).name(), path.walls().get(k).pointer(), wallT[k]))
+                        .toList(),
+                IntStream.range(0, fans.length)
+                        .filter(w -> fans[w] != null)
+                        .mapToObj(w -> new Trace.Fan(air.ways().get(w).spec().name(), fans[w]))
+                        .toList(),
+                audit);
     }
 
     private void step(int i, Duty.Cursor cursor) {
@@ -196,7 +222,15 @@ public final class EnduranceRun {
             if (begins) {
                 plants.get(k).newRun();
             }
-            plants.get(k).advance(i, dt, running, running ? solver.manifoldPressure() : ambient.pressure(), bay.temperature(), met[k], point);
+            plants.get(k)
+                    .advance(
+                            i,
+                            dt,
+                            running,
+                            running ? solver.manifoldPressure() : ambient.pressure(),
+                            bay.temperature(),
+                            met[k],
+                            point);
             toAir[k] = plants.get(k).toAir();
         }
         for (int k = 0; k < walls.size(); k++) {
@@ -254,7 +288,9 @@ public final class EnduranceRun {
             return solver.intakeTemperature();
         }
         if (running) {
-            return plants.isEmpty() ? solver.intakeTemperature() : solver.intakeTemperature() + behindCores() - last.behindCores();
+            return plants.isEmpty()
+                    ? solver.intakeTemperature()
+                    : solver.intakeTemperature() + behindCores() - last.behindCores();
         }
         return walls.isEmpty() ? behindCores() : walls.get(walls.size() - 1).temperature();
     }
@@ -277,7 +313,8 @@ public final class EnduranceRun {
     }
 
     private double sum(ToDoubleFunction<CorePlant> ofCore, ToDoubleFunction<WallPlant> ofWall) {
-        return plants.stream().mapToDouble(ofCore).sum() + walls.stream().mapToDouble(ofWall).sum();
+        return plants.stream().mapToDouble(ofCore).sum()
+                + walls.stream().mapToDouble(ofWall).sum();
     }
 
     private double stored() {
@@ -287,8 +324,11 @@ public final class EnduranceRun {
     /** What the charge path was last solved for. */
     private record Moment(double speed, double boost, double behindCores, double walls, double bay) {
         boolean differs(Duty.Cursor cursor, double out, double wallsNow, double bayNow) {
-            return Math.abs(cursor.speed() - speed) > SAME_SPEED * speed || Math.abs(cursor.boost() - boost) > SAME_BOOST
-                    || Math.abs(out - behindCores) > SAME_CHARGE || Math.abs(wallsNow - walls) > 0.05 || Math.abs(bayNow - bay) > 0.05;
+            return Math.abs(cursor.speed() - speed) > SAME_SPEED * speed
+                    || Math.abs(cursor.boost() - boost) > SAME_BOOST
+                    || Math.abs(out - behindCores) > SAME_CHARGE
+                    || Math.abs(wallsNow - walls) > 0.05
+                    || Math.abs(bayNow - bay) > 0.05;
         }
     }
 }

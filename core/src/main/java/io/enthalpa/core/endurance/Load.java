@@ -10,13 +10,17 @@ import java.util.stream.IntStream;
  * are kept apart, to be told as what they are.
  */
 public final class Load {
-    public static final Method METHOD = Method.of("load", "What is judged: load",
+    public static final Method METHOD = Method.of(
+                    "load",
+                    "What is judged: load",
                     "Boost above three tenths of the highest in the run, for half a second or longer, is load; a run without boost is load all along. What soaked into the parts while they stood "
                             + "is start soak: under the first load, for a minute of it at most, while a core gives out more heat than the charge brings it, and until the charge is within 1 K of the "
                             + "lowest it falls to without the boost going down. A peak counts with the temperature that it holds "
                             + "to within half a kelvin for half a second: worst, time over the target and over the timing line, shape, odds, ranking and sizing are all about that. Start soak, idling and overrun "
                             + "are told beside it.")
-            .source(Citation.commonPractice("hot air at idle, on the overrun or in the first breath after standing costs nothing; what the engine gets under load is what counts"))
+            .source(
+                    Citation.commonPractice(
+                            "hot air at idle, on the overrun or in the first breath after standing costs nothing; what the engine gets under load is what counts"))
             .leavesOut("Three tenths, half a second and 1 K are judgement.");
     /** Share of the run's highest boost from which it is load. */
     static final double SHARE = 0.3;
@@ -42,6 +46,7 @@ public final class Load {
     private static final double SAME_LOAD = 0.1;
     /** K by which what is held may move, so that a slow peak counts whole. */
     private static final double WITHIN = 0.5;
+
     private static final double SLACK = 1e-9;
 
     private final Trace trace;
@@ -135,7 +140,9 @@ public final class Load {
         int end = -1;
         int falls = -1;
         int lowest = -1;
-        for (int i = first; i < trace.length() && running(i) && trace.time()[i] < trace.time()[first] + SOAK_MOST; i++) {
+        for (int i = first;
+                i < trace.length() && running(i) && trace.time()[i] < trace.time()[first] + SOAK_MOST;
+                i++) {
             if (!loaded[i] || trace.boost()[i] < (1 - SAME_LOAD) * highestBoost) {
                 if (trace.time()[i] - lastLoad > GEAR_CHANGE) {
                     break;
@@ -223,7 +230,10 @@ public final class Load {
     public int worst() {
         int worst = -1;
         for (int i = 0; i < held.length; i++) {
-            if (counts(i) && (worst < 0 || held[i] > held[worst] || held[i] == held[worst] && trace.intake()[i] < trace.intake()[worst])) {
+            if (counts(i)
+                    && (worst < 0
+                            || held[i] > held[worst]
+                            || held[i] == held[worst] && trace.intake()[i] < trace.intake()[worst])) {
                 worst = i;
             }
         }

@@ -29,9 +29,26 @@ import java.util.List;
  * @param heights  where air stays
  * @param dewPoint K of the outside air: what is colder than this sweats
  */
-public record LoopResult(CoreSlot slot, WaterLoopSpec spec, LoopFlow flow, List<LoopFlow.Head> heads, double waterIn, double waterOut, double back, double heat, double radiator,
-                         AirMeeting air, double airOut, double chiller, boolean chillerOut, double pullDown, double ice, double iceLasts, double rise,
-                         LoopHeights heights, double dewPoint) {
+public record LoopResult(
+        CoreSlot slot,
+        WaterLoopSpec spec,
+        LoopFlow flow,
+        List<LoopFlow.Head> heads,
+        double waterIn,
+        double waterOut,
+        double back,
+        double heat,
+        double radiator,
+        AirMeeting air,
+        double airOut,
+        double chiller,
+        boolean chillerOut,
+        double pullDown,
+        double ice,
+        double iceLasts,
+        double rise,
+        LoopHeights heights,
+        double dewPoint) {
     /** @return true when hoses and core are colder than the outside air's dew point */
     public boolean sweats() {
         return Math.min(waterIn, back) < dewPoint;

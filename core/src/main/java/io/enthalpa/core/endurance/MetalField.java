@@ -31,7 +31,15 @@ interface MetalField {
      * @param metalToCold W/K
      * @param damp      what water the charge brings; {@link DampCharge#DRY} where none can come out
      */
-    void step(double dt, double hotRate, double hotInlet, double hotToMetal, double coldRate, double coldInlet, double metalToCold, DampCharge damp);
+    void step(
+            double dt,
+            double hotRate,
+            double hotInlet,
+            double hotToMetal,
+            double coldRate,
+            double coldInlet,
+            double metalToCold,
+            DampCharge damp);
 
     /** @return K of the coldest metal */
     double coldest();

@@ -124,11 +124,18 @@ public record Note(Kind kind, String pointer, double value, double limit) {
     /** @return what the user should know about an answer, in the order of the path */
     public static List<Note> about(ChargeSystem system, SteadyResult result) {
         List<Note> notes = new ArrayList<>();
-        system.path().engine().fuel().ifPresent(fuel -> fuel(notes, fuel, result.path().flow()));
+        system.path()
+                .engine()
+                .fuel()
+                .ifPresent(fuel -> fuel(notes, fuel, result.path().flow()));
         row(notes, "/path", result.path().stations(), result.path().pieces(), false);
         if (result.path().blowerLimited()) {
             double ambient = system.path().ambient().pressure();
-            notes.add(new Note(Kind.BLOWER_LIMITED, "/path", result.path().manifoldPressure() - ambient, result.path().askedPressure() - ambient));
+            notes.add(new Note(
+                    Kind.BLOWER_LIMITED,
+                    "/path",
+                    result.path().manifoldPressure() - ambient,
+                    result.path().askedPressure() - ambient));
         }
         for (CoreResult core : result.cores()) {
             core(notes, core);
@@ -144,7 +151,8 @@ public record Note(Kind kind, String pointer, double value, double limit) {
         }
     }
 
-    private static void row(List<Note> notes, String pointer, List<Station> stations, List<PieceResult> pieces, boolean blown) {
+    private static void row(
+            List<Note> notes, String pointer, List<Station> stations, List<PieceResult> pieces, boolean blown) {
         boolean behind = blown;
         for (int i = 0; i < pieces.size(); i++) {
             PieceResult piece = pieces.get(i);
@@ -160,7 +168,8 @@ public record Note(Kind kind, String pointer, double value, double limit) {
             if (piece.element() instanceof PathElement.Blower blower) {
                 behind = true;
                 blower(notes, here, blower.spec(), piece);
-            } else if (piece.element() instanceof PathElement.Pipe pipe && pipe.spec().apart() < PipeSpec.APART) {
+            } else if (piece.element() instanceof PathElement.Pipe pipe
+                    && pipe.spec().apart() < PipeSpec.APART) {
                 notes.add(new Note(Kind.BENDS_CLOSE, here, pipe.spec().apart(), PipeSpec.APART));
             } else if (piece.element() instanceof PathElement.Parallel pair) {
                 pair(notes, here, pair, piece, stations.get(i).bore(), i == 0, behind);
@@ -169,14 +178,26 @@ public record Note(Kind kind, String pointer, double value, double limit) {
         }
     }
 
-    private static void pair(List<Note> notes, String here, PathElement.Parallel pair, PieceResult piece, double bore, boolean ownAir, boolean behind) {
+    private static void pair(
+            List<Note> notes,
+            String here,
+            PathElement.Parallel pair,
+            PieceResult piece,
+            double bore,
+            boolean ownAir,
+            boolean behind) {
         double replaced = ownAir ? pair.mergedBore() : bore;
         double area = 0;
         for (int k = 0; k < 2; k++) {
             LegResult leg = piece.legs().get(k);
-            double narrowest = leg.pieces().stream().map(PieceResult::element)
-                    .filter(e -> e instanceof PathElement.Pipe || e instanceof PathElement.Joint || e instanceof PathElement.Reducer)
-                    .mapToDouble(PathElement::bore).min().orElse(leg.stations().get(0).bore());
+            double narrowest = leg.pieces().stream()
+                    .map(PieceResult::element)
+                    .filter(e -> e instanceof PathElement.Pipe
+                            || e instanceof PathElement.Joint
+                            || e instanceof PathElement.Reducer)
+                    .mapToDouble(PathElement::bore)
+                    .min()
+                    .orElse(leg.stations().get(0).bore());
             area += Math.PI / 4 * narrowest * narrowest;
         }
         double one = Math.PI / 4 * replaced * replaced;
@@ -188,7 +209,12 @@ public record Note(Kind kind, String pointer, double value, double limit) {
             notes.add(new Note(Kind.LEGS_UNEQUAL, here, off, IMBALANCE));
         }
         for (int k = 0; k < 2; k++) {
-            row(notes, here + "/legs/" + k + "/path", piece.legs().get(k).stations(), piece.legs().get(k).pieces(), behind);
+            row(
+                    notes,
+                    here + "/legs/" + k + "/path",
+                    piece.legs().get(k).stations(),
+                    piece.legs().get(k).pieces(),
+                    behind);
         }
     }
 
@@ -203,14 +229,23 @@ public record Note(Kind kind, String pointer, double value, double limit) {
         if (piece.map().isPresent()) {
             map(notes, here, piece.map().get());
         } else if (spec.efficiency() > spec.type().usualHigh() + 1e-9) {
-            notes.add(new Note(Kind.EFFICIENCY_UNUSUAL, here, spec.efficiency(), spec.type().usualHigh()));
+            notes.add(new Note(
+                    Kind.EFFICIENCY_UNUSUAL,
+                    here,
+                    spec.efficiency(),
+                    spec.type().usualHigh()));
         } else if (spec.efficiency() < spec.type().usualLow() - 1e-9) {
-            notes.add(new Note(Kind.EFFICIENCY_UNUSUAL, here, spec.efficiency(), spec.type().usualLow()));
+            notes.add(new Note(
+                    Kind.EFFICIENCY_UNUSUAL,
+                    here,
+                    spec.efficiency(),
+                    spec.type().usualLow()));
         }
     }
 
     private static void map(List<Note> notes, String here, MapPoint point) {
-        if (point.place() == MapPoint.Place.SURGE || point.place() == MapPoint.Place.INSIDE && point.surgeMargin() < SURGE_MARGIN) {
+        if (point.place() == MapPoint.Place.SURGE
+                || point.place() == MapPoint.Place.INSIDE && point.surgeMargin() < SURGE_MARGIN) {
             notes.add(new Note(Kind.SURGE, here, point.surgeMargin(), SURGE_MARGIN));
         } else if (point.place() == MapPoint.Place.CHOKE) {
             notes.add(new Note(Kind.CHOKE, here, point.chokeMargin(), 0));
@@ -231,11 +266,24 @@ public record Note(Kind kind, String pointer, double value, double limit) {
         } else if (core.slot().cooler().model() instanceof FinnedCore finned) {
             double mean = (core.in() + core.out()) / 2;
             fin(notes, Kind.CHARGE_FIN_BEYOND_RANGE, here, finned.chargeFlow(core.flow(), mean));
-            fin(notes, Kind.COLD_FIN_BEYOND_RANGE, here, finned.coldFlow(core.coldFlow(), (core.coldIn() + core.coldOut()) / 2));
-            beyond(notes, Kind.UNEVEN_FEED, here, finned.tankEffect(core.flow(), mean).spread(), new ValidityRange("spread", 0, UNEVEN, ""));
+            fin(
+                    notes,
+                    Kind.COLD_FIN_BEYOND_RANGE,
+                    here,
+                    finned.coldFlow(core.coldFlow(), (core.coldIn() + core.coldOut()) / 2));
+            beyond(
+                    notes,
+                    Kind.UNEVEN_FEED,
+                    here,
+                    finned.tankEffect(core.flow(), mean).spread(),
+                    new ValidityRange("spread", 0, UNEVEN, ""));
         }
         if (core.condensate().flow() > DRIPS) {
-            notes.add(new Note(Kind.CONDENSATE, here, core.condensate().flow(), core.condensate().dewPoint()));
+            notes.add(new Note(
+                    Kind.CONDENSATE,
+                    here,
+                    core.condensate().flow(),
+                    core.condensate().dewPoint()));
         }
     }
 

@@ -12,6 +12,7 @@ final class RadiatorMetal {
     private static final double STANDING = 1;
     /** The water's way to the metal is at least so much easier than that to the air. */
     private static final double EASIER = 1.02;
+
     private final double capacity;
     private double temperature;
     private double toAir;
@@ -28,7 +29,8 @@ final class RadiatorMetal {
             double whole = transfer.conductancePerKelvin();
             double water = waterRate * -Math.expm1(-transfer.conductances().hotToMetal() / waterRate);
             if (waterRate < STANDING) {
-                return new Sides(water, airRate * -Math.expm1(-transfer.conductances().metalToCold() / airRate));
+                return new Sides(
+                        water, airRate * -Math.expm1(-transfer.conductances().metalToCold() / airRate));
             }
             double easier = Math.min(Math.max(water, EASIER * whole), waterRate);
             return new Sides(easier, 1 / Math.max(1 / whole - 1 / easier, 1e-9));

@@ -19,12 +19,24 @@ import java.util.List;
  * @param ice            kg left at the end in all tanks
  * @param runs           each stretch of running between stops of the engine
  */
-public record RunFigures(RunShape shape, double climbByCoolant, double firstShownOverPull, double shownOverPull, double recoveredAfter, double density, double wonBack,
-                         double condensed, double ice, List<OneRun> runs) {
-    public static final Method METHOD = Method.of("won-back", "Density won back",
+public record RunFigures(
+        RunShape shape,
+        double climbByCoolant,
+        double firstShownOverPull,
+        double shownOverPull,
+        double recoveredAfter,
+        double density,
+        double wonBack,
+        double condensed,
+        double ice,
+        List<OneRun> runs) {
+    public static final Method METHOD = Method.of(
+                    "won-back",
+                    "Density won back",
                     "A charge at the manifold's pressure is as dense as its temperature lets it. Outside air brought to that pressure without getting warmer would be best; "
                             + "the blower's outlet without any cooler is worst. What cooling wins back is the share of the way from worst to best.")
-            .formula("density = T_outside / T; won back = (1/T - 1/T_blower) / (1/T_outside - 1/T_blower), means by air mass where boost is above 5 kPa")
+            .formula(
+                    "density = T_outside / T; won back = (1/T - 1/T_blower) / (1/T_outside - 1/T_blower), means by air mass where boost is above 5 kPa")
             .source(Citation.fromMemory("Heywood", 1988, "Internal Combustion Engine Fundamentals, charge density"))
             .leavesOut("Pressure that the core costs: the blower makes up for it.");
     private static final double BOOSTED = 5e3;
@@ -42,8 +54,8 @@ public record RunFigures(RunShape shape, double climbByCoolant, double firstShow
      * @param coldEnd    K of it at the end
      * @param iceEnd     kg
      */
-    public record OneRun(double from, double to, double start, double worst, double coldStart, double coldEnd, double iceEnd) {
-    }
+    public record OneRun(
+            double from, double to, double start, double worst, double coldStart, double coldEnd, double iceEnd) {}
 
     public static RunFigures of(Trace trace, Targets targets) {
         Load load = Load.of(trace);
@@ -76,8 +88,17 @@ public record RunFigures(RunShape shape, double climbByCoolant, double firstShow
             }
         }
         RunShape shape = RunShape.of(trace);
-        return new RunFigures(shape, shape == RunShape.RAMP ? RunShape.climbByCoolant(trace) : Double.NaN, firstShown, shown, recovered(trace, load, targets), weight == 0 ? Double.NaN : density / weight, lost == 0 ? Double.NaN : won / lost,
-                condensed, ice(trace, trace.length() - 1), runs(trace, load));
+        return new RunFigures(
+                shape,
+                shape == RunShape.RAMP ? RunShape.climbByCoolant(trace) : Double.NaN,
+                firstShown,
+                shown,
+                recovered(trace, load, targets),
+                weight == 0 ? Double.NaN : density / weight,
+                lost == 0 ? Double.NaN : won / lost,
+                condensed,
+                ice(trace, trace.length() - 1),
+                runs(trace, load));
     }
 
     private static double recovered(Trace trace, Load load, Targets targets) {
@@ -111,7 +132,14 @@ public record RunFigures(RunShape shape, double climbByCoolant, double firstShow
             }
             if (from >= 0 && (!running || i == trace.length() - 1)) {
                 int to = running ? i : i - 1;
-                runs.add(new OneRun(trace.time()[from] - trace.duration()[from], trace.time()[to], trace.intake()[from], Double.isNaN(loaded) ? worst : loaded, trace.coldAt(from), trace.coldAt(to), ice(trace, to)));
+                runs.add(new OneRun(
+                        trace.time()[from] - trace.duration()[from],
+                        trace.time()[to],
+                        trace.intake()[from],
+                        Double.isNaN(loaded) ? worst : loaded,
+                        trace.coldAt(from),
+                        trace.coldAt(to),
+                        ice(trace, to)));
                 from = -1;
                 loaded = Double.NaN;
             }

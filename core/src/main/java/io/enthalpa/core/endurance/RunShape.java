@@ -15,18 +15,22 @@ public enum RunShape {
     /** Starts high and falls once there is air. */
     SOAKED;
 
-    public static final Method METHOD = Method.of("trace-shape", "Shape of a trace",
+    public static final Method METHOD = Method.of(
+                    "trace-shape",
+                    "Shape of a trace",
                     "The running time is cut into six equal parts. Starts more than 6 K above its lowest, is highest in the first part and ends lower by 4 K and by a quarter of what it stands over the outside air: heat soak. Under at "
                             + "least half of the highest boost it goes more than 8 K beyond where the first minute of load left it, and still climbs after 45 s of such load: a ramp. Nine tenths of its running time within 6 K, idling hotter than load not counted: flat. Else saw-teeth. "
                             + "Where more than half of a ramp's climb is the coolant coming warmer to the core, tank, radiator or the air before it make the ramp; else the core and what flows in it.")
-            .source(Citation.commonPractice("flat is ideal; saw-teeth that return to the base are healthy; a ramp that settles only with hot water has too little water flow; a high "
-                    + "start that falls when rolling is heat soak"))
+            .source(Citation.commonPractice(
+                    "flat is ideal; saw-teeth that return to the base are healthy; a ramp that settles only with hot water has too little water flow; a high "
+                            + "start that falls when rolling is heat soak"))
             .leavesOut("The limits in kelvin are judgement.");
     private static final int PARTS = 6;
     private static final double START_HIGH = 6;
     private static final double FALLS = 4;
     /** Of what the charge is warmer than the outside air: heat that the blower makes all along is no soak. */
     private static final double SOAK_SHARE = 0.25;
+
     private static final double LOADED = 0.5;
     private static final double FIRST_LOAD = 60;
     private static final double TAKES = 45;
@@ -36,6 +40,7 @@ public enum RunShape {
     private static final double ENDS = 0.05;
     /** Counted in classes of so many K from there up. */
     private static final double COLDEST = 220;
+
     private static final double BIN = 0.2;
     private static final int BINS = 2000;
 
@@ -56,7 +61,9 @@ public enum RunShape {
         }
         double all = Arrays.stream(parts).max().orElseThrow();
         double falls = parts[0] - parts[PARTS - 1];
-        if (start - lowest > START_HIGH && parts[0] >= all - 1 && falls > Math.max(FALLS, SOAK_SHARE * (parts[0] - trace.outside()))) {
+        if (start - lowest > START_HIGH
+                && parts[0] >= all - 1
+                && falls > Math.max(FALLS, SOAK_SHARE * (parts[0] - trace.outside()))) {
             return SOAKED;
         }
         return climbs(trace, load) ? RAMP : swing(trace, load) < FLAT_WITHIN ? FLAT : SAW_TEETH;
@@ -132,8 +139,7 @@ public enum RunShape {
      * @param to      step of the hottest under load
      * @param reached s of load until it all but was
      */
-    private record Climb(int from, int to, double reached) {
-    }
+    private record Climb(int from, int to, double reached) {}
 
     private static Climb climb(Trace trace, Load load) {
         double most = 0;

@@ -11,11 +11,18 @@ import io.enthalpa.core.source.Method;
 public record Sensor(double lag) {
     /** An ordinary sensor with an open tip (common practice, no source). */
     public static final Sensor USUAL = new Sensor(5);
-    public static final Method METHOD = Method.of("sensor", "What the sensor shows",
+
+    public static final Method METHOD = Method.of(
+                    "sensor",
+                    "What the sensor shows",
                     "The sensor's tip is a small mass that the air heats or cools: it follows with a time constant that grows as the square root of thinner or slower air. "
                             + "Where the charge stands, slow warm air of 0.3 m/s still reaches it.")
             .formula("shown' = (T - shown) / tau, tau = lag sqrt(G0 / G), G = m/A, G0 = 12 kg/(m2 s)")
-            .source(Citation.fromMemory("Incropera & DeWitt", 2007, "Fundamentals of Heat and Mass Transfer, lumped capacitance; small bodies across a stream, Nu ~ Re^0.5"),
+            .source(
+                    Citation.fromMemory(
+                            "Incropera & DeWitt",
+                            2007,
+                            "Fundamentals of Heat and Mass Transfer, lumped capacitance; small bodies across a stream, Nu ~ Re^0.5"),
                     Citation.commonPractice("lag in air of 10 m/s: open tip 2 to 5 s, closed tip 10 to 20 s"))
             .leavesOut("Heat along the sensor's thread from a hot plenum wall.");
     private static final double REFERENCE_FLUX = 12;

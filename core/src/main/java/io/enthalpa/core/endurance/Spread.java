@@ -14,15 +14,23 @@ import java.util.Random;
  * the result depends on the seed alone.
  */
 public final class Spread {
-    public static final Method METHOD = Method.of("spread", "How far it can be off",
+    public static final Method METHOD = Method.of(
+                    "spread",
+                    "How far it can be off",
                     "Every input that is not exactly known is drawn from a normal distribution of its usual spread, cut at two and a half times it, stratified so that few samples cover it "
                             + "evenly. Each sample runs the whole duty in four times longer steps. The band holds the middle 80 % of the traces at each moment. An unknown counts "
                             + "by its squared correlation with the worst intake temperature.")
-            .source(Citation.fromMemory("McKay, Beckman & Conover", 1979, "A comparison of three methods for selecting values of input variables, Technometrics 21"),
-                    Citation.commonPractice("the spreads themselves: what a careful fabricator knows without measuring"))
+            .source(
+                    Citation.fromMemory(
+                            "McKay, Beckman & Conover",
+                            1979,
+                            "A comparison of three methods for selecting values of input variables, Technometrics 21"),
+                    Citation.commonPractice(
+                            "the spreads themselves: what a careful fabricator knows without measuring"))
             .leavesOut("Errors of the methods themselves; unknowns that go together.");
     /** Points in time at which the band is told. */
     public static final int MOMENTS = 240;
+
     private static final double CUT = 2.5;
     private final List<Unknown> unknowns;
     private final int samples;
@@ -81,7 +89,8 @@ public final class Spread {
     public Doubt doubt(int sample) {
         Doubt doubt = Doubt.NONE;
         for (int u = 0; u < unknowns.size(); u++) {
-            doubt = doubt.with(unknowns.get(u), draws[sample][u] * unknowns.get(u).spread());
+            doubt = doubt.with(
+                    unknowns.get(u), draws[sample][u] * unknowns.get(u).spread());
         }
         return doubt;
     }
@@ -112,19 +121,40 @@ public final class Spread {
 
     /** @return what all samples accepted so far say */
     public SpreadResult result(Targets targets) {
-        int[] done = java.util.stream.IntStream.range(0, samples).filter(s -> !Double.isNaN(worst[s])).toArray();
+        int[] done = java.util.stream.IntStream.range(0, samples)
+                .filter(s -> !Double.isNaN(worst[s]))
+                .toArray();
         double[] low = new double[MOMENTS];
         double[] high = new double[MOMENTS];
         for (int k = 0; k < MOMENTS; k++) {
             int moment = k;
-            double[] there = Arrays.stream(done).mapToDouble(s -> traces[s][moment]).filter(t -> !Double.isNaN(t)).sorted().toArray();
+            double[] there = Arrays.stream(done)
+                    .mapToDouble(s -> traces[s][moment])
+                    .filter(t -> !Double.isNaN(t))
+                    .sorted()
+                    .toArray();
             low[k] = quantile(there, 0.1);
             high[k] = quantile(there, 0.9);
         }
-        double[] sorted = Arrays.stream(done).mapToDouble(s -> worst[s]).sorted().toArray();
-        double holds = Arrays.stream(done).filter(s -> worst[s] <= targets.intake()).count() / (double) Math.max(done.length, 1);
-        double pulls = Arrays.stream(done).filter(s -> worst[s] > targets.timingPull()).count() / (double) Math.max(done.length, 1);
-        return new SpreadResult(done.length, times, low, high, quantile(sorted, 0.1), quantile(sorted, 0.5), quantile(sorted, 0.9), holds, pulls, ranking(done));
+        double[] sorted =
+                Arrays.stream(done).mapToDouble(s -> worst[s]).sorted().toArray();
+        double holds =
+                Arrays.stream(done).filter(s -> worst[s] <= targets.intake()).count()
+                        / (double) Math.max(done.length, 1);
+        double pulls =
+                Arrays.stream(done).filter(s -> worst[s] > targets.timingPull()).count()
+                        / (double) Math.max(done.length, 1);
+        return new SpreadResult(
+                done.length,
+                times,
+                low,
+                high,
+                quantile(sorted, 0.1),
+                quantile(sorted, 0.5),
+                quantile(sorted, 0.9),
+                holds,
+                pulls,
+                ranking(done));
     }
 
     private static double quantile(double[] sorted, double share) {
@@ -133,7 +163,9 @@ public final class Spread {
         }
         double at = share * (sorted.length - 1);
         int below = (int) at;
-        return below + 1 < sorted.length ? sorted[below] + (at - below) * (sorted[below + 1] - sorted[below]) : sorted[below];
+        return below + 1 < sorted.length
+                ? sorted[below] + (at - below) * (sorted[below + 1] - sorted[below])
+                : sorted[below];
     }
 
     private List<SpreadResult.Weight> ranking(int[] done) {
@@ -143,7 +175,10 @@ public final class Spread {
         double sum = 0;
         for (int u = 0; u < squares.length; u++) {
             int unknown = u;
-            double middle = Arrays.stream(done).mapToDouble(s -> draws[s][unknown]).average().orElse(0);
+            double middle = Arrays.stream(done)
+                    .mapToDouble(s -> draws[s][unknown])
+                    .average()
+                    .orElse(0);
             double together = 0;
             double own = 0;
             double other = 0;

@@ -14,8 +14,17 @@ import java.util.List;
  * @param pulls     share that reach the timing line
  * @param ranking   what matters most first
  */
-public record SpreadResult(int samples, double[] time, double[] low, double[] high, double worstLow, double worstMid, double worstHigh, double holds, double pulls,
-                           List<Weight> ranking) {
+public record SpreadResult(
+        int samples,
+        double[] time,
+        double[] low,
+        double[] high,
+        double worstLow,
+        double worstMid,
+        double worstHigh,
+        double holds,
+        double pulls,
+        List<Weight> ranking) {
     public SpreadResult {
         ranking = List.copyOf(ranking);
     }
@@ -24,6 +33,5 @@ public record SpreadResult(int samples, double[] time, double[] low, double[] hi
      * @param share  of what can be explained, all together 1
      * @param kelvin that the worst intake moves for one usual spread of it
      */
-    public record Weight(Unknown unknown, double share, double kelvin) {
-    }
+    public record Weight(Unknown unknown, double share, double kelvin) {}
 }

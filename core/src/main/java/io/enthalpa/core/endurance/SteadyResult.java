@@ -13,8 +13,8 @@ import java.util.List;
  * @param loops  the water of each core that has any
  * @param ways   the cooling air of each way
  */
-public record SteadyResult(PathResult path, List<CoreResult> cores, List<Price> prices, List<LoopResult> loops,
-                           List<AirWayResult> ways) {
+public record SteadyResult(
+        PathResult path, List<CoreResult> cores, List<Price> prices, List<LoopResult> loops, List<AirWayResult> ways) {
     public SteadyResult {
         cores = List.copyOf(cores);
         prices = List.copyOf(prices);
@@ -24,7 +24,10 @@ public record SteadyResult(PathResult path, List<CoreResult> cores, List<Price> 
 
     /** @return true when a way of the air brings the air of a core, or of its radiator */
     public boolean inWay(CoreResult core) {
-        return ways.stream().flatMap(way -> way.spec().layers().stream()).anyMatch(layer -> !layer.isOther() && layer.name().equals(core.slot().element().name()));
+        return ways.stream()
+                .flatMap(way -> way.spec().layers().stream())
+                .anyMatch(layer -> !layer.isOther()
+                        && layer.name().equals(core.slot().element().name()));
     }
 
     /** @return the core nearest the plenum; null without one */

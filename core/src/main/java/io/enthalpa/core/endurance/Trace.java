@@ -13,7 +13,14 @@ import java.util.List;
  * @param fans     of each way of the cooling air that has one
  * @param audit    heat accounts of cores, water and walls
  */
-public record Trace(Columns columns, double outside, List<CoreTrace> cores, List<Station> stations, List<Wall> walls, List<Fan> fans, EnergyAudit audit) {
+public record Trace(
+        Columns columns,
+        double outside,
+        List<CoreTrace> cores,
+        List<Station> stations,
+        List<Wall> walls,
+        List<Fan> fans,
+        EnergyAudit audit) {
     public Trace {
         cores = List.copyOf(cores);
         stations = List.copyOf(stations);
@@ -38,12 +45,40 @@ public record Trace(Columns columns, double outside, List<CoreTrace> cores, List
      * @param sprayed     m3 of injection liquid used since the start
      * @param limited     true where the blower could not make what was asked
      */
-    public record Columns(double[] time, double[] duration, double[] speed, double[] roadSpeed, double[] asked, double[] boost, double[] flow, double[] loss, double[] blowerFlow,
-                          double[] blowerRatio, double[] intake, double[] shown, double[] bay, double[] sprayed, boolean[] limited) {
+    public record Columns(
+            double[] time,
+            double[] duration,
+            double[] speed,
+            double[] roadSpeed,
+            double[] asked,
+            double[] boost,
+            double[] flow,
+            double[] loss,
+            double[] blowerFlow,
+            double[] blowerRatio,
+            double[] intake,
+            double[] shown,
+            double[] bay,
+            double[] sprayed,
+            boolean[] limited) {
         static Columns of(double[] duration) {
             int n = duration.length;
-            return new Columns(new double[n], duration, new double[n], new double[n], new double[n], new double[n], new double[n], new double[n], new double[n],
-                    new double[n], new double[n], new double[n], new double[n], new double[n], new boolean[n]);
+            return new Columns(
+                    new double[n],
+                    duration,
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new double[n],
+                    new boolean[n]);
         }
     }
 
@@ -52,23 +87,20 @@ public record Trace(Columns columns, double outside, List<CoreTrace> cores, List
      * @param temperature K, total; outside air while the engine stands
      * @param pressure    Pa absolute, total
      */
-    public record Station(String name, double[] temperature, double[] pressure) {
-    }
+    public record Station(String name, double[] temperature, double[] pressure) {}
 
     /**
      * @param name        of the piece
      * @param pointer     of the piece in the option's document
      * @param temperature K
      */
-    public record Wall(String name, String pointer, double[] temperature) {
-    }
+    public record Wall(String name, String pointer, double[] temperature) {}
 
     /**
      * @param way as the way of the air is called
      * @param on  whether it turns
      */
-    public record Fan(String way, boolean[] on) {
-    }
+    public record Fan(String way, boolean[] on) {}
 
     public int length() {
         return columns.time.length;
@@ -116,7 +148,8 @@ public record Trace(Columns columns, double outside, List<CoreTrace> cores, List
 
     /** @return K of the hottest charge on its way at a step: behind the blower, or the intake where nothing is hotter */
     public double hottest(int i) {
-        double hottest = Math.max(columns.intake[i], cores.isEmpty() ? 0 : cores.get(0).in()[i]);
+        double hottest =
+                Math.max(columns.intake[i], cores.isEmpty() ? 0 : cores.get(0).in()[i]);
         for (Station station : stations) {
             hottest = Math.max(hottest, station.temperature()[i]);
         }

@@ -9,6 +9,7 @@ import io.enthalpa.core.exchanger.DampCharge;
 final class TwoPassField implements MetalField {
     /** The halves see each other only through streams that the metal hardly changes within a step. */
     private static final int ROUNDS = 4;
+
     private final boolean behind;
     private final CoreField there;
     private final CoreField back;
@@ -24,7 +25,15 @@ final class TwoPassField implements MetalField {
     }
 
     @Override
-    public void step(double dt, double hotRate, double hotInlet, double hotToMetal, double coldRate, double coldInlet, double metalToCold, DampCharge damp) {
+    public void step(
+            double dt,
+            double hotRate,
+            double hotInlet,
+            double hotToMetal,
+            double coldRate,
+            double coldInlet,
+            double metalToCold,
+            DampCharge damp) {
         double cold = behind ? coldRate : coldRate / 2;
         double[] thereBefore = behind ? there.snapshot() : null;
         double[] backBefore = behind ? back.snapshot() : null;

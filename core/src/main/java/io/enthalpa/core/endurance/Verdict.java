@@ -21,9 +21,21 @@ import io.enthalpa.core.chargepath.OperatingPoint;
  * @param limit           what to change first; null without a core
  * @param beside          what is not judged
  */
-public record Verdict(Outcome outcome, double worst, double worstTime, double mean, double firstOverTarget,
-                      double firstOverPull, double secondsOverTarget, double secondsOverPull, boolean stillClimbing,
-                      double limitedFrom, ResistanceShares atWorst, double needed, ResistanceShares.Limit limit, Beside beside) {
+public record Verdict(
+        Outcome outcome,
+        double worst,
+        double worstTime,
+        double mean,
+        double firstOverTarget,
+        double firstOverPull,
+        double secondsOverTarget,
+        double secondsOverPull,
+        boolean stillClimbing,
+        double limitedFrom,
+        ResistanceShares atWorst,
+        double needed,
+        ResistanceShares.Limit limit,
+        Beside beside) {
     /** Share of the way down to outside air beyond which no core of reasonable size comes (common practice, no source). */
     private static final double REACHED = 0.92;
     /** s over which the heat is averaged that stands against what the water stores. */
@@ -104,14 +116,41 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
             }
         }
         if (worst < 0) {
-            return new Verdict(Outcome.NEVER_RUNS, Double.NaN, 0, Double.NaN, Double.NaN, Double.NaN, 0, 0, false, Double.NaN, null, Double.NaN, null, Beside.NOTHING);
+            return new Verdict(
+                    Outcome.NEVER_RUNS,
+                    Double.NaN,
+                    0,
+                    Double.NaN,
+                    Double.NaN,
+                    Double.NaN,
+                    0,
+                    0,
+                    false,
+                    Double.NaN,
+                    null,
+                    Double.NaN,
+                    null,
+                    Beside.NOTHING);
         }
         Outcome outcome = overPull > 0 ? Outcome.PULLS_TIMING : overTarget > 0 ? Outcome.OVER_TARGET : Outcome.HOLDS;
         ResistanceShares shares = shares(system, trace, worst);
         double needed = needed(trace, worst, targets);
         boolean climbing = climbsAtEnd(trace, worst) && RunShape.of(trace) != RunShape.SAW_TEETH;
-        return new Verdict(outcome, load.held(worst), trace.time()[worst], sum / loaded, firstTarget, firstPull, overTarget, overPull, climbing, limitedFrom, shares, needed,
-                limit(system, shares, needed), Beside.of(trace, load));
+        return new Verdict(
+                outcome,
+                load.held(worst),
+                trace.time()[worst],
+                sum / loaded,
+                firstTarget,
+                firstPull,
+                overTarget,
+                overPull,
+                climbing,
+                limitedFrom,
+                shares,
+                needed,
+                limit(system, shares, needed),
+                Beside.of(trace, load));
     }
 
     private static ResistanceShares.Limit limit(ChargeSystem system, ResistanceShares shares, double needed) {
@@ -145,8 +184,17 @@ public record Verdict(Outcome outcome, double worst, double worstTime, double me
         }
         CooledCore cooled = system.cores().get(system.cores().size() - 1);
         OperatingPoint point = new OperatingPoint(trace.speed()[i], trace.boost()[i], trace.roadSpeed()[i]);
-        AirMeeting met = system.air().meet(system.air().flowsNear(point.roadSpeed(), true), point.roadSpeed(), new double[system.cores().size()])[system.cores().size() - 1];
-        return cooled.sharesAt(core, i, lately(core, trace, i), new AirMeeting(met.flow(), core.cold().airIn()[i], met.speed()), point);
+        AirMeeting met = system.air()
+                .meet(
+                        system.air().flowsNear(point.roadSpeed(), true),
+                        point.roadSpeed(),
+                        new double[system.cores().size()])[system.cores().size() - 1];
+        return cooled.sharesAt(
+                core,
+                i,
+                lately(core, trace, i),
+                new AirMeeting(met.flow(), core.cold().airIn()[i], met.speed()),
+                point);
     }
 
     /** W that the core took in the mean of the time before: water and tank do not know of a throttle just shut. */

@@ -64,7 +64,9 @@ final class WallPlant {
     }
 
     private void meet(double bay, double warm, double roadSpeed) {
-        boolean same = Math.abs(bay - metBay) < SAME_BAY && Math.abs(temperature - metWall) < SAME_WALL && Math.abs(roadSpeed - metSpeed) < SAME_SPEED
+        boolean same = Math.abs(bay - metBay) < SAME_BAY
+                && Math.abs(temperature - metWall) < SAME_WALL
+                && Math.abs(roadSpeed - metSpeed) < SAME_SPEED
                 && Math.abs(warm - metWarm) < SAME_WARMTH;
         if (!same) {
             meeting = wall.meets(temperature, bay, ambient, warm, roadSpeed);

@@ -10,18 +10,23 @@ import java.util.Arrays;
 
 /** The water of one loop while a run goes on: mixed, or passing a baffled tank in order; its ice; what it gives away. */
 public final class WaterSide {
-    public static final Method METHOD = Method.of("loop-run", "Water, tank and ice through a duty",
+    public static final Method METHOD = Method.of(
+                    "loop-run",
+                    "Water, tank and ice through a duty",
                     "The water in tank and radiator is one mixed volume, or eight behind each other in a baffled tank; the hoses to the core and back, and the core itself, pass their "
                             + "water on in the order it came, later by their volume over the flow (a core holds a fifth of its block; where the loop's pieces are not known all is one volume). The metal of the radiator, "
                             + "550 kg in a m3 of block, is a store of its own between water and air. Over a step each relaxes exactly towards what core, radiator, "
                             + "chiller and ice make of it. What water and metal did not keep and the ice did not melt for, radiator and chiller gave away.")
-            .formula("C dT/dt = C_w (T_back - T) - s_chiller (T - T_z) - h A (T - 0 °C) - soak (T - T_bay); T_back = T_r - g (T_r - T_m) / C_w, T_r what the return hose gives; "
-                    + "C_m dT_m/dt = g (T_r - T_m) - a (T_m - T_air), 1/g + 1/a = 1/G_r")
-            .source(Citation.fromMemory("Incropera & DeWitt", 2007, "Fundamentals of Heat and Mass Transfer, lumped capacitance"))
+            .formula(
+                    "C dT/dt = C_w (T_back - T) - s_chiller (T - T_z) - h A (T - 0 °C) - soak (T - T_bay); T_back = T_r - g (T_r - T_m) / C_w, T_r what the return hose gives; "
+                            + "C_m dT_m/dt = g (T_r - T_m) - a (T_m - T_air), 1/g + 1/a = 1/G_r")
+            .source(Citation.fromMemory(
+                    "Incropera & DeWitt", 2007, "Fundamentals of Heat and Mass Transfer, lumped capacitance"))
             .leavesOut("The melt water's own warming, worth an eighth more at 10 °C.");
     private static final int BAFFLED_CELLS = 8;
     /** Of all water at least this share counts as mixed, whatever the hoses hold. */
     private static final double LEAST_MIXED = 0.1;
+
     private final WaterLoopSpec loop;
     private final GlycolWater coolant;
     private final double[] cell;
@@ -29,6 +34,7 @@ public final class WaterSide {
     private final TankSpec tank;
     /** Null without a radiator, or where its metal is not counted. */
     private final RadiatorMetal metal;
+
     private final CoupledStores coupled;
     private final HoseLine feed;
     private final HoseLine back;
@@ -120,7 +126,12 @@ public final class WaterSide {
         for (double t : cell) {
             sum += t;
         }
-        return sum / cell.length * capacity + feed.stored() + back.stored() + underWay - ice * IceSpec.LATENT_HEAT + (metal == null ? 0 : metal.stored());
+        return sum / cell.length * capacity
+                + feed.stored()
+                + back.stored()
+                + underWay
+                - ice * IceSpec.LATENT_HEAT
+                + (metal == null ? 0 : metal.stored());
     }
 
     /** Tops the ice up; its cold comes from outside the loop. @return J */
@@ -134,8 +145,24 @@ public final class WaterSide {
     }
 
     /** As {@link #advance(double, double, double, RadiatorMetal.Sides, double, double, double, double)} for a radiator without metal. @param radiator W/K between its inlets */
-    void advance(double dt, double heat, double rate, double radiator, double airIn, double slope, double zero, double coldest) {
-        advance(dt, heat, rate, new RadiatorMetal.Sides(radiator, Double.POSITIVE_INFINITY), airIn, slope, zero, coldest);
+    void advance(
+            double dt,
+            double heat,
+            double rate,
+            double radiator,
+            double airIn,
+            double slope,
+            double zero,
+            double coldest) {
+        advance(
+                dt,
+                heat,
+                rate,
+                new RadiatorMetal.Sides(radiator, Double.POSITIVE_INFINITY),
+                airIn,
+                slope,
+                zero,
+                coldest);
     }
 
     /**
@@ -147,7 +174,15 @@ public final class WaterSide {
      * @param zero     K at which the chiller takes nothing
      * @param coldest  K the chiller does not go below
      */
-    void advance(double dt, double heat, double rate, RadiatorMetal.Sides radiator, double airIn, double slope, double zero, double coldest) {
+    void advance(
+            double dt,
+            double heat,
+            double rate,
+            RadiatorMetal.Sides radiator,
+            double airIn,
+            double slope,
+            double zero,
+            double coldest) {
         if (loop.isOpen()) {
             return;
         }
@@ -164,7 +199,15 @@ public final class WaterSide {
                 toAir = water * (mean + heat / rate - airIn);
             } else {
                 coupled.set(cell[0], metal.temperature());
-                coupled.relax(dt, capacity, pull, push, metal.capacity(), radiator.air(), radiator.air() * airIn + heat * water / rate, water);
+                coupled.relax(
+                        dt,
+                        capacity,
+                        pull,
+                        push,
+                        metal.capacity(),
+                        radiator.air(),
+                        radiator.air() * airIn + heat * water / rate,
+                        water);
                 cell[0] = coupled.first();
                 mean = coupled.meanFirst();
                 metal.stood(coupled.second(), coupled.meanSecond(), radiator, airIn);
@@ -176,7 +219,12 @@ public final class WaterSide {
             toAir = metal == null ? left : metal.toAir();
             double cooled = toRadiator - left / rate;
             double c = capacity / cell.length;
-            mean = relax(0, dt, c, rate + chiller + melt + loop.soak(), rate * cooled + chiller * zero + melt * IceSpec.MELTING + loop.soak() * round);
+            mean = relax(
+                    0,
+                    dt,
+                    c,
+                    rate + chiller + melt + loop.soak(),
+                    rate * cooled + chiller * zero + melt * IceSpec.MELTING + loop.soak() * round);
             double last = mean;
             for (int i = 1; i < cell.length; i++) {
                 last = relax(i, dt, c, rate, rate * last);

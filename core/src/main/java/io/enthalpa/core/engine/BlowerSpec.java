@@ -15,16 +15,23 @@ import java.util.Optional;
  * @param outletBore       m
  * @param map              measured speed lines; empty when only the efficiency is known
  */
-public record BlowerSpec(BlowerType type, double efficiency, double maxPressureRatio, double outletBore, Optional<CompressorMap> map) {
-    public static final Citation COMPRESSION = Citation.published("Heywood", 1988,
-            "Internal Combustion Engine Fundamentals, section 6.6, with heat capacity by temperature");
-    public static final Method METHOD = Method.of("compression", "Blower outlet",
+public record BlowerSpec(
+        BlowerType type, double efficiency, double maxPressureRatio, double outletBore, Optional<CompressorMap> map) {
+    public static final Citation COMPRESSION = Citation.published(
+            "Heywood", 1988, "Internal Combustion Engine Fundamentals, section 6.6, with heat capacity by temperature");
+    public static final Method METHOD = Method.of(
+                    "compression",
+                    "Blower outlet",
                     "Equal entropy to the outlet pressure gives the least enthalpy the work could take; divided by the isentropic efficiency it is what "
                             + "the air gets. Heat capacity varies with temperature throughout. The shaft takes flow times that enthalpy.")
             .formula("h2 = h1 + (h2s - h1)/eta; with constant cp T2 = T1 (1 + (PR^((g-1)/g) - 1)/eta)")
             .range(new ValidityRange("pressure ratio", 1, 6, ""), new ValidityRange("efficiency", 30, 90, "%"))
-            .source(COMPRESSION, Citation.commonPractice("usual efficiencies: roots-type 50-60, screw 65-75, centrifugal 68-78, turbo 65-78 %"))
-            .leavesOut("Heat through the housing; a roots-type blower's efficiency falls with pressure ratio: give the one at yours.");
+            .source(
+                    COMPRESSION,
+                    Citation.commonPractice(
+                            "usual efficiencies: roots-type 50-60, screw 65-75, centrifugal 68-78, turbo 65-78 %"))
+            .leavesOut(
+                    "Heat through the housing; a roots-type blower's efficiency falls with pressure ratio: give the one at yours.");
 
     public BlowerSpec(BlowerType type, double efficiency, double maxPressureRatio, double outletBore) {
         this(type, efficiency, maxPressureRatio, outletBore, Optional.empty());
@@ -46,7 +53,9 @@ public record BlowerSpec(BlowerType type, double efficiency, double maxPressureR
 
     /** @return the highest ratio at a flow in kg/s from an inlet of Pa and K, total */
     public double mostRatio(double flow, double pressure, double temperature) {
-        return map.isEmpty() ? maxPressureRatio : Math.min(maxPressureRatio, map.get().mostRatio(map.get().corrected(flow, temperature, pressure)));
+        return map.isEmpty()
+                ? maxPressureRatio
+                : Math.min(maxPressureRatio, map.get().mostRatio(map.get().corrected(flow, temperature, pressure)));
     }
 
     /**

@@ -14,26 +14,34 @@ import java.util.List;
  * answer says so.
  */
 public final class CompressorMap {
-    public static final Method METHOD = Method.of("compressor-map", "Compressor map",
+    public static final Method METHOD = Method.of(
+                    "compressor-map",
+                    "Compressor map",
                     "Flow is corrected to the map's inlet state. Each speed line is cut into equal shares of its way from surge to choke; the point "
                             + "sought lies on one such curve, between two lines. Below the lowest line flow goes with speed and pressure rise with its square. "
                             + "Left of the first points the blower surges, right of the last ones it chokes, above the top line it cannot turn: each is said "
                             + "with its margin, and the nearest edge gives the efficiency.")
-            .formula("mc = m sqrt(T1/Tref) pref/p1; surge margin = flow over surge flow at that ratio, less one; choke margin = choke flow over flow, less one")
-            .source(Citation.fromMemory("SAE J1826", 1995, "Turbocharger gas stand test code, corrected flow and speed"))
-            .leavesOut("Where the line from surge lies between two measured speeds; heat from the turbine into the compressor at low speed.");
+            .formula(
+                    "mc = m sqrt(T1/Tref) pref/p1; surge margin = flow over surge flow at that ratio, less one; choke margin = choke flow over flow, less one")
+            .source(Citation.fromMemory(
+                    "SAE J1826", 1995, "Turbocharger gas stand test code, corrected flow and speed"))
+            .leavesOut(
+                    "Where the line from surge lies between two measured speeds; heat from the turbine into the compressor at low speed.");
     /** Parts that a line is cut into. */
     private static final int PARTS = 24;
+
     private static final double LEAST_EFFICIENCY = 0.2;
     private static final double MOST_EFFICIENCY = 0.92;
     /** How steeply the ratio falls beyond the last point of the top line, per share of flow: choke is nearly a wall. */
     private static final double CHOKE_SLOPE = 40;
+
     private final String name;
     private final double referenceTemperature;
     private final double referencePressure;
     private final List<SpeedLine> lines;
     /** Each line cut into {@link #PARTS} equal shares of its way, lowest speed first. */
     private final SpeedLine.Point[][] grid;
+
     private final double[][] flows;
     private final double[][] ratios;
 
@@ -52,20 +60,40 @@ public final class CompressorMap {
         this.name = name;
         this.referenceTemperature = referenceTemperature;
         this.referencePressure = referencePressure;
-        this.lines = given.stream().sorted(Comparator.comparingDouble(SpeedLine::speed)).toList();
+        this.lines = given.stream()
+                .sorted(Comparator.comparingDouble(SpeedLine::speed))
+                .toList();
         MapCheck.check(lines, LEAST_EFFICIENCY, MOST_EFFICIENCY);
-        double flowSpan = lines.stream().flatMap(l -> l.points().stream()).mapToDouble(SpeedLine.Point::flow).max().orElseThrow();
-        double ratioSpan = lines.stream().flatMap(l -> l.points().stream()).mapToDouble(SpeedLine.Point::ratio).max().orElseThrow();
-        grid = lines.stream().map(line -> cut(line.points(), flowSpan, ratioSpan)).toArray(SpeedLine.Point[][]::new);
-        flows = Arrays.stream(grid).map(line -> Arrays.stream(line).mapToDouble(SpeedLine.Point::flow).toArray()).toArray(double[][]::new);
-        ratios = Arrays.stream(grid).map(line -> Arrays.stream(line).mapToDouble(SpeedLine.Point::ratio).toArray()).toArray(double[][]::new);
+        double flowSpan = lines.stream()
+                .flatMap(l -> l.points().stream())
+                .mapToDouble(SpeedLine.Point::flow)
+                .max()
+                .orElseThrow();
+        double ratioSpan = lines.stream()
+                .flatMap(l -> l.points().stream())
+                .mapToDouble(SpeedLine.Point::ratio)
+                .max()
+                .orElseThrow();
+        grid = lines.stream()
+                .map(line -> cut(line.points(), flowSpan, ratioSpan))
+                .toArray(SpeedLine.Point[][]::new);
+        flows = Arrays.stream(grid)
+                .map(line ->
+                        Arrays.stream(line).mapToDouble(SpeedLine.Point::flow).toArray())
+                .toArray(double[][]::new);
+        ratios = Arrays.stream(grid)
+                .map(line ->
+                        Arrays.stream(line).mapToDouble(SpeedLine.Point::ratio).toArray())
+                .toArray(double[][]::new);
     }
 
     private static SpeedLine.Point[] cut(List<SpeedLine.Point> points, double flowSpan, double ratioSpan) {
         double[] way = new double[points.size()];
         for (int i = 1; i < way.length; i++) {
-            way[i] = way[i - 1] + Math.hypot((points.get(i).flow() - points.get(i - 1).flow()) / flowSpan,
-                    (points.get(i).ratio() - points.get(i - 1).ratio()) / ratioSpan);
+            way[i] = way[i - 1]
+                    + Math.hypot(
+                            (points.get(i).flow() - points.get(i - 1).flow()) / flowSpan,
+                            (points.get(i).ratio() - points.get(i - 1).ratio()) / ratioSpan);
         }
         SpeedLine.Point[] cut = new SpeedLine.Point[PARTS + 1];
         int at = 0;
@@ -82,8 +110,22 @@ public final class CompressorMap {
 
     /** @return the same map with all efficiencies so much higher, within what a map may hold */
     public CompressorMap timesEfficiency(double factor) {
-        return new CompressorMap(name, referenceTemperature, referencePressure, lines.stream().map(line -> new SpeedLine(line.speed(), line.points().stream()
-                .map(p -> new SpeedLine.Point(p.flow(), p.ratio(), Math.max(LEAST_EFFICIENCY, Math.min(MOST_EFFICIENCY, p.efficiency() * factor)))).toList())).toList());
+        return new CompressorMap(
+                name,
+                referenceTemperature,
+                referencePressure,
+                lines.stream()
+                        .map(line -> new SpeedLine(
+                                line.speed(),
+                                line.points().stream()
+                                        .map(p -> new SpeedLine.Point(
+                                                p.flow(),
+                                                p.ratio(),
+                                                Math.max(
+                                                        LEAST_EFFICIENCY,
+                                                        Math.min(MOST_EFFICIENCY, p.efficiency() * factor))))
+                                        .toList()))
+                        .toList());
     }
 
     /** @return as the user knows it; empty for none */
@@ -119,7 +161,14 @@ public final class CompressorMap {
         double high = PARTS;
         if (ratio > grid[grid.length - 1][0].ratio()) {
             SpeedLine.Point top = grid[grid.length - 1][0];
-            return new MapPoint(flow, ratio, top.efficiency(), lines.get(lines.size() - 1).speed(), flow / top.flow() - 1, 0, MapPoint.Place.ABOVE);
+            return new MapPoint(
+                    flow,
+                    ratio,
+                    top.efficiency(),
+                    lines.get(lines.size() - 1).speed(),
+                    flow / top.flow() - 1,
+                    0,
+                    MapPoint.Place.ABOVE);
         }
         if (ratio > grid[grid.length - 1][PARTS].ratio()) {
             high = topCrossing(ratio);
@@ -129,10 +178,16 @@ public final class CompressorMap {
         double surgeMargin = flow / surge.flow - 1;
         double chokeMargin = choke.flow / flow - 1;
         if (flow <= surge.flow) {
-            return surge.point(flow, ratio, surgeMargin, chokeMargin, flow < surge.flow * (1 - 1e-9) ? MapPoint.Place.SURGE : place(surge));
+            return surge.point(
+                    flow,
+                    ratio,
+                    surgeMargin,
+                    chokeMargin,
+                    flow < surge.flow * (1 - 1e-9) ? MapPoint.Place.SURGE : place(surge));
         }
         if (flow >= choke.flow) {
-            return choke.point(flow, ratio, surgeMargin, chokeMargin, high < PARTS ? MapPoint.Place.ABOVE : MapPoint.Place.CHOKE);
+            return choke.point(
+                    flow, ratio, surgeMargin, chokeMargin, high < PARTS ? MapPoint.Place.ABOVE : MapPoint.Place.CHOKE);
         }
         Cut middle = along(share(flow, ratio, low, surge.flow - flow, high, choke.flow - flow), ratio);
         return middle.point(flow, ratio, surgeMargin, chokeMargin, place(middle));
@@ -239,7 +294,11 @@ public final class CompressorMap {
         SpeedLine.Point below = grid[0][index].towards(grid[0][index + 1], share);
         if (ratio <= below.ratio()) {
             double part = Math.sqrt(Math.max(ratio - 1, 1e-9) / Math.max(below.ratio() - 1, 1e-9));
-            return new Cut(below.flow() * Math.min(part, 1), below.efficiency(), lines.get(0).speed() * Math.min(part, 1), part < 1 - 1e-9);
+            return new Cut(
+                    below.flow() * Math.min(part, 1),
+                    below.efficiency(),
+                    lines.get(0).speed() * Math.min(part, 1),
+                    part < 1 - 1e-9);
         }
         for (int i = 1; i < grid.length; i++) {
             SpeedLine.Point above = grid[i][index].towards(grid[i][index + 1], share);
@@ -247,7 +306,11 @@ public final class CompressorMap {
                 double part = Math.min(1, (ratio - below.ratio()) / (above.ratio() - below.ratio()));
                 SpeedLine.Point found = below.towards(above, part);
                 double slow = lines.get(i - 1).speed();
-                return new Cut(found.flow(), found.efficiency(), slow + part * (lines.get(i).speed() - slow), false);
+                return new Cut(
+                        found.flow(),
+                        found.efficiency(),
+                        slow + part * (lines.get(i).speed() - slow),
+                        false);
             }
             below = above;
         }
@@ -270,7 +333,8 @@ public final class CompressorMap {
         while (top[k + 1].flow() < flow) {
             k++;
         }
-        return top[k].towards(top[k + 1], (flow - top[k].flow()) / (top[k + 1].flow() - top[k].flow())).ratio();
+        return top[k].towards(top[k + 1], (flow - top[k].flow()) / (top[k + 1].flow() - top[k].flow()))
+                .ratio();
     }
 
     private double surgeRatio(double flow) {
@@ -289,6 +353,10 @@ public final class CompressorMap {
 
     /** @return the highest ratio anywhere on the map */
     public double highestRatio() {
-        return lines.stream().flatMap(line -> line.points().stream()).mapToDouble(SpeedLine.Point::ratio).max().orElseThrow();
+        return lines.stream()
+                .flatMap(line -> line.points().stream())
+                .mapToDouble(SpeedLine.Point::ratio)
+                .max()
+                .orElseThrow();
     }
 }

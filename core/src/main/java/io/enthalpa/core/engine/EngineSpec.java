@@ -14,10 +14,13 @@ import java.util.Optional;
  * @param maxSpeed             rad/s, where the limiter cuts in
  * @param fuel                 a second opinion from power; empty when the power is not known
  */
-public record EngineSpec(double displacement, int cylinders, double volumetricEfficiency, double maxSpeed, Optional<FuelDemand> fuel) {
-    public static final Citation SPEED_DENSITY = Citation.published("Heywood", 1988,
-            "Internal Combustion Engine Fundamentals, volumetric efficiency, eq. 2.27");
-    public static final Method METHOD = Method.of("speed-density", "Air from displacement and speed",
+public record EngineSpec(
+        double displacement, int cylinders, double volumetricEfficiency, double maxSpeed, Optional<FuelDemand> fuel) {
+    public static final Citation SPEED_DENSITY = Citation.published(
+            "Heywood", 1988, "Internal Combustion Engine Fundamentals, volumetric efficiency, eq. 2.27");
+    public static final Method METHOD = Method.of(
+                    "speed-density",
+                    "Air from displacement and speed",
                     "A four-stroke fills its displacement every second turn with air of the manifold's own density, as well as its volumetric efficiency allows.")
             .formula("m = eta_v p / (R T) V N / 2, p and T in the manifold, N turns per second")
             .source(SPEED_DENSITY)

@@ -20,15 +20,22 @@ import org.hipparchus.analysis.solvers.BrentSolver;
  * @param saturated    true when liquid is left because the charge can hold no more
  */
 public record InjectionCooling(double temperature, double water, double alcohol, double displaced, boolean saturated) {
-    public static final Method METHOD = Method.of("injection", "Water and alcohol injection",
+    public static final Method METHOD = Method.of(
+                    "injection",
+                    "Water and alcohol injection",
                     "The spray takes heat from the charge until it has evaporated or the charge is saturated: each liquid's vapour pressure over its share "
                             + "of what is left, against its share of the gas. Only the stated part of the liquid has time to evaporate before the plenum. The vapour "
                             + "takes room from the air, which the engine's air demand counts.")
-            .formula("Q = n sqrt((ppump - boost)/prated); y_i p = x_i ps_i(T); m (h(T1) - h(T2)) = sum of evaporated (L_i(T2)) + sprayed c_i (T2 - Tl)")
+            .formula(
+                    "Q = n sqrt((ppump - boost)/prated); y_i p = x_i ps_i(T); m (h(T1) - h(T2)) = sum of evaporated (L_i(T2)) + sprayed c_i (T2 - Tl)")
             .range(new ValidityRange("charge in front of the spray", 0, 200, "°C"))
-            .source(Methanol.SOURCE, WaterVapour.SATURATION, Citation.fromMemory("Raoult", 1887, "law of ideal solutions"))
-            .leavesOut("Water and methanol hold each other back a little more than an ideal mix; what evaporates in the cylinder, where it also helps. "
-                    + "Temperature is predicted, not the tune: knock margin is yours to prove.");
+            .source(
+                    Methanol.SOURCE,
+                    WaterVapour.SATURATION,
+                    Citation.fromMemory("Raoult", 1887, "law of ideal solutions"))
+            .leavesOut(
+                    "Water and methanol hold each other back a little more than an ideal mix; what evaporates in the cylinder, where it also helps. "
+                            + "Temperature is predicted, not the tune: knock margin is yours to prove.");
     private static final double DRY_MOLAR_MASS = 28.9645e-3;
     private static final double WATER_MOLAR_MASS = 18.01528e-3;
     private static final double COLDEST = 240;
@@ -45,15 +52,29 @@ public record InjectionCooling(double temperature, double water, double alcohol,
      * @param boost    Pa above outside there, which decides the nozzle's flow
      * @param liquidT  K of the liquid in its tank
      */
-    public static InjectionCooling of(InjectionSpec spec, HumidAir air, double flow, double inlet, double pressure, double boost, double liquidT) {
+    public static InjectionCooling of(
+            InjectionSpec spec,
+            HumidAir air,
+            double flow,
+            double inlet,
+            double pressure,
+            double boost,
+            double liquidT) {
         double liquid = spec.flow(boost);
         if (liquid <= 0) {
             return new InjectionCooling(inlet, 0, 0, 0, false);
         }
         double sprayedWater = liquid * (1 - spec.alcoholShare()) * Water.density(293.15);
         double sprayedAlcohol = liquid * spec.alcoholShare() * Methanol.DENSITY;
-        Spray spray = new Spray(air, flow, pressure, sprayedWater * spec.evaporated(), sprayedAlcohol * spec.evaporated(),
-                sprayedWater * WATER_HEAT_CAPACITY + sprayedAlcohol * Methanol.LIQUID_HEAT_CAPACITY, inlet, liquidT);
+        Spray spray = new Spray(
+                air,
+                flow,
+                pressure,
+                sprayedWater * spec.evaporated(),
+                sprayedAlcohol * spec.evaporated(),
+                sprayedWater * WATER_HEAT_CAPACITY + sprayedAlcohol * Methanol.LIQUID_HEAT_CAPACITY,
+                inlet,
+                liquidT);
         BrentSolver brent = new BrentSolver(1e-13, TEMPERATURE_TOLERANCE, 1e-9);
         return spray.answer(brent.solve(100, spray::heatLeft, COLDEST, Math.max(inlet, liquidT) + 5));
     }
@@ -74,7 +95,15 @@ public record InjectionCooling(double temperature, double water, double alcohol,
         private double alcohol;
         private double left;
 
-        Spray(HumidAir air, double flow, double pressure, double water, double alcohol, double liquidRate, double inlet, double liquidT) {
+        Spray(
+                HumidAir air,
+                double flow,
+                double pressure,
+                double water,
+                double alcohol,
+                double liquidRate,
+                double inlet,
+                double liquidT) {
             this.air = air;
             this.flow = flow;
             this.pressure = pressure;
@@ -92,7 +121,8 @@ public record InjectionCooling(double temperature, double water, double alcohol,
         /** @return W that would be left over at an outlet temperature; above zero when it must be colder still */
         double heatLeft(double t) {
             evaporate(t);
-            double latent = water * WATER_MOLAR_MASS * WaterVapour.latentHeat(t) + alcohol * Methanol.MOLAR_MASS * Methanol.latentHeat(t);
+            double latent = water * WATER_MOLAR_MASS * WaterVapour.latentHeat(t)
+                    + alcohol * Methanol.MOLAR_MASS * Methanol.latentHeat(t);
             return latent + liquidRate * (t - liquidT) - flow * (inletEnthalpy - air.enthalpy(t));
         }
 
@@ -113,7 +143,9 @@ public record InjectionCooling(double temperature, double water, double alcohol,
                 if (excess < 1e-12) {
                     break;
                 }
-                left += excess / (allWater / (belowWater * belowWater) * (1 - kWater) + alcoholMoles / (belowAlcohol * belowAlcohol) * (1 - kAlcohol));
+                left += excess
+                        / (allWater / (belowWater * belowWater) * (1 - kWater)
+                                + alcoholMoles / (belowAlcohol * belowAlcohol) * (1 - kAlcohol));
             }
             water = waterMoles - (left <= 0 ? 0 : allWater * left / (left + kWater * (gas - left)));
             alcohol = alcoholMoles - (left <= 0 ? 0 : alcoholMoles * left / (left + kAlcohol * (gas - left)));
@@ -122,7 +154,11 @@ public record InjectionCooling(double temperature, double water, double alcohol,
         InjectionCooling answer(double t) {
             evaporate(t);
             double total = gasMoles + water + alcohol;
-            return new InjectionCooling(t, water * WATER_MOLAR_MASS, alcohol * Methanol.MOLAR_MASS, Math.max(0, (water + alcohol) / total),
+            return new InjectionCooling(
+                    t,
+                    water * WATER_MOLAR_MASS,
+                    alcohol * Methanol.MOLAR_MASS,
+                    Math.max(0, (water + alcohol) / total),
                     left > 1e-6 * gasMoles);
         }
     }

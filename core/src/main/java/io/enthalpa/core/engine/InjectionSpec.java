@@ -12,8 +12,15 @@ package io.enthalpa.core.engine;
  * @param tank          m3
  * @param evaporated    share of the liquid that has evaporated before the plenum if saturation lets it, 0 to 1
  */
-public record InjectionSpec(double alcoholShare, double nozzleFlow, double ratedPressure, double pumpPressure, double startBoost,
-                            double fullBoost, double tank, double evaporated) {
+public record InjectionSpec(
+        double alcoholShare,
+        double nozzleFlow,
+        double ratedPressure,
+        double pumpPressure,
+        double startBoost,
+        double fullBoost,
+        double tank,
+        double evaporated) {
     /**
      * Through an orifice flow goes with the root of the pressure difference (Bernoulli; see {@link InjectionCooling#METHOD}).
      *
@@ -21,7 +28,8 @@ public record InjectionSpec(double alcoholShare, double nozzleFlow, double rated
      * @return m3/s of liquid
      */
     public double flow(double boost) {
-        double share = fullBoost > startBoost ? (boost - startBoost) / (fullBoost - startBoost) : boost >= startBoost ? 1 : 0;
+        double share =
+                fullBoost > startBoost ? (boost - startBoost) / (fullBoost - startBoost) : boost >= startBoost ? 1 : 0;
         double difference = pumpPressure - boost;
         if (share <= 0 || difference <= 0) {
             return 0;

@@ -11,7 +11,20 @@ package io.enthalpa.core.engine;
  * @param chokeMargin choke flow at this ratio over flow, less one
  * @param place       inside or beyond which edge
  */
-public record MapPoint(double flow, double ratio, double efficiency, double speed, double surgeMargin, double chokeMargin, Place place) {
+public record MapPoint(
+        double flow,
+        double ratio,
+        double efficiency,
+        double speed,
+        double surgeMargin,
+        double chokeMargin,
+        Place place) {
     /** Inside the measured lines, or beyond which edge. */
-    public enum Place { INSIDE, BELOW, ABOVE, SURGE, CHOKE }
+    public enum Place {
+        INSIDE,
+        BELOW,
+        ABOVE,
+        SURGE,
+        CHOKE
+    }
 }

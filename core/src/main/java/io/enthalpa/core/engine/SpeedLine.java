@@ -20,7 +20,9 @@ public record SpeedLine(double speed, List<Point> points) {
      */
     public record Point(double flow, double ratio, double efficiency) {
         Point towards(Point other, double share) {
-            return new Point(flow + share * (other.flow - flow), ratio + share * (other.ratio - ratio),
+            return new Point(
+                    flow + share * (other.flow - flow),
+                    ratio + share * (other.ratio - ratio),
                     efficiency + share * (other.efficiency - efficiency));
         }
     }

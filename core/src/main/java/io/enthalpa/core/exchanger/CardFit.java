@@ -18,16 +18,30 @@ import java.util.List;
  * @param hotFlows  hot flows over that of the first point within which the fit may be trusted
  * @param coldFlows the same for the cold side
  */
-record CardFit(double hot, double wall, double cold, double misfit, boolean separated, ValidityRange hotFlows, ValidityRange coldFlows) {
-    static final Method METHOD = Method.of("rating-card", "Core by its rating card",
+record CardFit(
+        double hot,
+        double wall,
+        double cold,
+        double misfit,
+        boolean separated,
+        ValidityRange hotFlows,
+        ValidityRange coldFlows) {
+    static final Method METHOD = Method.of(
+                    "rating-card",
+                    "Core by its rating card",
                     "The conductance of each measured point follows from its effectiveness. It is split into three resistances in series: charge side, "
                             + "wall, cooling side; by stated shares when there is one point, by least squares when several points with different flows tell "
                             + "them apart. Each film goes with its passage flow to a power. Another size of the same make follows by similarity: conductance "
                             + "with volume at equal passage speed, loss with passage length.")
-            .formula("1/UA = a (mh/mh1)^-0.55 + w + c (mc/mc1)^-n, n 0.55 for air and 0.6 for water; loss = loss1 (m/m1)^e rho1/rho, e 1.7 or from the points")
+            .formula(
+                    "1/UA = a (mh/mh1)^-0.55 + w + c (mc/mc1)^-n, n 0.55 for air and 0.6 for water; loss = loss1 (m/m1)^e rho1/rho, e 1.7 or from the points")
             .range(ScalingLaw.FLOW, ScalingLaw.VOLUME)
-            .source(ScalingLaw.SOURCE, Citation.commonPractice("stated shares: air-cooled cores about 35 % on the charge side, water-cooled about 75 %"))
-            .leavesOut("The card's own tanks stay part of it: another port or tank than the one measured is not counted.");
+            .source(
+                    ScalingLaw.SOURCE,
+                    Citation.commonPractice(
+                            "stated shares: air-cooled cores about 35 % on the charge side, water-cooled about 75 %"))
+            .leavesOut(
+                    "The card's own tanks stay part of it: another port or tank than the one measured is not counted.");
     /** Below this the two films cannot be told apart: the points hardly differ in flow. */
     private static final double LEAST_DETERMINANT = 0.01;
     /** A film is never taken for less than this share of the whole. */
@@ -102,10 +116,13 @@ record CardFit(double hot, double wall, double cold, double misfit, boolean sepa
         double low = 1;
         double high = 1;
         for (ReferencePoint p : points) {
-            double ratio = hot ? p.hotFlow() / points.get(0).hotFlow() : p.coldFlow() / points.get(0).coldFlow();
+            double ratio = hot
+                    ? p.hotFlow() / points.get(0).hotFlow()
+                    : p.coldFlow() / points.get(0).coldFlow();
             low = Math.min(low, ratio);
             high = Math.max(high, ratio);
         }
-        return new ValidityRange(ScalingLaw.FLOW.quantity(), ScalingLaw.FLOW.min() * low, ScalingLaw.FLOW.max() * high, "");
+        return new ValidityRange(
+                ScalingLaw.FLOW.quantity(), ScalingLaw.FLOW.min() * low, ScalingLaw.FLOW.max() * high, "");
     }
 }

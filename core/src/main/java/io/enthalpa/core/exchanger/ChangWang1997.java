@@ -7,24 +7,35 @@ import io.enthalpa.core.source.ValidityRange;
 
 /** Louvred fins between flat tubes or plates: j by Chang and Wang (1997), f by Chang, Hsu, Lin and Wang (2000). */
 public final class ChangWang1997 {
-    public static final ValidityRange REYNOLDS = new ValidityRange("Reynolds number on the louvre pitch", 100, 3000, "");
+    public static final ValidityRange REYNOLDS =
+            new ValidityRange("Reynolds number on the louvre pitch", 100, 3000, "");
     /** A louvre is this share of the fin's height; the rest is the bend at both ends. Usual for cut louvres. */
     static final double LOUVRE_SHARE = 0.85;
-    public static final Method METHOD = Method.of("louvred-fin", "Louvred fins",
+
+    public static final Method METHOD = Method.of(
+                    "louvred-fin",
+                    "Louvred fins",
                     "Heat transfer factor of 91 measured corrugated louvre fins within 15 %, friction factor within 15 % for most. A louvre is taken as 85 % "
                             + "of the fin's height long.")
-            .formula("j = Re^-0.49 (th/90)^0.27 (Fp/Lp)^-0.14 (Fl/Lp)^-0.29 (Td/Lp)^-0.23 (Ll/Lp)^0.68 (Tp/Lp)^-0.28 (t/Lp)^-0.05; "
-                    + "f = f1 f2 f3 of Chang et al. (2000), below and above Re 150; film = j G cp / Pr^(2/3)")
+            .formula(
+                    "j = Re^-0.49 (th/90)^0.27 (Fp/Lp)^-0.14 (Fl/Lp)^-0.29 (Td/Lp)^-0.23 (Ll/Lp)^0.68 (Tp/Lp)^-0.28 (t/Lp)^-0.05; "
+                            + "f = f1 f2 f3 of Chang et al. (2000), below and above Re 150; film = j G cp / Pr^(2/3)")
             .range(REYNOLDS)
-            .source(Citation.fromMemory("Chang & Wang", 1997, "A generalized heat transfer correlation for louver fin geometry, Int. J. Heat Mass Transfer 40"),
-                    Citation.fromMemory("Chang, Hsu, Lin & Wang", 2000, "A generalized friction correlation for louver fin geometry, Int. J. Heat Mass Transfer 43"))
+            .source(
+                    Citation.fromMemory(
+                            "Chang & Wang",
+                            1997,
+                            "A generalized heat transfer correlation for louver fin geometry, Int. J. Heat Mass Transfer 40"),
+                    Citation.fromMemory(
+                            "Chang, Hsu, Lin & Wang",
+                            2000,
+                            "A generalized friction correlation for louver fin geometry, Int. J. Heat Mass Transfer 43"))
             .leavesOut("Dirt between the louvres: see fouling.");
     private static final double LOW_FLOW = 150;
     /** Width over which the two friction equations are joined, so that a little more flow never loses less. */
     private static final double JOIN_TO = 230;
 
-    private ChangWang1997() {
-    }
+    private ChangWang1997() {}
 
     /**
      * @param depth    m along the stream
@@ -36,8 +47,13 @@ public final class ChangWang1997 {
         double degrees = Math.toDegrees(fin.louvreAngle());
         double re = Math.max(massFlux * lp / fluid.viscosity(), 2);
         double ll = LOUVRE_SHARE * fin.gap();
-        double j = Math.pow(re, -0.49) * Math.pow(degrees / 90, 0.27) * Math.pow(fin.pitch() / lp, -0.14) * Math.pow(fin.gap() / lp, -0.29)
-                * Math.pow(depth / lp, -0.23) * Math.pow(ll / lp, 0.68) * Math.pow((fin.gap() + wall) / lp, -0.28)
+        double j = Math.pow(re, -0.49)
+                * Math.pow(degrees / 90, 0.27)
+                * Math.pow(fin.pitch() / lp, -0.14)
+                * Math.pow(fin.gap() / lp, -0.29)
+                * Math.pow(depth / lp, -0.23)
+                * Math.pow(ll / lp, 0.68)
+                * Math.pow((fin.gap() + wall) / lp, -0.28)
                 * Math.pow(fin.thickness() / lp, -0.05);
         double film = j * massFlux * fluid.heatCapacity() / Math.pow(fluid.prandtl(), 2.0 / 3);
         return new FinFlow(re, film, friction(fin, depth, wall, re, degrees), REYNOLDS.contains(re));
@@ -51,7 +67,8 @@ public final class ChangWang1997 {
             return fast(fin, wall, re, degrees);
         }
         double share = (re - LOW_FLOW) / (JOIN_TO - LOW_FLOW);
-        return Math.exp((1 - share) * Math.log(slow(fin, depth, wall, LOW_FLOW, degrees)) + share * Math.log(fast(fin, wall, JOIN_TO, degrees)));
+        return Math.exp((1 - share) * Math.log(slow(fin, depth, wall, LOW_FLOW, degrees))
+                + share * Math.log(fast(fin, wall, JOIN_TO, degrees)));
     }
 
     private static double slow(FinSpec fin, double depth, double wall, double re, double degrees) {
@@ -61,9 +78,12 @@ public final class ChangWang1997 {
         double r = Math.max(re, 5);
         double f1 = 14.39 * Math.pow(r, -0.805 * fp / fin.gap()) * Math.pow(Math.log(1 + fp / lp), 3.04);
         double f2 = Math.pow(Math.log(Math.pow(fin.thickness() / fp, 0.48) + 0.9), -1.435)
-                * Math.pow(fin.hydraulicDiameter() / lp, -3.01) * Math.pow(Math.log(0.5 * r), -3.01);
-        double f3 = Math.pow(fp / ll, -0.308) * Math.pow(depth / ll, -0.308)
-                * Math.exp(-0.1167 * (fin.gap() + wall) / wall) * Math.pow(degrees, 0.35);
+                * Math.pow(fin.hydraulicDiameter() / lp, -3.01)
+                * Math.pow(Math.log(0.5 * r), -3.01);
+        double f3 = Math.pow(fp / ll, -0.308)
+                * Math.pow(depth / ll, -0.308)
+                * Math.exp(-0.1167 * (fin.gap() + wall) / wall)
+                * Math.pow(degrees, 0.35);
         return f1 * f2 * f3;
     }
 
@@ -71,10 +91,14 @@ public final class ChangWang1997 {
         double fp = fin.pitch();
         double lp = fin.interval();
         double tp = fin.gap() + wall;
-        double f1 = 4.97 * Math.pow(re, 0.6049 - 1.064 / Math.pow(degrees, 0.2))
+        double f1 = 4.97
+                * Math.pow(re, 0.6049 - 1.064 / Math.pow(degrees, 0.2))
                 * Math.pow(Math.log(Math.pow(fin.thickness() / fp, 0.5) + 0.9), -0.527);
-        double f2 = Math.pow(fin.hydraulicDiameter() / lp * Math.log(0.3 * re), -2.966) * Math.pow(fp / (LOUVRE_SHARE * fin.gap()), -0.7931 * tp / fin.gap());
-        double f3 = Math.pow(tp / wall, -0.0446) * Math.pow(Math.log(1.2 + Math.pow(lp / fp, 1.4)), -3.553) * Math.pow(degrees, -0.477);
+        double f2 = Math.pow(fin.hydraulicDiameter() / lp * Math.log(0.3 * re), -2.966)
+                * Math.pow(fp / (LOUVRE_SHARE * fin.gap()), -0.7931 * tp / fin.gap());
+        double f3 = Math.pow(tp / wall, -0.0446)
+                * Math.pow(Math.log(1.2 + Math.pow(lp / fp, 1.4)), -3.553)
+                * Math.pow(degrees, -0.477);
         return f1 * f2 * f3;
     }
 }

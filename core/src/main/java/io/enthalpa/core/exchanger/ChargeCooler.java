@@ -7,6 +7,7 @@ import io.enthalpa.core.fluid.HumidAir;
 public final class ChargeCooler {
     /** Specific heat of aluminium near 350 K, J/(kg K); Incropera &amp; DeWitt table A.1, from memory. */
     public static final double ALUMINIUM_HEAT_CAPACITY = 910;
+
     private static final double SEA_LEVEL = 101325;
     private static final double AIR_TEMPERATURE = 300;
     private final CoreSpec spec;
@@ -27,7 +28,8 @@ public final class ChargeCooler {
         this.spec = spec;
         this.washed = washed;
         spec.tanks().checkedFor(spec.size());
-        this.model = spec.basis() instanceof RatingCard card ? new RatedCore(spec, card, coolant, growth)
+        this.model = spec.basis() instanceof RatingCard card
+                ? new RatedCore(spec, card, coolant, growth)
                 : new FinnedCore(spec, ((FinnedBlock) spec.basis()).fouledBy(growth), coolant);
     }
 
@@ -48,7 +50,8 @@ public final class ChargeCooler {
      * @param coldT    K, mean
      * @return effectiveness, and the heat moved for each kelvin between the inlets
      */
-    public HeatTransfer transfer(double hotFlow, double hotRate, double hotT, double coldFlow, double coldRate, double coldT) {
+    public HeatTransfer transfer(
+            double hotFlow, double hotRate, double hotT, double coldFlow, double coldRate, double coldT) {
         return HeatTransfer.of(conductances(hotFlow, hotT, coldFlow, coldT), spec.arrangement(), hotRate, coldRate);
     }
 
@@ -65,7 +68,8 @@ public final class ChargeCooler {
 
     /** @param velocity m/s at the face @return Pa, air at sea level */
     public double airLoss(double velocity) {
-        return model.coldLoss(velocity * spec.size().face() * HumidAir.DRY.density(SEA_LEVEL, AIR_TEMPERATURE), AIR_TEMPERATURE);
+        return model.coldLoss(
+                velocity * spec.size().face() * HumidAir.DRY.density(SEA_LEVEL, AIR_TEMPERATURE), AIR_TEMPERATURE);
     }
 
     /** @return Reynolds number of the water between the fins; 0 where a card does not tell */

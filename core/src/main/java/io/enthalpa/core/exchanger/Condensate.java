@@ -27,7 +27,14 @@ public record Condensate(double dewPoint, double flow, double latentHeat, double
      * @param coldIn   K of coolant
      * @param coldRate W/K of coolant
      */
-    public static Condensate of(HumidAir air, double flow, double pressure, double in, double coldIn, double coldRate, Conductances conductances) {
+    public static Condensate of(
+            HumidAir air,
+            double flow,
+            double pressure,
+            double in,
+            double coldIn,
+            double coldRate,
+            Conductances conductances) {
         DampCharge damp = DampCharge.of(air, flow, pressure);
         double hotRate = flow * air.heatCapacity((in + coldIn) / 2);
         Strips dry = new Strips(hotRate, coldIn, coldRate, conductances, DampCharge.DRY).pass(in);
@@ -84,7 +91,9 @@ public record Condensate(double dewPoint, double flow, double latentHeat, double
             for (int k = 0; k < ROUNDS; k++) {
                 double perShare = damp.perShare() * reach * WaterVapour.latentHeat(metal);
                 double held = damp.held(metal);
-                double left = fromCharge * (charge - metal) + toCold * (coldIn - metal) + perShare * Math.max(vapour - held, 0);
+                double left = fromCharge * (charge - metal)
+                        + toCold * (coldIn - metal)
+                        + perShare * Math.max(vapour - held, 0);
                 double slope = fromCharge + toCold + (vapour > held ? perShare * damp.heldMore(metal) : 0);
                 metal += left / slope;
             }

@@ -1,4 +1,7 @@
 package io.enthalpa.core.exchanger;
 
 /** What takes the heat from a core. */
-public enum Coolant { AIR, WATER }
+public enum Coolant {
+    AIR,
+    WATER
+}

@@ -11,10 +11,10 @@ public final class CoolantLoss {
     private static final double AIR_PER_DEPTH = 150;
     /** Loss of water grows as flow to this power (Blasius). */
     private static final double WATER_EXPONENT = 1.75;
+
     private static final double WATER_KNOWN_AT = 298.15;
 
-    private CoolantLoss() {
-    }
+    private CoolantLoss() {}
 
     /** @param depth m along the air @param velocity m/s at the face @return Pa at sea level, where a card is silent */
     public static double usualAir(double depth, double velocity) {

@@ -10,8 +10,13 @@ package io.enthalpa.core.exchanger;
  * @param tanks        at both ends
  * @param inletTowards how the core is turned; changes nothing but the drawing and where water and air bubbles go
  */
-public record CoreSpec(String construction, CoreSize size, CoreBasis basis, Effectiveness arrangement, EndTankSpec tanks,
-                       PortSide inletTowards) {
+public record CoreSpec(
+        String construction,
+        CoreSize size,
+        CoreBasis basis,
+        Effectiveness arrangement,
+        EndTankSpec tanks,
+        PortSide inletTowards) {
     /** @return m */
     public double portBore() {
         return tanks.portBore();

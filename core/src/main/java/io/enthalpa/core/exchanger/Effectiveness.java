@@ -72,22 +72,29 @@ public enum Effectiveness {
         }
     };
 
-    public static final Citation CROSSFLOW_SOURCE = Citation.published("Mason", 1955,
+    public static final Citation CROSSFLOW_SOURCE = Citation.published(
+            "Mason",
+            1955,
             "Heat transfer in crossflow, Proc. 2nd U.S. National Congress of Applied Mechanics; after Nusselt (1930)");
-    public static final Citation COUNTERFLOW_SOURCE = Citation.published("Kays & London", 1984,
-            "Compact Heat Exchangers, 3rd ed.");
-    public static final Method METHOD = Method.of("effectiveness", "Effectiveness by arrangement",
+    public static final Citation COUNTERFLOW_SOURCE =
+            Citation.published("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed.");
+    public static final Method METHOD = Method.of(
+                    "effectiveness",
+                    "Effectiveness by arrangement",
                     "Heat moved over the most that could be moved. Crossflow with both streams unmixed by its exact series; one stream mixed and "
                             + "counterflow in closed form; U-flow as two crossflow passes, either one above the other (each pass meets fresh air) or one behind the "
                             + "other (the second pass meets the air first). When one stream hardly changes temperature all become 1 - exp(-NTU).")
-            .formula("NTU = UA / Cmin, r = Cmin / Cmax; counterflow (1 - e^(-NTU (1 - r))) / (1 - r e^(-NTU (1 - r))); "
-                    + "Cmax mixed (1 - e^(-r (1 - e^-NTU))) / r; Cmin mixed 1 - e^(-(1 - e^(-r NTU)) / r); "
-                    + "two passes overall counter ((1 - p r)/(1 - p))^2 - 1 over ((1 - p r)/(1 - p))^2 - r, p of one pass")
+            .formula(
+                    "NTU = UA / Cmin, r = Cmin / Cmax; counterflow (1 - e^(-NTU (1 - r))) / (1 - r e^(-NTU (1 - r))); "
+                            + "Cmax mixed (1 - e^(-r (1 - e^-NTU))) / r; Cmin mixed 1 - e^(-(1 - e^(-r NTU)) / r); "
+                            + "two passes overall counter ((1 - p r)/(1 - p))^2 - 1 over ((1 - p r)/(1 - p))^2 - r, p of one pass")
             .range(new ValidityRange("NTU", 0, 40, ""), new ValidityRange("capacity ratio", 0, 1, ""))
             .source(CROSSFLOW_SOURCE, COUNTERFLOW_SOURCE)
-            .leavesOut("Heat along the metal from the hot to the cold end, which costs a percent or two in short cores.");
+            .leavesOut(
+                    "Heat along the metal from the hot to the cold end, which costs a percent or two in short cores.");
     /** Largest NTU that is looked for; a core beyond it is not distinguishable from a perfect one. */
     static final double LARGEST_NTU = 40;
+
     private static final double NO_RATIO = 1e-7;
 
     /** @param ntu above 0 @param ratio above 0 @param hotIsLeast whether the hot stream has the lesser capacity rate */
@@ -151,7 +158,8 @@ public enum Effectiveness {
 
     /** Kays &amp; London (1984): the mixed stream is the lesser one, or the greater. */
     private static double oneMixed(double ntu, double ratio, boolean leastIsMixed) {
-        return leastIsMixed ? 1 - Math.exp(-(1 - Math.exp(-ratio * ntu)) / ratio)
+        return leastIsMixed
+                ? 1 - Math.exp(-(1 - Math.exp(-ratio * ntu)) / ratio)
                 : (1 - Math.exp(-ratio * (1 - Math.exp(-ntu)))) / ratio;
     }
 

@@ -13,7 +13,8 @@ import io.enthalpa.core.fault.FaultKind;
  * @param blocked   share of the passages that get no air: a boss, a weld, dirt; 0 to 0.9
  * @param outlets   1, or 2 for two banks
  */
-public record EndTankSpec(double portBore, double depth, PortPlace place, boolean divided, double blocked, int outlets) {
+public record EndTankSpec(
+        double portBore, double depth, PortPlace place, boolean divided, double blocked, int outlets) {
     /** A port wider than this many core depths cannot be blended into the tank (common practice, no source). */
     private static final double WIDEST_PORT = 1.6;
 
@@ -40,9 +41,17 @@ public record EndTankSpec(double portBore, double depth, PortPlace place, boolea
     public EndTankSpec checkedFor(CoreSize size) {
         double room = Math.min(WIDEST_PORT * size.depth(), outlets == 2 ? size.height() / 2 : size.height());
         if (portBore > room) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "portBore_mm", "core port bore", "%.0f mm".formatted(portBore * 1000),
-                    "at most %.0f mm on a tank for a core %.0f mm high and %.0f mm deep%s".formatted(room * 1000, size.height() * 1000,
-                            size.depth() * 1000, outlets == 2 ? " with two outlets" : ""),
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "portBore_mm",
+                    "core port bore",
+                    "%.0f mm".formatted(portBore * 1000),
+                    "at most %.0f mm on a tank for a core %.0f mm high and %.0f mm deep%s"
+                            .formatted(
+                                    room * 1000,
+                                    size.height() * 1000,
+                                    size.depth() * 1000,
+                                    outlets == 2 ? " with two outlets" : ""),
                     "Take a smaller port or a deeper core.");
         }
         return this;

@@ -5,14 +5,17 @@ import io.enthalpa.core.source.Method;
 
 /** How much of a fin works: it is cooler in the middle than at the plates that feed it. */
 public final class FinEfficiency {
-    public static final Method METHOD = Method.of("fin-efficiency", "Fin efficiency",
+    public static final Method METHOD = Method.of(
+                    "fin-efficiency",
+                    "Fin efficiency",
                     "A straight fin fed from both plates; its middle passes no heat. The surface efficiency counts plate and fin together.")
-            .formula("m = sqrt(2 film / (k t)); eta = tanh(m l) / (m l), l half the gap; surface: 1 - finShare (1 - eta)")
-            .source(Citation.fromMemory("Incropera & DeWitt", 2007, "Fundamentals of Heat and Mass Transfer, 6th ed., section 3.6"))
+            .formula(
+                    "m = sqrt(2 film / (k t)); eta = tanh(m l) / (m l), l half the gap; surface: 1 - finShare (1 - eta)")
+            .source(Citation.fromMemory(
+                    "Incropera & DeWitt", 2007, "Fundamentals of Heat and Mass Transfer, 6th ed., section 3.6"))
             .leavesOut("Braze that did not take: a fin that stands loose works hardly at all.");
 
-    private FinEfficiency() {
-    }
+    private FinEfficiency() {}
 
     /**
      * @param film         W/(m2 K)

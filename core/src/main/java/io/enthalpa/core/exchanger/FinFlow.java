@@ -8,5 +8,4 @@ package io.enthalpa.core.exchanger;
  * @param friction    Fanning friction factor
  * @param withinRange false when the Reynolds number lies outside what the correlation was made for
  */
-public record FinFlow(double reynolds, double film, double friction, boolean withinRange) {
-}
+public record FinFlow(double reynolds, double film, double friction, boolean withinRange) {}

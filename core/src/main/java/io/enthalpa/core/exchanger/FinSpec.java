@@ -75,7 +75,11 @@ public record FinSpec(FinType type, double gap, double pitch, double thickness, 
      */
     public FinSpec checked(String field, String name) {
         if (thickness >= 0.6 * pitch || thickness >= 0.6 * gap) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, field + "/thickness_mm", name + " thickness", "%.2f mm".formatted(thickness * 1000),
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    field + "/thickness_mm",
+                    name + " thickness",
+                    "%.2f mm".formatted(thickness * 1000),
                     "less than 0.6 times its pitch and its height, below %.2f mm".formatted(600 * Math.min(pitch, gap)),
                     "Sheet of 0.08 to 0.3 mm is usual; check that pitch is from fin to fin.");
         }

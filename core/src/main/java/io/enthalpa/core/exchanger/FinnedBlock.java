@@ -17,15 +17,27 @@ import io.enthalpa.core.fault.FaultKind;
  * @param chargeFouling  m2 K/W on the charge side
  * @param coldFouling    m2 K/W on the coolant side
  */
-public record FinnedBlock(Construction construction, Coolant coolant, FinSpec charge, FinSpec cold, double plate, double bar,
-                          double conductivity, double chargeFouling, double coldFouling) implements CoreBasis {
+public record FinnedBlock(
+        Construction construction,
+        Coolant coolant,
+        FinSpec charge,
+        FinSpec cold,
+        double plate,
+        double bar,
+        double conductivity,
+        double chargeFouling,
+        double coldFouling)
+        implements CoreBasis {
     /** Thermal conductivity of the usual brazing sheet, W/(m K); Incropera &amp; DeWitt table A.1 gives 168 to 190, from memory. */
     public static final double BRAZING_SHEET = 180;
     /** kg/m3, aluminium. */
     public static final double ALUMINIUM_DENSITY = 2700;
 
     /** How the layers are closed. */
-    public enum Construction { BAR_AND_PLATE, TUBE_AND_FIN }
+    public enum Construction {
+        BAR_AND_PLATE,
+        TUBE_AND_FIN
+    }
 
     /** @return m, from one charge layer to the next */
     public double step() {
@@ -39,14 +51,24 @@ public record FinnedBlock(Construction construction, Coolant coolant, FinSpec ch
     public int layers(CoreSize size) {
         int layers = (int) Math.floor((size.height() - cold.gap() - 2 * plate) / step() + 1e-9);
         if (layers < 1) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "height_mm", "core height", mm(size.height()),
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "height_mm",
+                    "core height",
+                    mm(size.height()),
                     "at least one charge layer between two coolant layers, " + mm(step() + cold.gap() + 2 * plate),
                     "Make the core higher or the layers thinner.");
         }
         double narrow = Math.min(size.depth(), size.width()) - 2 * bar;
         if (narrow < 3 * Math.max(charge.pitch(), cold.pitch())) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "bar_mm", "bar width", mm(bar),
-                    "narrow enough to leave three fins, at most " + mm((Math.min(size.depth(), size.width()) - 3 * Math.max(charge.pitch(), cold.pitch())) / 2),
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "bar_mm",
+                    "bar width",
+                    mm(bar),
+                    "narrow enough to leave three fins, at most "
+                            + mm((Math.min(size.depth(), size.width()) - 3 * Math.max(charge.pitch(), cold.pitch()))
+                                    / 2),
                     "Make the bars narrower or the core deeper.");
         }
         return layers;
@@ -54,7 +76,18 @@ public record FinnedBlock(Construction construction, Coolant coolant, FinSpec ch
 
     /** @param growth m2 K/W @return the same block with so much more on its cold side */
     FinnedBlock fouledBy(double growth) {
-        return growth == 0 ? this : new FinnedBlock(construction, coolant, charge, cold, plate, bar, conductivity, chargeFouling, coldFouling + growth);
+        return growth == 0
+                ? this
+                : new FinnedBlock(
+                        construction,
+                        coolant,
+                        charge,
+                        cold,
+                        plate,
+                        bar,
+                        conductivity,
+                        chargeFouling,
+                        coldFouling + growth);
     }
 
     private static String mm(double m) {

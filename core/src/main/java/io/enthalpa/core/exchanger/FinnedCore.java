@@ -8,11 +8,14 @@ import io.enthalpa.core.source.Method;
 
 /** A charge cooler by its geometry: {@link FinnedBlock} in a size, with its tanks. */
 public final class FinnedCore implements CoreModel {
-    public static final Method METHOD = Method.of("core-geometry", "Core by its geometry",
+    public static final Method METHOD = Method.of(
+                    "core-geometry",
+                    "Core by its geometry",
                     "Layers are counted from the height. Each side's film follows from its fins at its own flow and temperature, times its surface and "
                             + "the efficiency of its fins, in series with fouling; the wall is the plates between. The mass is that of fins, plates, bars and 3 mm tanks.")
             .formula("1/UA = 1/(eta_h film_h A_h) + r_h/A_h + plate/(k A_w) + r_c/A_c + 1/(eta_c film_c A_c)")
-            .source(Citation.fromMemory("Shah & Sekulic", 2003, "Fundamentals of Heat Exchanger Design, chapters 3 and 9"))
+            .source(Citation.fromMemory(
+                    "Shah & Sekulic", 2003, "Fundamentals of Heat Exchanger Design, chapters 3 and 9"))
             .leavesOut("Heat along the metal; the face's edges, which the fins do not reach.");
     private static final double PRESSURE_OF_PROPERTIES = 2e5;
     private static final double TANK_WALL = 3e-3;
@@ -53,13 +56,19 @@ public final class FinnedCore implements CoreModel {
 
     /** @param flow kg/s @param t K, mean @return what the charge does between its fins */
     public FinFlow chargeFlow(double flow, double t) {
-        return fins(block.charge(), chargeLength, block.cold().gap() + 2 * block.plate(), flow / chargeSection,
+        return fins(
+                block.charge(),
+                chargeLength,
+                block.cold().gap() + 2 * block.plate(),
+                flow / chargeSection,
                 Transport.ofAir(HumidAir.DRY, PRESSURE_OF_PROPERTIES, t));
     }
 
     /** @param flow kg/s @param t K, mean @return what the coolant does between its fins */
     public FinFlow coldFlow(double flow, double t) {
-        Transport fluid = block.coolant() == Coolant.AIR ? Transport.ofAir(HumidAir.DRY, PRESSURE_OF_PROPERTIES / 2, t) : coolant.transport(t);
+        Transport fluid = block.coolant() == Coolant.AIR
+                ? Transport.ofAir(HumidAir.DRY, PRESSURE_OF_PROPERTIES / 2, t)
+                : coolant.transport(t);
         return fins(block.cold(), coldLength, block.charge().gap() + 2 * block.plate(), flow / coldSection, fluid);
     }
 
@@ -75,9 +84,13 @@ public final class FinnedCore implements CoreModel {
     public Conductances conductances(double hotFlow, double hotT, double coldFlow, double coldT) {
         FinFlow charge = chargeFlow(hotFlow, hotT);
         FinFlow cold = coldFlow(coldFlow, coldT);
-        double hot = FinEfficiency.surface(block.charge(), charge.film(), block.conductivity()) * charge.film() * chargeArea;
+        double hot =
+                FinEfficiency.surface(block.charge(), charge.film(), block.conductivity()) * charge.film() * chargeArea;
         double air = FinEfficiency.surface(block.cold(), cold.film(), block.conductivity()) * cold.film() * coldArea;
-        double wall = 1 / (block.chargeFouling() / chargeArea + block.plate() / (block.conductivity() * plateArea) + block.coldFouling() / coldArea);
+        double wall = 1
+                / (block.chargeFouling() / chargeArea
+                        + block.plate() / (block.conductivity() * plateArea)
+                        + block.coldFouling() / coldArea);
         Conductances even = new Conductances(hot, wall, air);
         double factor = tanks(charge).conductanceFactor(even.overall() / (hotFlow * HumidAir.DRY.heatCapacity(hotT)));
         return factor == 1 ? even : new Conductances(hot * factor, wall * factor, air * factor);
@@ -90,7 +103,8 @@ public final class FinnedCore implements CoreModel {
 
     private TankEffect tanks(FinFlow charge) {
         double lengths = chargeLength / block.charge().hydraulicDiameter();
-        double heads = 4 * charge.friction() * lengths + passes * (CoreLoss.entrance(openShare()) + CoreLoss.exit(openShare()));
+        double heads = 4 * charge.friction() * lengths
+                + passes * (CoreLoss.entrance(openShare()) + CoreLoss.exit(openShare()));
         return TankEffect.of(spec.tanks(), spec.size(), heads, chargeSection);
     }
 
@@ -116,9 +130,17 @@ public final class FinnedCore implements CoreModel {
     @Override
     public double coldLoss(double flow, double t) {
         FinFlow cold = coldFlow(flow, t);
-        double density = block.coolant() == Coolant.AIR ? HumidAir.DRY.density(PRESSURE_OF_PROPERTIES / 2, t) : coolant.density(t);
+        double density = block.coolant() == Coolant.AIR
+                ? HumidAir.DRY.density(PRESSURE_OF_PROPERTIES / 2, t)
+                : coolant.density(t);
         double open = block.cold().openShare() * block.cold().gap() / block.step();
-        return CoreLoss.of(flow / coldSection, density, density, open, cold.friction(), coldLength / block.cold().hydraulicDiameter());
+        return CoreLoss.of(
+                flow / coldSection,
+                density,
+                density,
+                open,
+                cold.friction(),
+                coldLength / block.cold().hydraulicDiameter());
     }
 
     public int layers() {
@@ -139,16 +161,25 @@ public final class FinnedCore implements CoreModel {
     public double metalMass() {
         CoreSize size = spec.size();
         double plan = size.width() * size.depth();
-        double fins = layers * block.charge().metalPerPlan() * plan + (layers + 1) * block.cold().metalPerPlan() * plan;
+        double fins = layers * block.charge().metalPerPlan() * plan
+                + (layers + 1) * block.cold().metalPerPlan() * plan;
         double plates = (2 * layers + 2) * block.plate() * plan;
-        double bars = 2 * block.bar() * (layers * block.charge().gap() * size.width() + (layers + 1) * block.cold().gap() * size.depth());
-        double tanks = 2 * TANK_WALL * (size.chargeSection() + 2 * spec.tanks().depth() * (size.height() + size.depth()));
+        double bars = 2
+                * block.bar()
+                * (layers * block.charge().gap() * size.width()
+                        + (layers + 1) * block.cold().gap() * size.depth());
+        double tanks =
+                2 * TANK_WALL * (size.chargeSection() + 2 * spec.tanks().depth() * (size.height() + size.depth()));
         return FinnedBlock.ALUMINIUM_DENSITY * (fins + plates + bars + tanks);
     }
 
     @Override
     public double chargeVolume() {
-        return layers * block.charge().gap() * block.charge().openShare() * chargeWidth * spec.size().width()
+        return layers
+                        * block.charge().gap()
+                        * block.charge().openShare()
+                        * chargeWidth
+                        * spec.size().width()
                 + 2 * spec.tanks().depth() * spec.size().chargeSection();
     }
 }

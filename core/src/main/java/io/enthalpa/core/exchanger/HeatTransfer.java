@@ -10,7 +10,8 @@ package io.enthalpa.core.exchanger;
  */
 public record HeatTransfer(Conductances conductances, double ntu, double effectiveness, double conductancePerKelvin) {
     /** @param hotRate W/K @param coldRate W/K */
-    public static HeatTransfer of(Conductances conductances, Effectiveness arrangement, double hotRate, double coldRate) {
+    public static HeatTransfer of(
+            Conductances conductances, Effectiveness arrangement, double hotRate, double coldRate) {
         double overall = conductances.overall();
         double least = Math.min(hotRate, coldRate);
         double effectiveness = arrangement.between(overall, hotRate, coldRate);

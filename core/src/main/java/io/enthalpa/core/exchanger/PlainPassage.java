@@ -9,20 +9,26 @@ import io.enthalpa.core.source.ValidityRange;
 public final class PlainPassage {
     static final double LAMINAR_TO = 2300;
     static final double TURBULENT_FROM = 4000;
-    public static final ValidityRange REYNOLDS = new ValidityRange("Reynolds number on the hydraulic diameter", 1, 1e6, "");
-    public static final Method METHOD = Method.of("plain-fin", "Plain fins and flat passages",
+    public static final ValidityRange REYNOLDS =
+            new ValidityRange("Reynolds number on the hydraulic diameter", 1, 1e6, "");
+    public static final Method METHOD = Method.of(
+                    "plain-fin",
+                    "Plain fins and flat passages",
                     "Laminar flow by the exact solution for rectangular ducts at one wall temperature, with the thermal entrance added; turbulent "
                             + "flow by Gnielinski with Filonenko's friction; between Reynolds 2300 and 4000 straight from one to the other.")
             .formula("laminar f Re = 24 (1 - 1.3553 a + 1.9467 a^2 - 1.7012 a^3 + 0.9564 a^4 - 0.2537 a^5), "
                     + "Nu = 7.541 (1 - 2.610 a + 4.970 a^2 - 5.119 a^3 + 2.702 a^4 - 0.548 a^5), a short over long side; "
                     + "turbulent Nu = (f/2)(Re - 1000) Pr / (1 + 12.7 sqrt(f/2)(Pr^(2/3) - 1)) (1 + (D/L)^(2/3))")
             .range(REYNOLDS)
-            .source(Citation.fromMemory("Shah & London", 1978, "Laminar Flow Forced Convection in Ducts"),
-                    Citation.fromMemory("Gnielinski", 1976, "New equations for heat and mass transfer in turbulent pipe and channel flow, Int. Chem. Eng. 16"))
+            .source(
+                    Citation.fromMemory("Shah & London", 1978, "Laminar Flow Forced Convection in Ducts"),
+                    Citation.fromMemory(
+                            "Gnielinski",
+                            1976,
+                            "New equations for heat and mass transfer in turbulent pipe and channel flow, Int. Chem. Eng. 16"))
             .leavesOut("Developing friction at the entrance of laminar passages: short ones lose a little more.");
 
-    private PlainPassage() {
-    }
+    private PlainPassage() {}
 
     /** @param aspect short over long side, 0 to 1 @return Fanning friction factor times Reynolds number, fully developed laminar */
     static double laminarFriction(double aspect) {
@@ -68,7 +74,8 @@ public final class PlainPassage {
             friction = filonenko(re);
         } else {
             double share = (re - LAMINAR_TO) / (TURBULENT_FROM - LAMINAR_TO);
-            nusselt = (1 - share) * laminar(LAMINAR_TO, pr, aspect, diameter / length) + share * gnielinski(TURBULENT_FROM, pr, diameter / length);
+            nusselt = (1 - share) * laminar(LAMINAR_TO, pr, aspect, diameter / length)
+                    + share * gnielinski(TURBULENT_FROM, pr, diameter / length);
             friction = (1 - share) * laminarFriction(aspect) / LAMINAR_TO + share * filonenko(TURBULENT_FROM);
         }
         return new FinFlow(re, nusselt * fluid.conductivity() / diameter, friction, REYNOLDS.contains(re));
@@ -82,7 +89,10 @@ public final class PlainPassage {
 
     private static double gnielinski(double re, double pr, double diameterOverLength) {
         double half = filonenko(re) / 2;
-        return half * (re - 1000) * pr / (1 + 12.7 * Math.sqrt(half) * (Math.pow(pr, 2.0 / 3) - 1))
+        return half
+                * (re - 1000)
+                * pr
+                / (1 + 12.7 * Math.sqrt(half) * (Math.pow(pr, 2.0 / 3) - 1))
                 * (1 + Math.pow(diameterOverLength, 2.0 / 3));
     }
 

@@ -14,20 +14,24 @@ public final class RatedCore implements CoreModel {
     public static final Method METHOD = CardFit.METHOD;
     /** The card's cooling air is taken at sea level. */
     private static final double CARD_AIR_PRESSURE = 101325;
+
     private static final double LEAST_LOSS_EXPONENT = 1.2;
     private static final double MOST_LOSS_EXPONENT = 2.1;
     /** Share of an air-cooled core's volume that holds charge, and of a water-cooled one's (common practice, no source). */
     private static final double CHARGE_SHARE_AIR = 0.35;
+
     private static final double CHARGE_SHARE_WATER = 0.6;
     /** Where the card is silent on its water's loss: Pa at the card's flow (common practice, no source). */
     private static final double SILENT_WATER_LOSS = 8000;
     /** Wetted surface of a water brick's water side, m2 for each m3 (judgement). */
     private static final double WATER_AREA_PER_VOLUME = 250;
+
     private final CoreSpec spec;
     private final RatingCard card;
     private final GlycolWater coolant;
     /** K/W that growth on the water side adds. */
     private final double fouling;
+
     private final RatedExchanger exchanger;
     private final double referenceLoss;
     private final double lossExponent;
@@ -36,7 +40,8 @@ public final class RatedCore implements CoreModel {
         this.spec = spec;
         this.coolant = coolant;
         this.card = card;
-        ScalingLaw law = card.coolant() == Coolant.AIR ? ScalingLaw.chargeToAir(card.chargeShare(), card.wallShare())
+        ScalingLaw law = card.coolant() == Coolant.AIR
+                ? ScalingLaw.chargeToAir(card.chargeShare(), card.wallShare())
                 : ScalingLaw.chargeToWater(card.chargeShare(), card.wallShare());
         List<ReferencePoint> points = new ArrayList<>();
         for (int i = 0; i < card.points().size(); i++) {
@@ -45,19 +50,32 @@ public final class RatedCore implements CoreModel {
         exchanger = new RatedExchanger(points, law, spec.size(), spec.arrangement());
         fouling = growth / (WATER_AREA_PER_VOLUME * spec.size().volume());
         lossExponent = lossExponent(card.points(), law.lossExponent());
-        referenceLoss = card.points().stream().mapToDouble(p -> p.loss() * density(p)
-                / Math.pow(p.chargeFlow() / card.points().get(0).chargeFlow(), lossExponent)).average().orElseThrow();
+        referenceLoss = card.points().stream()
+                .mapToDouble(p -> p.loss()
+                        * density(p)
+                        / Math.pow(p.chargeFlow() / card.points().get(0).chargeFlow(), lossExponent))
+                .average()
+                .orElseThrow();
     }
 
     private static ReferencePoint reference(RatingCard card, Effectiveness arrangement, int i) {
         RatingCard.Point p = card.points().get(i);
         boolean air = card.coolant() == Coolant.AIR;
-        double coldFlow = air ? p.coolantVelocity() * card.size().face() * HumidAir.DRY.density(CARD_AIR_PRESSURE, p.coolantIn())
+        double coldFlow = air
+                ? p.coolantVelocity() * card.size().face() * HumidAir.DRY.density(CARD_AIR_PRESSURE, p.coolantIn())
                 : p.coolantFlow() * Water.density(p.coolantIn());
         double coldHeatCapacity = air ? HumidAir.DRY.heatCapacity(p.coolantIn()) : Water.heatCapacity(p.coolantIn());
         try {
-            return ReferencePoint.fromTemperatures(p.chargeFlow(), HumidAir.DRY.heatCapacity((p.chargeIn() + p.chargeOut()) / 2),
-                    p.chargeIn(), p.chargeOut(), coldFlow, coldHeatCapacity, p.coolantIn(), card.size(), arrangement);
+            return ReferencePoint.fromTemperatures(
+                    p.chargeFlow(),
+                    HumidAir.DRY.heatCapacity((p.chargeIn() + p.chargeOut()) / 2),
+                    p.chargeIn(),
+                    p.chargeOut(),
+                    coldFlow,
+                    coldHeatCapacity,
+                    p.coolantIn(),
+                    card.size(),
+                    arrangement);
         } catch (EnthalpaFault fault) {
             throw i == 0 ? fault : fault.at(fault.field(), fault.label() + ", point " + (i + 1));
         }
@@ -69,8 +87,14 @@ public final class RatedCore implements CoreModel {
 
     /** Slope of ln(loss times density) over ln(flow), where the points differ enough in flow to tell it. */
     private static double lossExponent(List<RatingCard.Point> points, double usual) {
-        double meanX = points.stream().mapToDouble(p -> Math.log(p.chargeFlow())).average().orElseThrow();
-        double meanY = points.stream().mapToDouble(p -> Math.log(p.loss() * density(p))).average().orElseThrow();
+        double meanX = points.stream()
+                .mapToDouble(p -> Math.log(p.chargeFlow()))
+                .average()
+                .orElseThrow();
+        double meanY = points.stream()
+                .mapToDouble(p -> Math.log(p.loss() * density(p)))
+                .average()
+                .orElseThrow();
         double xx = 0;
         double xy = 0;
         for (RatingCard.Point p : points) {
@@ -97,7 +121,10 @@ public final class RatedCore implements CoreModel {
         double ratio = Math.max(exchanger.coldFlowRatio(flow), 0);
         if (card.coolant() == Coolant.AIR) {
             double silent = CoolantLoss.usualAir(card.size().depth(), p.coolantVelocity());
-            return card.coolantLoss().orElse(silent) * Math.pow(ratio, CoolantLoss.AIR_EXPONENT) * spec.size().depth() / card.size().depth();
+            return card.coolantLoss().orElse(silent)
+                    * Math.pow(ratio, CoolantLoss.AIR_EXPONENT)
+                    * spec.size().depth()
+                    / card.size().depth();
         }
         return CoolantLoss.water(card.coolantLoss().orElse(SILENT_WATER_LOSS), ratio, coolant, t);
     }
@@ -105,8 +132,12 @@ public final class RatedCore implements CoreModel {
     /** That of the card, times passage flow to its exponent, over density, times passage length. */
     @Override
     public double loss(double flow, double densityIn, double densityOut, double meanT) {
-        return referenceLoss * Math.pow(exchanger.hotFlowRatio(flow), lossExponent) * 2 / (densityIn + densityOut)
-                * spec.size().width() / card.size().width();
+        return referenceLoss
+                * Math.pow(exchanger.hotFlowRatio(flow), lossExponent)
+                * 2
+                / (densityIn + densityOut)
+                * spec.size().width()
+                / card.size().width();
     }
 
     @Override
@@ -117,7 +148,8 @@ public final class RatedCore implements CoreModel {
     @Override
     public double chargeVolume() {
         double share = card.coolant() == Coolant.AIR ? CHARGE_SHARE_AIR : CHARGE_SHARE_WATER;
-        return share * spec.size().volume() + 2 * spec.tanks().depth() * spec.size().chargeSection();
+        return share * spec.size().volume()
+                + 2 * spec.tanks().depth() * spec.size().chargeSection();
     }
 
     /** @return charge flow over that of the card */

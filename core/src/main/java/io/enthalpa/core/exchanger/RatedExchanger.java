@@ -21,7 +21,9 @@ public final class RatedExchanger {
         this.law = law;
         this.size = size;
         this.arrangement = arrangement;
-        double[] overall = points.stream().mapToDouble(point -> point.conductance(arrangement)).toArray();
+        double[] overall = points.stream()
+                .mapToDouble(point -> point.conductance(arrangement))
+                .toArray();
         fit = CardFit.of(points, overall, law);
         volumeRatio = size.volume() / reference.size().volume();
     }

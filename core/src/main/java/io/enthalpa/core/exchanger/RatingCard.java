@@ -15,14 +15,27 @@ import java.util.OptionalDouble;
  * @param wallShare   share of wall and fouling at the first point, 0 to 1
  * @param coolantLoss Pa that the coolant loses at the first point; empty when the card does not say
  */
-public record RatingCard(CoreSize size, double metalMass, Coolant coolant, List<Point> points, double chargeShare,
-                         double wallShare, OptionalDouble coolantLoss) implements CoreBasis {
+public record RatingCard(
+        CoreSize size,
+        double metalMass,
+        Coolant coolant,
+        List<Point> points,
+        double chargeShare,
+        double wallShare,
+        OptionalDouble coolantLoss)
+        implements CoreBasis {
     public RatingCard {
         points = List.copyOf(points);
     }
 
     /** A card that says nothing of its coolant's loss. */
-    public RatingCard(CoreSize size, double metalMass, Coolant coolant, List<Point> points, double chargeShare, double wallShare) {
+    public RatingCard(
+            CoreSize size,
+            double metalMass,
+            Coolant coolant,
+            List<Point> points,
+            double chargeShare,
+            double wallShare) {
         this(size, metalMass, coolant, points, chargeShare, wallShare, OptionalDouble.empty());
     }
 
@@ -36,7 +49,13 @@ public record RatingCard(CoreSize size, double metalMass, Coolant coolant, List<
      * @param coolantFlow      m3/s, for water; 0 for air
      * @param coolantIn        K
      */
-    public record Point(double chargeFlow, double chargePressure, double chargeIn, double chargeOut, double loss,
-                        double coolantVelocity, double coolantFlow, double coolantIn) {
-    }
+    public record Point(
+            double chargeFlow,
+            double chargePressure,
+            double chargeIn,
+            double chargeOut,
+            double loss,
+            double coolantVelocity,
+            double coolantFlow,
+            double coolantIn) {}
 }

@@ -12,14 +12,17 @@ import io.enthalpa.core.source.ValidityRange;
  * @param hotShare     share of the whole resistance on the hot side at the measured point, 0 to 1
  * @param wallShare    share of the wall and fouling, 0 to 1
  */
-public record ScalingLaw(double hotExponent, double coldExponent, double lossExponent, double hotShare, double wallShare) {
+public record ScalingLaw(
+        double hotExponent, double coldExponent, double lossExponent, double hotShare, double wallShare) {
     /** Interrupted fins: the j factor falls about as Re^-0.45, f as Re^-0.3 (charts in Kays and London). */
-    public static final Citation SOURCE = Citation.fromMemory("Kays & London", 1984,
-            "Compact Heat Exchangers, 3rd ed., charts of offset and louvred plate fins");
+    public static final Citation SOURCE = Citation.fromMemory(
+            "Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., charts of offset and louvred plate fins");
     /** Passage flow over that of the card, within which the scaling may be trusted. */
     public static final ValidityRange FLOW = new ValidityRange("flow over that of the rating card", 0.3, 1.8, "");
     /** Volume over that of the card, within which the scaling may be trusted. */
-    public static final ValidityRange VOLUME = new ValidityRange("core volume over that of the rating card", 0.5, 2.0, "");
+    public static final ValidityRange VOLUME =
+            new ValidityRange("core volume over that of the rating card", 0.5, 2.0, "");
+
     private static final double INTERRUPTED_FIN = 0.55;
     private static final double FLAT_TUBE_WATER = 0.6;
     private static final double FIN_LOSS = 1.7;

@@ -13,20 +13,30 @@ import io.enthalpa.core.source.Method;
  * @param spread         both together: root mean square deviation of passage flow from its mean, 0 to 0.8
  */
 public record TankEffect(double inletK, double outletK, double jetSpread, double headerSpread, double spread) {
-    public static final Method METHOD = Method.of("end-tanks", "End tanks and uneven feed",
+    public static final Method METHOD = Method.of(
+                    "end-tanks",
+                    "End tanks and uneven feed",
                     "The port's jet meets the passages before it has slowed down, and the stream along the tank trades speed for pressure on its way. "
                             + "Either changes the pressure in front of the passages; set against the block's own loss this gives the spread of passage "
                             + "flow. Passages with more flow cool it less, those with less gain little: the conductance that the mean flow would need "
                             + "for the same outlet temperature is the factor. The tighter the block against the port, the less it matters.")
-            .formula("jet: q_port sqrt(a (1 - a)), a port over face; along the tank: 0.3 q_tank; spread = rms / (1.8 loss of block); "
-                    + "ports: (1 - a)^2 in, 0.5 (1 - a) out, end ports one head of the tank's speed each")
-            .source(Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., flow distribution in headers"),
-                    Citation.fromMemory("Mueller & Chiou", 1988, "Review of various types of flow maldistribution in heat exchangers, Heat Transfer Eng. 9"))
-            .leavesOut("The tank's own shape: a well tapered cast tank halves the spread, a square box with an edge in the stream adds to it.");
+            .formula(
+                    "jet: q_port sqrt(a (1 - a)), a port over face; along the tank: 0.3 q_tank; spread = rms / (1.8 loss of block); "
+                            + "ports: (1 - a)^2 in, 0.5 (1 - a) out, end ports one head of the tank's speed each")
+            .source(
+                    Citation.fromMemory(
+                            "Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., flow distribution in headers"),
+                    Citation.fromMemory(
+                            "Mueller & Chiou",
+                            1988,
+                            "Review of various types of flow maldistribution in heat exchangers, Heat Transfer Eng. 9"))
+            .leavesOut(
+                    "The tank's own shape: a well tapered cast tank halves the spread, a square box with an edge in the stream adds to it.");
     /** Passage flow goes with its pressure to 1/1.8. */
     private static final double LOSS_EXPONENT = 1.8;
     /** Root mean square of a parabola from 0 to 1 about its mean. */
     private static final double PARABOLA = 0.3;
+
     private static final double WORST = 0.8;
     /** Film grows as flow to the 0.6: its conductance per flow falls as flow to -0.4. */
     private static final double THINNING = -0.4;
@@ -45,13 +55,19 @@ public record TankEffect(double inletK, double outletK, double jetSpread, double
         boolean end = tanks.place() == EndTankSpec.PortPlace.END;
         double alongShare = tanks.divided() || tanks.place() == EndTankSpec.PortPlace.MIDDLE ? 0.5 : 1;
         double tankHead = Math.pow(alongShare / section, 2);
-        double jet = end ? 0 : Math.sqrt(area * (1 - area)) / (port * port) / (LOSS_EXPONENT * block) * (tanks.divided() ? 0.5 : 1);
+        double jet = end
+                ? 0
+                : Math.sqrt(area * (1 - area)) / (port * port) / (LOSS_EXPONENT * block) * (tanks.divided() ? 0.5 : 1);
         double header = PARABOLA * tankHead / (LOSS_EXPONENT * block);
         double tankInPortHeads = end ? tankHead * port * port : 0;
         double outletArea = tanks.outlets() * port;
         double out = Math.min(outletArea / size.chargeSection(), 0.95);
         double outletHeads = Math.pow(port / outletArea, 2);
-        return new TankEffect((1 - area) * (1 - area) + tankInPortHeads, (0.5 * (1 - out) + tankInPortHeads) * outletHeads, jet, header,
+        return new TankEffect(
+                (1 - area) * (1 - area) + tankInPortHeads,
+                (0.5 * (1 - out) + tankInPortHeads) * outletHeads,
+                jet,
+                header,
                 Math.min(Math.hypot(jet, header), WORST));
     }
 
@@ -67,7 +83,9 @@ public record TankEffect(double inletK, double outletK, double jetSpread, double
         }
         double rich = 1 + spread;
         double poor = 1 - spread;
-        double left = (rich * Math.exp(-ntu * Math.pow(rich, THINNING)) + poor * Math.exp(-ntu * Math.pow(poor, THINNING))) / 2;
+        double left =
+                (rich * Math.exp(-ntu * Math.pow(rich, THINNING)) + poor * Math.exp(-ntu * Math.pow(poor, THINNING)))
+                        / 2;
         return Math.min(-Math.log(left) / ntu, 1);
     }
 }

@@ -32,8 +32,7 @@ final class ColdReasons {
     private final List<Reason> reasons = new ArrayList<>();
     private String here = "";
 
-    private ColdReasons() {
-    }
+    private ColdReasons() {}
 
     static List<Reason> ofLoop(LoopResult loop) {
         ColdReasons r = new ColdReasons();
@@ -49,22 +48,37 @@ final class ColdReasons {
     static List<Reason> ofWay(AirWayResult way, int index) {
         ColdReasons r = new ColdReasons();
         r.here = "/airWays/" + index;
-        r.add(volume("air through the opening", way.flow().total()), AirWay.METHOD, Reasons.pressure("road wind between opening and exit", way.flow().wind()),
-                Reasons.pressure("fan", way.flow().fan()), Reasons.pressure("warm air rising", way.flow().buoyancy()), Reasons.pressure("lost at the opening", way.flow().inLoss()),
-                Reasons.pressure("lost in the stack", way.flow().stackLoss()), Reasons.pressure("lost at the exit", way.flow().outLoss()),
-                volume("round the stack", way.flow().bypass()), Figure.plain("free opening, m2", way.spec().opening().area()));
+        r.add(
+                volume("air through the opening", way.flow().total()),
+                AirWay.METHOD,
+                Reasons.pressure(
+                        "road wind between opening and exit", way.flow().wind()),
+                Reasons.pressure("fan", way.flow().fan()),
+                Reasons.pressure("warm air rising", way.flow().buoyancy()),
+                Reasons.pressure("lost at the opening", way.flow().inLoss()),
+                Reasons.pressure("lost in the stack", way.flow().stackLoss()),
+                Reasons.pressure("lost at the exit", way.flow().outLoss()),
+                volume("round the stack", way.flow().bypass()),
+                Figure.plain("free opening, m2", way.spec().opening().area()));
         for (int k = 0; k < way.layers().size(); k++) {
             LayerResult layer = way.layers().get(k);
             r.here = "/airWays/" + index + "/layers/" + k;
-            r.add(Reasons.temperature("air behind it", layer.airOut()), way.spec().layers().get(k).isOther() ? OtherExchanger.METHOD : AirWay.METHOD,
-                    Reasons.temperature("air before it", layer.airIn()), new Figure("air at its face", layer.speed(), Quantity.SPEED), power("heat to the air", layer.heat()));
+            r.add(
+                    Reasons.temperature("air behind it", layer.airOut()),
+                    way.spec().layers().get(k).isOther() ? OtherExchanger.METHOD : AirWay.METHOD,
+                    Reasons.temperature("air before it", layer.airIn()),
+                    new Figure("air at its face", layer.speed(), Quantity.SPEED),
+                    power("heat to the air", layer.heat()));
         }
         return r.reasons;
     }
 
     /** The air of a core that stands in no way. */
     static Reason faceShare(CoreResult core) {
-        return new Reason(core.slot().pointer(), new Figure("outside air at the face", core.faceSpeed(), Quantity.SPEED), FaceAirSpec.METHOD,
+        return new Reason(
+                core.slot().pointer(),
+                new Figure("outside air at the face", core.faceSpeed(), Quantity.SPEED),
+                FaceAirSpec.METHOD,
                 List.of(Reasons.flow("coolant", core.coldFlow()), Reasons.temperature("coolant in", core.coldIn())));
     }
 
@@ -81,18 +95,38 @@ final class ColdReasons {
     }
 
     private void loop(LoopResult loop) {
-        add(volume("water flow", loop.flow().flow()), LoopHydraulics.METHOD, Reasons.pressure("all losses", loop.flow().head()), power("pumps draw", loop.flow().power()),
+        add(
+                volume("water flow", loop.flow().flow()),
+                LoopHydraulics.METHOD,
+                Reasons.pressure("all losses", loop.flow().head()),
+                power("pumps draw", loop.flow().power()),
                 Reasons.temperature("water", loop.waterIn()));
-        add(Reasons.temperature("water at the core", loop.waterIn()), LoopSinks.METHOD, power("heat from the charge", loop.heat()), power("radiator", loop.radiator()),
-                power("chiller", loop.chiller()), power("ice", loop.ice()), Reasons.temperature("behind the core", loop.waterOut()));
+        add(
+                Reasons.temperature("water at the core", loop.waterIn()),
+                LoopSinks.METHOD,
+                power("heat from the charge", loop.heat()),
+                power("radiator", loop.radiator()),
+                power("chiller", loop.chiller()),
+                power("ice", loop.ice()),
+                Reasons.temperature("behind the core", loop.waterOut()));
         GlycolWater coolant = loop.spec().coolant();
-        add(Reasons.temperature("freezes at", coolant.freezing()), coolant.share() > 0 ? GlycolWater.METHOD : Water.METHOD, Reasons.share("glycol", coolant.share()),
-                new Figure("density", coolant.density(loop.waterIn()), Quantity.DENSITY), Figure.plain("viscosity, mPa s", 1000 * coolant.viscosity(loop.waterIn())));
+        add(
+                Reasons.temperature("freezes at", coolant.freezing()),
+                coolant.share() > 0 ? GlycolWater.METHOD : Water.METHOD,
+                Reasons.share("glycol", coolant.share()),
+                new Figure("density", coolant.density(loop.waterIn()), Quantity.DENSITY),
+                Figure.plain("viscosity, mPa s", 1000 * coolant.viscosity(loop.waterIn())));
         if (loop.spec().chiller().isPresent()) {
-            add(new Figure("pull-down", loop.pullDown(), Quantity.TIME), ChillerSpec.METHOD, power("capacity now", loop.chiller()));
+            add(
+                    new Figure("pull-down", loop.pullDown(), Quantity.TIME),
+                    ChillerSpec.METHOD,
+                    power("capacity now", loop.chiller()));
         }
         if (loop.ice() > 0) {
-            add(new Figure("ice lasts", loop.iceLasts(), Quantity.TIME), IceSpec.METHOD, power("into the ice", loop.ice()));
+            add(
+                    new Figure("ice lasts", loop.iceLasts(), Quantity.TIME),
+                    IceSpec.METHOD,
+                    power("into the ice", loop.ice()));
         }
         if (loop.heights().highest() >= 0) {
             add(Reasons.length("highest place above the cap", loop.heights().over()), LoopHeights.METHOD);
@@ -103,16 +137,39 @@ final class ColdReasons {
         Figure loss = Reasons.pressure("loss", piece.loss());
         Figure velocity = new Figure("water speed", piece.velocity(), Quantity.SPEED);
         if (piece.piece() instanceof LoopPiece.Pump) {
-            add(Reasons.pressure("pump gives", -piece.loss()), FallingCurve.METHOD, volume("flow", loop.flow().flow()), velocity);
+            add(
+                    Reasons.pressure("pump gives", -piece.loss()),
+                    FallingCurve.METHOD,
+                    volume("flow", loop.flow().flow()),
+                    velocity);
         } else if (piece.piece() instanceof LoopPiece.Hose) {
-            add(loss, FrictionFactor.METHOD, velocity, Figure.plain("Reynolds number", piece.reynolds()), Reasons.share("of all losses", piece.share()));
+            add(
+                    loss,
+                    FrictionFactor.METHOD,
+                    velocity,
+                    Figure.plain("Reynolds number", piece.reynolds()),
+                    Reasons.share("of all losses", piece.share()));
         } else if (piece.piece() instanceof LoopPiece.Fitting) {
-            add(loss, FittingLoss.METHOD, velocity, Figure.plain("Reynolds number", piece.reynolds()), Reasons.share("of all losses", piece.share()));
+            add(
+                    loss,
+                    FittingLoss.METHOD,
+                    velocity,
+                    Figure.plain("Reynolds number", piece.reynolds()),
+                    Reasons.share("of all losses", piece.share()));
         } else if (piece.piece() instanceof LoopPiece.CoreSide core) {
-            add(Reasons.share("core that the water washes", core.ports().washed()), CorePorts.METHOD, loss, Reasons.share("of all losses", piece.share()));
+            add(
+                    Reasons.share("core that the water washes", core.ports().washed()),
+                    CorePorts.METHOD,
+                    loss,
+                    Reasons.share("of all losses", piece.share()));
         } else if (piece.piece() instanceof LoopPiece.RadiatorSide) {
-            add(loss, Radiator.METHOD, Reasons.share("of all losses", piece.share()), power("heat to the air", loop.radiator()),
-                    Reasons.temperature("air before it", loop.air().inlet()), Reasons.temperature("air behind it", loop.airOut()));
+            add(
+                    loss,
+                    Radiator.METHOD,
+                    Reasons.share("of all losses", piece.share()),
+                    power("heat to the air", loop.radiator()),
+                    Reasons.temperature("air before it", loop.air().inlet()),
+                    Reasons.temperature("air behind it", loop.airOut()));
         }
     }
 }

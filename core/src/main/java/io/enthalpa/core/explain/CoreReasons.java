@@ -53,20 +53,39 @@ final class CoreReasons {
     }
 
     private void heat(CoreResult core) {
-        add(Reasons.temperature("charge out", core.out()), Effectiveness.METHOD, Reasons.temperature("charge in", core.in()), Reasons.temperature("coolant in", core.coldIn()),
-                Reasons.flow("charge", core.flow()), Reasons.flow("coolant", core.coldFlow()), Figure.plain("NTU", core.transfer().ntu()),
-                Reasons.share("effectiveness", core.transfer().effectiveness()), power("heat moved", core.heat()));
+        add(
+                Reasons.temperature("charge out", core.out()),
+                Effectiveness.METHOD,
+                Reasons.temperature("charge in", core.in()),
+                Reasons.temperature("coolant in", core.coldIn()),
+                Reasons.flow("charge", core.flow()),
+                Reasons.flow("coolant", core.coldFlow()),
+                Figure.plain("NTU", core.transfer().ntu()),
+                Reasons.share("effectiveness", core.transfer().effectiveness()),
+                power("heat moved", core.heat()));
         ResistanceShares s = core.shares();
-        add(Reasons.share("charge side's share", s.charge()), ResistanceShares.METHOD, Reasons.share("wall", s.wall()), Reasons.share("cooling film", s.coldFilm()),
-                Reasons.share("too little coolant", s.coldFlow()), Reasons.share("radiator", s.radiator()));
+        add(
+                Reasons.share("charge side's share", s.charge()),
+                ResistanceShares.METHOD,
+                Reasons.share("wall", s.wall()),
+                Reasons.share("cooling film", s.coldFilm()),
+                Reasons.share("too little coolant", s.coldFlow()),
+                Reasons.share("radiator", s.radiator()));
     }
 
     private void card(CoreResult core, RatedCore rated) {
         Conductances c = core.transfer().conductances();
-        add(Figure.plain("conductance, W/K", c.overall()), RatedCore.METHOD, Figure.plain("charge side, W/K", c.hot()), Figure.plain("wall, W/K", c.wall()),
-                Figure.plain("cooling side, W/K", c.cold()), Figure.plain("charge flow over the card's", rated.hotFlowRatio(core.flow())),
-                Figure.plain("coolant flow over the card's", rated.coldFlowRatio(core.coldFlow())), Figure.plain("volume over the card's", rated.volumeRatio()),
-                Figure.plain("loss grows as flow to the", rated.lossExponent()), Reasons.share("largest misfit of a point", rated.misfit()));
+        add(
+                Figure.plain("conductance, W/K", c.overall()),
+                RatedCore.METHOD,
+                Figure.plain("charge side, W/K", c.hot()),
+                Figure.plain("wall, W/K", c.wall()),
+                Figure.plain("cooling side, W/K", c.cold()),
+                Figure.plain("charge flow over the card's", rated.hotFlowRatio(core.flow())),
+                Figure.plain("coolant flow over the card's", rated.coldFlowRatio(core.coldFlow())),
+                Figure.plain("volume over the card's", rated.volumeRatio()),
+                Figure.plain("loss grows as flow to the", rated.lossExponent()),
+                Reasons.share("largest misfit of a point", rated.misfit()));
     }
 
     private void geometry(CoreResult core, FinnedCore finned, FinnedBlock block) {
@@ -76,16 +95,30 @@ final class CoreReasons {
         FinFlow cold = finned.coldFlow(core.coldFlow(), (core.coldIn() + core.coldOut()) / 2);
         TankEffect tanks = finned.tankEffect(core.flow(), mean);
         double perFlow = c.overall() / (core.heat() / Math.max(core.in() - core.out(), 1e-9));
-        add(Figure.plain("conductance, W/K", c.overall()), FinnedCore.METHOD, Figure.plain("charge layers", finned.layers()),
-                Figure.plain("surface on the charge side, m2", finned.chargeArea()), Figure.plain("surface on the cooling side, m2", finned.coldArea()),
-                Figure.plain("charge side, W/K", c.hot()), Figure.plain("wall and fouling, W/K", c.wall()), Figure.plain("cooling side, W/K", c.cold()));
+        add(
+                Figure.plain("conductance, W/K", c.overall()),
+                FinnedCore.METHOD,
+                Figure.plain("charge layers", finned.layers()),
+                Figure.plain("surface on the charge side, m2", finned.chargeArea()),
+                Figure.plain("surface on the cooling side, m2", finned.coldArea()),
+                Figure.plain("charge side, W/K", c.hot()),
+                Figure.plain("wall and fouling, W/K", c.wall()),
+                Figure.plain("cooling side, W/K", c.cold()));
         fins("between the charge fins", block.charge(), charge, block.conductivity());
         fins("between the cooling fins", block.cold(), cold, block.conductivity());
-        add(Figure.plain("friction factor in the block", charge.friction()), CoreLoss.METHOD, Figure.plain("Reynolds number", charge.reynolds()),
+        add(
+                Figure.plain("friction factor in the block", charge.friction()),
+                CoreLoss.METHOD,
+                Figure.plain("Reynolds number", charge.reynolds()),
                 Reasons.length("hydraulic diameter", block.charge().hydraulicDiameter()));
-        add(Reasons.share("spread of passage flow", tanks.spread()), TankEffect.METHOD, Reasons.share("from the inlet's jet", tanks.jetSpread()),
-                Reasons.share("from the stream along the tank", tanks.headerSpread()), Reasons.share("conductance that counts", tanks.conductanceFactor(perFlow)),
-                Figure.plain("inlet port, velocity heads", tanks.inletK()), Figure.plain("outlet port, velocity heads", tanks.outletK()));
+        add(
+                Reasons.share("spread of passage flow", tanks.spread()),
+                TankEffect.METHOD,
+                Reasons.share("from the inlet's jet", tanks.jetSpread()),
+                Reasons.share("from the stream along the tank", tanks.headerSpread()),
+                Reasons.share("conductance that counts", tanks.conductanceFactor(perFlow)),
+                Figure.plain("inlet port, velocity heads", tanks.inletK()),
+                Figure.plain("outlet port, velocity heads", tanks.outletK()));
     }
 
     private void fins(String where, FinSpec fin, FinFlow flow, double conductivity) {
@@ -94,15 +127,29 @@ final class CoreReasons {
             case OFFSET -> ManglikBergles1995.METHOD;
             case LOUVRED -> ChangWang1997.METHOD;
         };
-        add(Figure.plain("film " + where + ", W/(m2 K)", flow.film()), method, Figure.plain("Reynolds number", flow.reynolds()),
-                Figure.plain("friction factor", flow.friction()), Reasons.length("fin pitch", fin.pitch()), Reasons.length("fin height", fin.gap()));
-        add(Reasons.share("surface efficiency " + where, FinEfficiency.surface(fin, flow.film(), conductivity)), FinEfficiency.METHOD,
-                Figure.plain("film, W/(m2 K)", flow.film()), Reasons.length("fin thickness", fin.thickness()), Reasons.length("half the fin height", fin.gap() / 2));
+        add(
+                Figure.plain("film " + where + ", W/(m2 K)", flow.film()),
+                method,
+                Figure.plain("Reynolds number", flow.reynolds()),
+                Figure.plain("friction factor", flow.friction()),
+                Reasons.length("fin pitch", fin.pitch()),
+                Reasons.length("fin height", fin.gap()));
+        add(
+                Reasons.share("surface efficiency " + where, FinEfficiency.surface(fin, flow.film(), conductivity)),
+                FinEfficiency.METHOD,
+                Figure.plain("film, W/(m2 K)", flow.film()),
+                Reasons.length("fin thickness", fin.thickness()),
+                Reasons.length("half the fin height", fin.gap() / 2));
     }
 
     private void condensate(CoreResult core, Ambient outside) {
-        add(Reasons.flow("condensate", core.condensate().flow()), WaterVapour.METHOD, Reasons.temperature("dew point at the core's pressure", core.condensate().dewPoint()),
-                Reasons.temperature("coldest metal", core.condensate().metal()), Reasons.share("water in the air, by mass", outside.air().waterMassFraction()),
+        add(
+                Reasons.flow("condensate", core.condensate().flow()),
+                WaterVapour.METHOD,
+                Reasons.temperature(
+                        "dew point at the core's pressure", core.condensate().dewPoint()),
+                Reasons.temperature("coldest metal", core.condensate().metal()),
+                Reasons.share("water in the air, by mass", outside.air().waterMassFraction()),
                 power("latent heat", core.condensate().latentHeat()));
     }
 }

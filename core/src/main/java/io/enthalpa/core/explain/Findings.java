@@ -52,14 +52,18 @@ public final class Findings {
      * @param audit   of the heat
      * @param loop    of the core nearest the plenum; empty where air cools it, or there is none
      */
-    record Circumstances(Targets targets, int runs, double outside, EnergyAudit audit, Optional<WaterLoopSpec> loop) {
-    }
+    record Circumstances(Targets targets, int runs, double outside, EnergyAudit audit, Optional<WaterLoopSpec> loop) {}
 
     /** @return in the order they are told */
     public static List<Finding> of(Answer answer, Trace trace) {
         PathElement.Core last = last(answer.option().path());
-        Optional<WaterLoopSpec> loop = last != null && last.cooling() instanceof CoolingSide.Water water ? Optional.of(water.loop()) : Optional.empty();
-        return of(answer.verdict(trace), answer.figures(trace), new Circumstances(answer.targets(), answer.duty().repeats(), trace.outside(), trace.audit(), loop));
+        Optional<WaterLoopSpec> loop = last != null && last.cooling() instanceof CoolingSide.Water water
+                ? Optional.of(water.loop())
+                : Optional.empty();
+        return of(
+                answer.verdict(trace),
+                answer.figures(trace),
+                new Circumstances(answer.targets(), answer.duty().repeats(), trace.outside(), trace.audit(), loop));
     }
 
     static List<Finding> of(Verdict verdict, RunFigures figures, Circumstances around) {
@@ -195,7 +199,11 @@ public final class Findings {
     /** What takes the water's heat for good: 0 radiator, 1 ice, 2 chiller, 3 raw water. */
     private Figure sink() {
         WaterLoopSpec spec = around.loop().orElseThrow();
-        int which = spec.radiator().isPresent() ? 0 : spec.tank().isPresent() && spec.tank().get().ice().mass() > 0 ? 1 : spec.chiller().isPresent() ? 2 : 3;
+        int which = spec.radiator().isPresent()
+                ? 0
+                : spec.tank().isPresent() && spec.tank().get().ice().mass() > 0
+                        ? 1
+                        : spec.chiller().isPresent() ? 2 : 3;
         return Figure.plain("sink", which);
     }
 
@@ -239,17 +247,33 @@ public final class Findings {
         ResistanceShares s = verdict.atWorst();
         double cold = s.coldFilm() + s.coldFlow();
         switch (verdict.limit()) {
-            case OUTSIDE_AIR -> say(verdict.needed() >= 1 ? Kind.LIMIT_OUTSIDE_AIR_TOO_WARM : Kind.LIMIT_OUTSIDE_AIR, temperature("outside", around.outside()),
-                    temperature("target", around.targets().intake()), share("needed", verdict.needed()));
+            case OUTSIDE_AIR ->
+                say(
+                        verdict.needed() >= 1 ? Kind.LIMIT_OUTSIDE_AIR_TOO_WARM : Kind.LIMIT_OUTSIDE_AIR,
+                        temperature("outside", around.outside()),
+                        temperature("target", around.targets().intake()),
+                        share("needed", verdict.needed()));
             case COLD_SIDE -> {
                 boolean little = s.coldFlow() > s.coldFilm();
-                say(air ? little ? Kind.LIMIT_LITTLE_AIR : Kind.LIMIT_AIR_SIDE : little ? Kind.LIMIT_LITTLE_WATER : Kind.LIMIT_WATER_SIDE, share("share", cold));
+                say(
+                        air
+                                ? little ? Kind.LIMIT_LITTLE_AIR : Kind.LIMIT_AIR_SIDE
+                                : little ? Kind.LIMIT_LITTLE_WATER : Kind.LIMIT_WATER_SIDE,
+                        share("share", cold));
             }
-            case TANK -> say(around.loop().flatMap(WaterLoopSpec::radiator).isPresent() ? Kind.LIMIT_TANK_OVER_RADIATOR : Kind.LIMIT_TANK, share("share", s.tank()));
+            case TANK ->
+                say(
+                        around.loop().flatMap(WaterLoopSpec::radiator).isPresent()
+                                ? Kind.LIMIT_TANK_OVER_RADIATOR
+                                : Kind.LIMIT_TANK,
+                        share("share", s.tank()));
             case WARMED_AIR -> say(Kind.LIMIT_WARMED_AIR, share("share", s.warmedAir()));
             case SINK -> say(sinkLimit(), share("share", s.radiator()));
             case WALL -> say(Kind.LIMIT_WALL, share("share", s.wall()));
-            default -> say(s.charge() > BY_FAR ? Kind.LIMIT_CHARGE_SIDE_BY_FAR : Kind.LIMIT_CHARGE_SIDE, share("share", s.charge()));
+            default ->
+                say(
+                        s.charge() > BY_FAR ? Kind.LIMIT_CHARGE_SIDE_BY_FAR : Kind.LIMIT_CHARGE_SIDE,
+                        share("share", s.charge()));
         }
     }
 

@@ -68,22 +68,69 @@ import java.util.stream.Collectors;
 public final class Methods {
     private static final List<Chapter> CHAPTERS = List.of(
             new Chapter("Air and water", List.of(HumidAir.METHOD, Atmosphere.METHOD, WaterVapour.METHOD, Water.METHOD)),
-            new Chapter("Engine and blower", List.of(EngineSpec.METHOD, FuelDemand.METHOD, BlowerSpec.METHOD, CompressorMap.METHOD)),
-            new Chapter("The charge path", List.of(ChargePathSolver.METHOD, PathElement.FILTER_METHOD, FrictionFactor.METHOD, BendLoss.METHOD,
-                    MitreLoss.METHOD, DiameterChange.METHOD, JointLoss.METHOD, JunctionLoss.SPLIT, JunctionLoss.MERGE, ThrottleLoss.METHOD,
-                    PathElement.PLENUM_METHOD, Price.METHOD, Filling.METHOD)),
+            new Chapter(
+                    "Engine and blower",
+                    List.of(EngineSpec.METHOD, FuelDemand.METHOD, BlowerSpec.METHOD, CompressorMap.METHOD)),
+            new Chapter(
+                    "The charge path",
+                    List.of(
+                            ChargePathSolver.METHOD,
+                            PathElement.FILTER_METHOD,
+                            FrictionFactor.METHOD,
+                            BendLoss.METHOD,
+                            MitreLoss.METHOD,
+                            DiameterChange.METHOD,
+                            JointLoss.METHOD,
+                            JunctionLoss.SPLIT,
+                            JunctionLoss.MERGE,
+                            ThrottleLoss.METHOD,
+                            PathElement.PLENUM_METHOD,
+                            Price.METHOD,
+                            Filling.METHOD)),
             new Chapter("Surroundings", List.of(BaySpec.METHOD, PathWall.METHOD)),
-            new Chapter("Cores", List.of(Effectiveness.METHOD, RatedCore.METHOD, FinnedCore.METHOD, PlainPassage.METHOD, ManglikBergles1995.METHOD,
-                    ChangWang1997.METHOD, FinEfficiency.METHOD, CoreLoss.METHOD, TankEffect.METHOD)),
+            new Chapter(
+                    "Cores",
+                    List.of(
+                            Effectiveness.METHOD,
+                            RatedCore.METHOD,
+                            FinnedCore.METHOD,
+                            PlainPassage.METHOD,
+                            ManglikBergles1995.METHOD,
+                            ChangWang1997.METHOD,
+                            FinEfficiency.METHOD,
+                            CoreLoss.METHOD,
+                            TankEffect.METHOD)),
             new Chapter("Injection", List.of(InjectionCooling.METHOD)),
-            new Chapter("Water side", List.of(GlycolWater.METHOD, LoopHydraulics.METHOD, FallingCurve.METHOD, FittingLoss.METHOD, CorePorts.METHOD, Radiator.METHOD,
-                    LoopSinks.METHOD, IceSpec.METHOD, ChillerSpec.METHOD, LoopHeights.METHOD)),
+            new Chapter(
+                    "Water side",
+                    List.of(
+                            GlycolWater.METHOD,
+                            LoopHydraulics.METHOD,
+                            FallingCurve.METHOD,
+                            FittingLoss.METHOD,
+                            CorePorts.METHOD,
+                            Radiator.METHOD,
+                            LoopSinks.METHOD,
+                            IceSpec.METHOD,
+                            ChillerSpec.METHOD,
+                            LoopHeights.METHOD)),
             new Chapter("Cooling air", List.of(AirWay.METHOD, FaceAirSpec.METHOD, OtherExchanger.METHOD)),
             new Chapter("Duties", List.of(DutyPlan.METHOD, Gearing.METHOD, DutyThinner.METHOD)),
-            new Chapter("Endurance", List.of(EnduranceRun.METHOD, WaterSide.METHOD, Sensor.METHOD, Load.METHOD, RunFigures.METHOD, RunShape.METHOD, Spread.METHOD, MethodSizing.METHOD, Bill.METHOD, ResistanceShares.METHOD)));
+            new Chapter(
+                    "Endurance",
+                    List.of(
+                            EnduranceRun.METHOD,
+                            WaterSide.METHOD,
+                            Sensor.METHOD,
+                            Load.METHOD,
+                            RunFigures.METHOD,
+                            RunShape.METHOD,
+                            Spread.METHOD,
+                            MethodSizing.METHOD,
+                            Bill.METHOD,
+                            ResistanceShares.METHOD)));
 
-    private Methods() {
-    }
+    private Methods() {}
 
     /** Methods of one subject. */
     public record Chapter(String title, List<Method> methods) {
@@ -103,9 +150,10 @@ public final class Methods {
 
     /** @return docs/methods.md */
     public static String markdown() {
-        StringBuilder out = new StringBuilder("# Methods\n\nWhat is computed, by whose formula, where it holds, and what it leaves out. Written from the code's own "
-                + "citations; a test keeps both the same. \"From memory\" marks what was published and written down here without the book at hand; "
-                + "\"common practice\" what has no source.\n");
+        StringBuilder out = new StringBuilder(
+                "# Methods\n\nWhat is computed, by whose formula, where it holds, and what it leaves out. Written from the code's own "
+                        + "citations; a test keeps both the same. \"From memory\" marks what was published and written down here without the book at hand; "
+                        + "\"common practice\" what has no source.\n");
         for (Chapter chapter : CHAPTERS) {
             out.append("\n## ").append(chapter.title()).append('\n');
             chapter.methods().forEach(method -> out.append(paragraph(method)));
@@ -116,12 +164,18 @@ public final class Methods {
     private static String paragraph(Method method) {
         StringBuilder out = new StringBuilder("\n### " + method.title() + "\n" + method.says() + "\n");
         if (!method.formula().isEmpty()) {
-            out.append("\n    ").append(method.formula().replace("; ", "\n    ")).append("\n\n");
+            out.append("\n    ")
+                    .append(method.formula().replace("; ", "\n    "))
+                    .append("\n\n");
         }
         if (!method.ranges().isEmpty()) {
-            out.append("*Holds for* ").append(method.ranges().stream().map(Methods::range).collect(Collectors.joining("; "))).append(".  \n");
+            out.append("*Holds for* ")
+                    .append(method.ranges().stream().map(Methods::range).collect(Collectors.joining("; ")))
+                    .append(".  \n");
         }
-        out.append("*Source:* ").append(method.sources().stream().map(Citation::line).collect(Collectors.joining("; "))).append(".  \n");
+        out.append("*Source:* ")
+                .append(method.sources().stream().map(Citation::line).collect(Collectors.joining("; ")))
+                .append(".  \n");
         if (!method.leavesOut().isEmpty()) {
             out.append("*Leaves out:* ").append(method.leavesOut()).append('\n');
         }

@@ -98,34 +98,77 @@ public final class Reasons {
     }
 
     private void climate(Build build, Ambient ambient) {
-        add("/climate", pressure("outside pressure", ambient.pressure()), Atmosphere.METHOD, length("altitude", build.climate().altitude()));
-        add("/climate", temperature("dew point outside", ambient.air().dewPoint(ambient.pressure())), WaterVapour.METHOD,
-                temperature("outside air", ambient.temperature()), share("humidity", build.climate().humidity()),
+        add(
+                "/climate",
+                pressure("outside pressure", ambient.pressure()),
+                Atmosphere.METHOD,
+                length("altitude", build.climate().altitude()));
+        add(
+                "/climate",
+                temperature("dew point outside", ambient.air().dewPoint(ambient.pressure())),
+                WaterVapour.METHOD,
+                temperature("outside air", ambient.temperature()),
+                share("humidity", build.climate().humidity()),
                 share("water in the air, by mass", air.waterMassFraction()));
-        add("/climate", new Figure("density outside", air.density(ambient.pressure(), ambient.temperature()), Quantity.DENSITY), HumidAir.METHOD,
-                pressure("pressure", ambient.pressure()), temperature("temperature", ambient.temperature()));
+        add(
+                "/climate",
+                new Figure("density outside", air.density(ambient.pressure(), ambient.temperature()), Quantity.DENSITY),
+                HumidAir.METHOD,
+                pressure("pressure", ambient.pressure()),
+                temperature("temperature", ambient.temperature()));
     }
 
     private void bay(Build build, ChargePath path) {
-        path.bay().ifPresent(bay -> add("/bay", temperature("bay at full load, settled", path.ambient().temperature() + bay.rise(build.fullLoad().roadSpeed())), BaySpec.METHOD,
-                temperature("outside air", path.ambient().temperature()), new Figure("over it, standing", bay.standing(), Quantity.TEMPERATURE_DIFFERENCE),
-                new Figure("over it at 60 km/h", bay.rolling(), Quantity.TEMPERATURE_DIFFERENCE), new Figure("road speed", build.fullLoad().roadSpeed(), Quantity.SPEED)));
+        path.bay()
+                .ifPresent(bay -> add(
+                        "/bay",
+                        temperature(
+                                "bay at full load, settled",
+                                path.ambient().temperature()
+                                        + bay.rise(build.fullLoad().roadSpeed())),
+                        BaySpec.METHOD,
+                        temperature("outside air", path.ambient().temperature()),
+                        new Figure("over it, standing", bay.standing(), Quantity.TEMPERATURE_DIFFERENCE),
+                        new Figure("over it at 60 km/h", bay.rolling(), Quantity.TEMPERATURE_DIFFERENCE),
+                        new Figure("road speed", build.fullLoad().roadSpeed(), Quantity.SPEED)));
     }
 
     private void engine(Build build, EngineSpec engine, PathResult path) {
-        add("/engine", flow("air the engine takes", path.flow()), EngineSpec.METHOD, pressure("manifold, absolute", path.manifoldPressure()),
-                temperature("manifold", path.intakeTemperature()), new Figure("displacement", engine.displacement(), Quantity.VOLUME),
-                new Figure("engine speed", build.fullLoad().speed(), Quantity.ROTATION), share("volumetric efficiency", engine.volumetricEfficiency()));
-        engine.fuel().ifPresent(fuel -> add("/engine", flow("air from power", fuel.airDemand()), FuelDemand.METHOD,
-                new Figure("power", fuel.power(), Quantity.POWER), new Figure("fuel for the power", fuel.fuelRate(), Quantity.FUEL_RATE),
-                Figure.plain("air for the fuel", fuel.airFuelRatio()), share("above speed-density by", fuel.airDemand() / path.flow() - 1)));
+        add(
+                "/engine",
+                flow("air the engine takes", path.flow()),
+                EngineSpec.METHOD,
+                pressure("manifold, absolute", path.manifoldPressure()),
+                temperature("manifold", path.intakeTemperature()),
+                new Figure("displacement", engine.displacement(), Quantity.VOLUME),
+                new Figure("engine speed", build.fullLoad().speed(), Quantity.ROTATION),
+                share("volumetric efficiency", engine.volumetricEfficiency()));
+        engine.fuel()
+                .ifPresent(fuel -> add(
+                        "/engine",
+                        flow("air from power", fuel.airDemand()),
+                        FuelDemand.METHOD,
+                        new Figure("power", fuel.power(), Quantity.POWER),
+                        new Figure("fuel for the power", fuel.fuelRate(), Quantity.FUEL_RATE),
+                        Figure.plain("air for the fuel", fuel.airFuelRatio()),
+                        share("above speed-density by", fuel.airDemand() / path.flow() - 1)));
     }
 
     private void whole(PathResult path) {
-        add("/path", Figure.plain("pressure ratio", path.pressureRatio()), ChargePathSolver.METHOD, pressure("asked in the manifold, absolute", path.askedPressure()),
-                pressure("loss of all pieces", path.totalLoss()), Figure.plain("residual", path.residual()), Figure.plain("rounds of the solver", path.iterations()));
-        add("/path", new Figure("time to fill", path.filling().time(), Quantity.TIME), Filling.METHOD,
-                new Figure("volume behind the blower", path.filling().volume(), Quantity.VOLUME), new Figure("air to bring in", path.filling().mass(), Quantity.MASS),
+        add(
+                "/path",
+                Figure.plain("pressure ratio", path.pressureRatio()),
+                ChargePathSolver.METHOD,
+                pressure("asked in the manifold, absolute", path.askedPressure()),
+                pressure("loss of all pieces", path.totalLoss()),
+                Figure.plain("residual", path.residual()),
+                Figure.plain("rounds of the solver", path.iterations()));
+        add(
+                "/path",
+                new Figure("time to fill", path.filling().time(), Quantity.TIME),
+                Filling.METHOD,
+                new Figure("volume behind the blower", path.filling().volume(), Quantity.VOLUME),
+                new Figure("air to bring in", path.filling().mass(), Quantity.MASS),
                 flow("full flow", path.flow()));
     }
 
@@ -140,35 +183,77 @@ public final class Reasons {
         Figure loss = pressure("loss", piece.loss() - piece.stepLoss());
         double head = out.density() * out.velocity() * out.velocity() / 2;
         if (piece.stepLoss() > 0) {
-            add(here, pressure("loss of the step of bore in front", piece.stepLoss()), DiameterChange.METHOD, length("bore before", in.bore()), length("bore here", element.inletBore()));
+            add(
+                    here,
+                    pressure("loss of the step of bore in front", piece.stepLoss()),
+                    DiameterChange.METHOD,
+                    length("bore before", in.bore()),
+                    length("bore here", element.inletBore()));
         }
         if (element instanceof PathElement.Pipe pipe) {
             pipe(here, pipe.spec(), out, head);
             wall(here, in, out);
         } else if (element instanceof PathElement.Filter filter) {
-            add(here, loss, PathElement.FILTER_METHOD, pressure("reading, as dirty as it is", filter.lossNow()), flow("at", filter.flow()),
+            add(
+                    here,
+                    loss,
+                    PathElement.FILTER_METHOD,
+                    pressure("reading, as dirty as it is", filter.lossNow()),
+                    flow("at", filter.flow()),
                     new Figure("density", in.density(), Quantity.DENSITY));
         } else if (element instanceof PathElement.Blower blower) {
             blower(here, blower.spec(), in, out, piece);
         } else if (element instanceof PathElement.Reducer r) {
             double angle = DiameterChange.includedAngle(r.inletBore(), r.bore(), r.length());
-            add(here, loss, DiameterChange.METHOD, length("bore in", r.inletBore()), length("bore out", r.bore()), new Figure("included angle", angle, Quantity.ANGLE),
+            add(
+                    here,
+                    loss,
+                    DiameterChange.METHOD,
+                    length("bore in", r.inletBore()),
+                    length("bore out", r.bore()),
+                    new Figure("included angle", angle, Quantity.ANGLE),
                     Figure.plain("loss coefficient", DiameterChange.coefficient(r.inletBore(), r.bore(), angle)));
         } else if (element instanceof PathElement.Joint joint) {
-            add(here, loss, JointLoss.METHOD, length("hose bore", joint.hoseBore()), length("pipe bore", joint.bore()), length("gap", joint.gap()),
-                    Figure.plain("loss coefficient", JointLoss.coefficient(joint.bore(), joint.hoseBore(), joint.gap())), pressure("velocity head", head));
+            add(
+                    here,
+                    loss,
+                    JointLoss.METHOD,
+                    length("hose bore", joint.hoseBore()),
+                    length("pipe bore", joint.bore()),
+                    length("gap", joint.gap()),
+                    Figure.plain(
+                            "loss coefficient", JointLoss.coefficient(joint.bore(), joint.hoseBore(), joint.gap())),
+                    pressure("velocity head", head));
         } else if (element instanceof PathElement.Throttle throttle) {
-            add(here, loss, ThrottleLoss.METHOD, length("bore", throttle.bore()), length("shaft", throttle.shaft()),
-                    Figure.plain("loss coefficient", ThrottleLoss.coefficient(throttle.bore(), throttle.shaft())), pressure("velocity head", head));
+            add(
+                    here,
+                    loss,
+                    ThrottleLoss.METHOD,
+                    length("bore", throttle.bore()),
+                    length("shaft", throttle.shaft()),
+                    Figure.plain("loss coefficient", ThrottleLoss.coefficient(throttle.bore(), throttle.shaft())),
+                    pressure("velocity head", head));
         } else if (element instanceof PathElement.Injection injection) {
-            add(here, temperature("charge behind the spray", out.temperature()), InjectionCooling.METHOD, temperature("charge in front", in.temperature()),
-                    new Figure("liquid sprayed", injection.spec().flow(out.totalPressure() - outside), Quantity.VOLUME_FLOW),
-                    share("methanol in the mix", injection.spec().alcoholShare()), share("has time to evaporate", injection.spec().evaporated()));
+            add(
+                    here,
+                    temperature("charge behind the spray", out.temperature()),
+                    InjectionCooling.METHOD,
+                    temperature("charge in front", in.temperature()),
+                    new Figure(
+                            "liquid sprayed",
+                            injection.spec().flow(out.totalPressure() - outside),
+                            Quantity.VOLUME_FLOW),
+                    share("methanol in the mix", injection.spec().alcoholShare()),
+                    share("has time to evaporate", injection.spec().evaporated()));
         } else if (element instanceof PathElement.Plenum plenum) {
             if (plenum.wall().isPresent()) {
                 wall(here, in, out);
             }
-            add(here, loss, PathElement.PLENUM_METHOD, new Figure("speed at its inlet", piece.velocity(), Quantity.SPEED));
+            add(
+                    here,
+                    loss,
+                    PathElement.PLENUM_METHOD,
+                    new Figure("speed at its inlet", piece.velocity(), Quantity.SPEED));
         } else if (element instanceof PathElement.Parallel pair) {
             pair(here, pair, piece);
         }
@@ -176,24 +261,45 @@ public final class Reasons {
 
     private void wall(String here, Station in, Station out) {
         if (walled) {
-            add(here, temperature("charge behind its wall", out.temperature()), PathWall.METHOD, temperature("charge in front", in.temperature()));
+            add(
+                    here,
+                    temperature("charge behind its wall", out.temperature()),
+                    PathWall.METHOD,
+                    temperature("charge in front", in.temperature()));
         }
     }
 
     private void pipe(String here, PipeSpec spec, Station out, double head) {
         double reynolds = out.density() * out.velocity() * spec.bore() / air.viscosity(out.staticTemperature());
         double friction = FrictionFactor.darcy(reynolds, spec.material().roughness() / spec.bore());
-        add(here, pressure("loss of the straight pipe", friction * spec.length() / spec.bore() * head), FrictionFactor.METHOD,
-                Figure.plain("Reynolds number", reynolds), Figure.plain("friction factor", friction), length("straight length", spec.length()),
-                length("bore", spec.bore()), new Figure("speed", out.velocity(), Quantity.SPEED), pressure("velocity head", head));
+        add(
+                here,
+                pressure("loss of the straight pipe", friction * spec.length() / spec.bore() * head),
+                FrictionFactor.METHOD,
+                Figure.plain("Reynolds number", reynolds),
+                Figure.plain("friction factor", friction),
+                length("straight length", spec.length()),
+                length("bore", spec.bore()),
+                new Figure("speed", out.velocity(), Quantity.SPEED),
+                pressure("velocity head", head));
         for (PipeSpec.Bend bend : spec.bends()) {
             Figure angle = new Figure("angle", bend.angle(), Quantity.ANGLE);
             if (bend.isMitre()) {
                 double k = MitreLoss.coefficient(bend.angle());
-                add(here, pressure("loss of a mitre", k * head), MitreLoss.METHOD, angle, Figure.plain("loss coefficient", k));
+                add(
+                        here,
+                        pressure("loss of a mitre", k * head),
+                        MitreLoss.METHOD,
+                        angle,
+                        Figure.plain("loss coefficient", k));
             } else {
                 double k = BendLoss.coefficient(bend.radius() / spec.bore(), bend.angle(), friction);
-                add(here, pressure("loss of a bend", k * head), BendLoss.METHOD, angle, Figure.plain("radius over bore", bend.radius() / spec.bore()),
+                add(
+                        here,
+                        pressure("loss of a bend", k * head),
+                        BendLoss.METHOD,
+                        angle,
+                        Figure.plain("radius over bore", bend.radius() / spec.bore()),
                         Figure.plain("loss coefficient", k));
             }
         }
@@ -202,21 +308,41 @@ public final class Reasons {
     private void blower(String here, BlowerSpec spec, Station in, Station out, PieceResult piece) {
         double ratio = out.totalPressure() / in.totalPressure();
         double efficiency = piece.map().map(m -> m.efficiency()).orElse(spec.efficiency());
-        add(here, temperature("blower outlet", out.temperature()), BlowerSpec.METHOD, temperature("blower inlet", in.temperature()),
-                Figure.plain("pressure ratio", ratio), share("isentropic efficiency", efficiency), new Figure("shaft power", piece.heat(), Quantity.POWER));
-        piece.map().ifPresent(m -> add(here, share("efficiency on the map", m.efficiency()), CompressorMap.METHOD, new Figure("corrected speed", m.speed(), Quantity.ROTATION),
-                share("surge margin", m.surgeMargin()), share("choke margin", m.chokeMargin())));
+        add(
+                here,
+                temperature("blower outlet", out.temperature()),
+                BlowerSpec.METHOD,
+                temperature("blower inlet", in.temperature()),
+                Figure.plain("pressure ratio", ratio),
+                share("isentropic efficiency", efficiency),
+                new Figure("shaft power", piece.heat(), Quantity.POWER));
+        piece.map()
+                .ifPresent(m -> add(
+                        here,
+                        share("efficiency on the map", m.efficiency()),
+                        CompressorMap.METHOD,
+                        new Figure("corrected speed", m.speed(), Quantity.ROTATION),
+                        share("surge margin", m.surgeMargin()),
+                        share("choke margin", m.chokeMargin())));
     }
 
     private void pair(String here, PathElement.Parallel pair, PieceResult piece) {
         for (int k = 0; k < piece.legs().size(); k++) {
             LegResult leg = piece.legs().get(k);
             if (leg.splitLoss() != 0) {
-                add(here, pressure("loss where " + leg.name() + " leaves", leg.splitLoss()), JunctionLoss.SPLIT, share("share of the flow", leg.share()),
+                add(
+                        here,
+                        pressure("loss where " + leg.name() + " leaves", leg.splitLoss()),
+                        JunctionLoss.SPLIT,
+                        share("share of the flow", leg.share()),
                         new Figure("angle", pair.splitAngle(), Quantity.ANGLE));
             }
             if (leg.mergeLoss() != 0) {
-                add(here, pressure("loss where " + leg.name() + " joins", leg.mergeLoss()), JunctionLoss.MERGE, share("share of the flow", leg.share()),
+                add(
+                        here,
+                        pressure("loss where " + leg.name() + " joins", leg.mergeLoss()),
+                        JunctionLoss.MERGE,
+                        share("share of the flow", leg.share()),
                         new Figure("angle", pair.mergeAngle(), Quantity.ANGLE));
             }
             row(here + "/legs/" + k + "/path", leg.stations(), leg.pieces());

@@ -34,7 +34,8 @@ public final class EnthalpaFault extends RuntimeException {
      * @param remedy  what to do, one sentence; empty when the range says it all
      * @return the refusal, to be thrown by the caller
      */
-    public static EnthalpaFault of(FaultKind kind, String field, String label, String value, String allowed, String remedy) {
+    public static EnthalpaFault of(
+            FaultKind kind, String field, String label, String value, String allowed, String remedy) {
         return new EnthalpaFault(kind, field, label, value, allowed, remedy);
     }
 
@@ -47,13 +48,19 @@ public final class EnthalpaFault extends RuntimeException {
         if (value >= min && value <= max) {
             return value;
         }
-        throw of(FaultKind.OUT_OF_RANGE, label, label, plain(value) + " " + unit,
-                plain(min) + " and " + plain(max) + " " + unit, "");
+        throw of(
+                FaultKind.OUT_OF_RANGE,
+                label,
+                label,
+                plain(value) + " " + unit,
+                plain(min) + " and " + plain(max) + " " + unit,
+                "");
     }
 
     private static String plain(double value) {
         return Double.isFinite(value) && value == Math.rint(value) && Math.abs(value) < 1e9
-                ? Long.toString((long) value) : Double.toString(value);
+                ? Long.toString((long) value)
+                : Double.toString(value);
     }
 
     /** @return the same refusal, naming the place in the document the reader edits */

@@ -12,17 +12,23 @@ import io.enthalpa.core.source.ValidityRange;
  */
 public record GlycolWater(double share) {
     public static final GlycolWater WATER = new GlycolWater(0);
-    public static final Citation CONDE = Citation.fromMemory("Conde", 2011, "Thermophysical properties of brines: models, aqueous ethylene glycol");
-    public static final Method METHOD = Method.of("glycol", "Coolant: water with glycol",
+    public static final Citation CONDE =
+            Citation.fromMemory("Conde", 2011, "Thermophysical properties of brines: models, aqueous ethylene glycol");
+    public static final Method METHOD = Method.of(
+                    "glycol",
+                    "Coolant: water with glycol",
                     "Density, heat capacity, conductivity, viscosity and freezing point by temperature and share. Pure water has its own formulas; glycol "
                             + "enters as a ratio to water, so that a little glycol changes little.")
-            .formula("property = A1 + A2 x + A3 r + A4 x r + A5 r^2, r = 273.15/T, x share by mass; ln of it for viscosity; "
-                    + "freezing: T/273.15 = 1 - 0.03736 x - 0.40050 x^2")
+            .formula(
+                    "property = A1 + A2 x + A3 r + A4 x r + A5 r^2, r = 273.15/T, x share by mass; ln of it for viscosity; "
+                            + "freezing: T/273.15 = 1 - 0.03736 x - 0.40050 x^2")
             .range(new ValidityRange("glycol by volume", 0, 60, "%"), new ValidityRange("temperature", -25, 100, "°C"))
             .source(CONDE)
-            .leavesOut("Propylene glycol, which is thicker when cold; inhibitors. Published viscosities lie up to 15 % apart.");
+            .leavesOut(
+                    "Propylene glycol, which is thicker when cold; inhibitors. Published viscosities lie up to 15 % apart.");
     /** Above the freezing point of the mixture by less than this it turns to slush in a narrow passage, K (common practice, no source). */
     public static final double MARGIN = 3;
+
     private static final double GLYCOL_DENSITY = 1113;
     private static final double WATER_DENSITY = 998;
     private static final double ICE_POINT = 273.15;
@@ -65,7 +71,8 @@ public record GlycolWater(double share) {
     /** @return Pa s */
     public double viscosity(double t) {
         double in = inside(t);
-        return Water.viscosity(in) * (share == 0 ? 1 : Math.exp(conde(VISCOSITY, massShare(), in) - conde(VISCOSITY, 0, in)));
+        return Water.viscosity(in)
+                * (share == 0 ? 1 : Math.exp(conde(VISCOSITY, massShare(), in) - conde(VISCOSITY, 0, in)));
     }
 
     public Transport transport(double t) {
@@ -84,7 +91,9 @@ public record GlycolWater(double share) {
         }
         Transport mix = transport(t);
         Transport water = WATER.transport(t);
-        return mix.conductivity() / water.conductivity() * Math.pow(water.viscosity() / mix.viscosity(), 0.8)
+        return mix.conductivity()
+                / water.conductivity()
+                * Math.pow(water.viscosity() / mix.viscosity(), 0.8)
                 * Math.pow(mix.prandtl() / water.prandtl(), 0.4);
     }
 

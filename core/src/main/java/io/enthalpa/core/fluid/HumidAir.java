@@ -16,29 +16,41 @@ import io.enthalpa.core.source.ValidityRange;
 public final class HumidAir {
     /** Universal gas constant, J/(mol K); CODATA 2018, exact. */
     static final double MOLAR_GAS_CONSTANT = 8.314462618;
+
     public static final ValidityRange TEMPERATURE_RANGE = new ValidityRange("air temperature", 200, 1000, "K");
-    public static final Citation CALORIC = Citation.fromMemory("McBride, Gordon & Reno", 1993,
+    public static final Citation CALORIC = Citation.fromMemory(
+            "McBride, Gordon & Reno",
+            1993,
             "Coefficients for calculating thermodynamic and transport properties of individual species, NASA TM-4513");
-    public static final Citation VISCOSITY = Citation.fromMemory("Lemmon & Jacobsen", 2004,
+    public static final Citation VISCOSITY = Citation.fromMemory(
+            "Lemmon & Jacobsen",
+            2004,
             "Viscosity and thermal conductivity equations for nitrogen, oxygen, argon, and air, Int. J. Thermophys. 25");
-    public static final Citation CONDUCTIVITY = Citation.fromMemory("U.S. Standard Atmosphere", 1976,
-            "equation for the thermal conductivity of air");
-    public static final Method METHOD = Method.of("humid-air", "Humid air",
+    public static final Citation CONDUCTIVITY =
+            Citation.fromMemory("U.S. Standard Atmosphere", 1976, "equation for the thermal conductivity of air");
+    public static final Method METHOD = Method.of(
+                    "humid-air",
+                    "Humid air",
                     "An ideal gas mixture whose water content is fixed by the weather. Heat capacity, enthalpy and entropy by the polynomials of its "
                             + "species, so that nothing rests on one fixed ratio of heat capacities.")
-            .formula("cp = R sum y_i (a0 + a1 T + a2 T^2 + a3 T^3 + a4 T^4); viscosity by the dilute gas term; k = 2.64638e-3 T^1.5 / (T + 245.4 10^(-12/T))")
+            .formula(
+                    "cp = R sum y_i (a0 + a1 T + a2 T^2 + a3 T^3 + a4 T^4); viscosity by the dilute gas term; k = 2.64638e-3 T^1.5 / (T + 245.4 10^(-12/T))")
             .range(TEMPERATURE_RANGE)
             .source(CALORIC, VISCOSITY, CONDUCTIVITY)
             .leavesOut("Viscosity and conductivity are those of dry air: 1 % off at 3 % water.");
     /** K; Newton's method doubles the digits with each step, so that what is left behind such a step is below 1e-9 K. */
     private static final double LAST_STEP = 1e-5;
+
     private static final double TABLE_FROM = 200;
     private static final double TABLE_STEP = 2;
-    private static final double[] VISCOSITIES = java.util.stream.IntStream.rangeClosed(0, 300).mapToDouble(i -> exactViscosity(TABLE_FROM + i * TABLE_STEP)).toArray();
+    private static final double[] VISCOSITIES = java.util.stream.IntStream.rangeClosed(0, 300)
+            .mapToDouble(i -> exactViscosity(TABLE_FROM + i * TABLE_STEP))
+            .toArray();
     public static final HumidAir DRY = new HumidAir(0);
 
     /** Quotients of the integrated polynomials: multiplied, for they stand in every step of every run. */
     private static final double HALF = 0.5;
+
     private static final double THIRD = 1.0 / 3;
     private static final double FOURTH = 0.25;
     private static final double FIFTH = 0.2;
@@ -101,13 +113,16 @@ public final class HumidAir {
     /** @param t K @return specific enthalpy above 0 K of the polynomial, J/kg; only differences mean anything */
     public double enthalpy(double t) {
         double[] c = cpCoefficients;
-        return gasConstant * t * (c[0] + t * (c[1] * HALF + t * (c[2] * THIRD + t * (c[3] * FOURTH + t * c[4] * FIFTH))));
+        return gasConstant
+                * t
+                * (c[0] + t * (c[1] * HALF + t * (c[2] * THIRD + t * (c[3] * FOURTH + t * c[4] * FIFTH))));
     }
 
     /** @param t K @return the temperature part of the specific entropy, J/(kg K); only differences mean anything */
     double entropyFunction(double t) {
         double[] c = cpCoefficients;
-        return gasConstant * (c[0] * Math.log(t) + t * (c[1] + t * (c[2] * HALF + t * (c[3] * THIRD + t * c[4] * FOURTH))));
+        return gasConstant
+                * (c[0] * Math.log(t) + t * (c[1] + t * (c[2] * HALF + t * (c[3] * THIRD + t * c[4] * FOURTH))));
     }
 
     /**

@@ -4,7 +4,9 @@ import io.enthalpa.core.source.Citation;
 
 /** Methanol, as sprayed with water into a charge. Temperatures in K. */
 public final class Methanol {
-    public static final Citation SOURCE = Citation.fromMemory("Gmehling & Onken", 1977,
+    public static final Citation SOURCE = Citation.fromMemory(
+            "Gmehling & Onken",
+            1977,
             "Vapor-Liquid Equilibrium Data Collection, Antoine constants of methanol; heat of vaporisation by Reid, Prausnitz & Poling (1987)");
     public static final double MOLAR_MASS = 32.042e-3;
     /** kg/m3 at 20 °C. */
@@ -12,8 +14,7 @@ public final class Methanol {
     /** J/(kg K), liquid near 25 °C. */
     public static final double LIQUID_HEAT_CAPACITY = 2530;
 
-    private Methanol() {
-    }
+    private Methanol() {}
 
     /** @return Pa, Antoine, 258 to 373 K */
     public static double saturationPressure(double t) {

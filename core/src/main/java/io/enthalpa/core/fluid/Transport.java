@@ -11,7 +11,10 @@ package io.enthalpa.core.fluid;
 public record Transport(double density, double heatCapacity, double viscosity, double conductivity) {
     /** @param pressure Pa absolute @param temperature K */
     public static Transport ofAir(HumidAir air, double pressure, double temperature) {
-        return new Transport(air.density(pressure, temperature), air.heatCapacity(temperature), air.viscosity(temperature),
+        return new Transport(
+                air.density(pressure, temperature),
+                air.heatCapacity(temperature),
+                air.viscosity(temperature),
                 air.conductivity(temperature));
     }
 

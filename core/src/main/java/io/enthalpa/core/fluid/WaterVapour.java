@@ -6,12 +6,16 @@ import io.enthalpa.core.source.ValidityRange;
 
 /** Saturated water vapour over liquid water. */
 public final class WaterVapour {
-    public static final Citation SATURATION = Citation.fromMemory("Wagner & Pruss", 2002,
+    public static final Citation SATURATION = Citation.fromMemory(
+            "Wagner & Pruss",
+            2002,
             "The IAPWS formulation 1995, auxiliary equation for the vapour pressure, J. Phys. Chem. Ref. Data 31");
     private static final double CRITICAL_T = 647.096;
     private static final double CRITICAL_P = 22.064e6;
 
-    public static final Method METHOD = Method.of("saturation", "Dew point and condensate",
+    public static final Method METHOD = Method.of(
+                    "saturation",
+                    "Dew point and condensate",
                     "Saturation by the reference equation for water. Boosting humid air raises the pressure of its vapour too, so its dew point rises: "
                             + "a core colder than that drips inside. Along the core, vapour goes to the metal as heat does; what it holds "
                             + "above what stays vapour at the metal's temperature comes out, and its latent heat goes to the metal with it, at full load and in every cell of a run: "
@@ -19,21 +23,30 @@ public final class WaterVapour {
             .formula("ln(ps/pc) = (Tc/T)(a1 v + a2 v^1.5 + a3 v^3 + a4 v^3.5 + a5 v^4 + a6 v^7.5), v = 1 - T/Tc; "
                     + "dew point: ps(T) = y p; latent heat 2.501 - 0.00239 t MJ/kg, t in °C")
             .range(new ValidityRange("temperature", 0, 80, "°C"))
-            .source(SATURATION, Citation.fromMemory("Chilton & Colburn", 1934, "Mass transfer coefficients, Ind. Eng. Chem. 26: heat and vapour go to the metal alike"))
-            .leavesOut("Fog within the stream and drops carried along; the charge behind the core still counts what came out; frost below 0 °C is counted as water.");
+            .source(
+                    SATURATION,
+                    Citation.fromMemory(
+                            "Chilton & Colburn",
+                            1934,
+                            "Mass transfer coefficients, Ind. Eng. Chem. 26: heat and vapour go to the metal alike"))
+            .leavesOut(
+                    "Fog within the stream and drops carried along; the charge behind the core still counts what came out; frost below 0 °C is counted as water.");
 
     private static final double TABLE_FROM = 230;
     private static final double TABLE_STEP = 0.05;
-    private static final double[] TABLE = java.util.stream.IntStream.rangeClosed(0, 3800).mapToDouble(i -> saturationPressure(TABLE_FROM + i * TABLE_STEP)).toArray();
+    private static final double[] TABLE = java.util.stream.IntStream.rangeClosed(0, 3800)
+            .mapToDouble(i -> saturationPressure(TABLE_FROM + i * TABLE_STEP))
+            .toArray();
 
-    private WaterVapour() {
-    }
+    private WaterVapour() {}
 
     /** {@link #saturationPressure} from a table in steps of 0.05 K, straight between, which changes it by less than 1e-5: for every cell of every step. */
     public static double tabledPressure(double t) {
         double at = (t - TABLE_FROM) / TABLE_STEP;
         int below = (int) at;
-        return at >= 0 && below + 1 < TABLE.length ? TABLE[below] + (at - below) * (TABLE[below + 1] - TABLE[below]) : saturationPressure(t);
+        return at >= 0 && below + 1 < TABLE.length
+                ? TABLE[below] + (at - below) * (TABLE[below + 1] - TABLE[below])
+                : saturationPressure(t);
     }
 
     /** @return Pa/K, slope of {@link #tabledPressure} */
@@ -53,8 +66,12 @@ public final class WaterVapour {
         double th = 1 - t / CRITICAL_T;
         double root = Math.sqrt(th);
         double cube = th * th * th;
-        double sum = -7.85951783 * th + 1.84408259 * th * root - 11.7866497 * cube + 22.6807411 * cube * root
-                - 15.9618719 * cube * th + 1.80122502 * cube * cube * th * root;
+        double sum = -7.85951783 * th
+                + 1.84408259 * th * root
+                - 11.7866497 * cube
+                + 22.6807411 * cube * root
+                - 15.9618719 * cube * th
+                + 1.80122502 * cube * cube * th * root;
         return CRITICAL_P * Math.exp(sum * CRITICAL_T / t);
     }
 

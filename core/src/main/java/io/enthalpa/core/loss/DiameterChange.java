@@ -11,23 +11,28 @@ import io.enthalpa.core.source.ValidityRange;
  * Between 45° and 180° included angle Crane lets an expansion lose as much as a sudden one: the stream has left the wall.
  */
 public final class DiameterChange {
-    public static final Citation CRANE = Citation.fromMemory("Crane", 2009, "Flow of Fluids, Technical Paper 410, reducers and enlargers");
-    public static final Citation RENNELS = Citation.fromMemory("Rennels & Hudson", 2012,
-            "Pipe Flow: A Practical and Comprehensive Guide, contractions");
-    public static final Method METHOD = Method.of("reducer", "Cone, reducer and step of bore",
+    public static final Citation CRANE =
+            Citation.fromMemory("Crane", 2009, "Flow of Fluids, Technical Paper 410, reducers and enlargers");
+    public static final Citation RENNELS = Citation.fromMemory(
+            "Rennels & Hudson", 2012, "Pipe Flow: A Practical and Comprehensive Guide, contractions");
+    public static final Method METHOD = Method.of(
+                    "reducer",
+                    "Cone, reducer and step of bore",
                     "The loss depends on the ratio of the bores and on the included angle of the cone. An opening cone steeper than 45° "
                             + "helps nothing: the stream leaves the wall. Losses stand on the velocity head of the smaller bore.")
-            .formula("opening, up to 45°: K = 2.6 sin(a/2) (1 - b^2)^2; beyond: K = (1 - b^2)^2; "
-                    + "closing, up to 45°: K = 0.8 sin(a/2) (1 - b^2); beyond: K = 0.5 sqrt(sin(a/2)) (1 - b^2); "
-                    + "closing step: K = 0.0696 (1 - b^5) L^2 + (L - 1)^2, L = 1 + 0.622 (1 - 0.215 b^2 - 0.785 b^5); b small over large bore")
-            .range(new ValidityRange("small over large bore", 0.2, 1, ""), new ValidityRange("included angle", 0, 180, "°"))
+            .formula(
+                    "opening, up to 45°: K = 2.6 sin(a/2) (1 - b^2)^2; beyond: K = (1 - b^2)^2; "
+                            + "closing, up to 45°: K = 0.8 sin(a/2) (1 - b^2); beyond: K = 0.5 sqrt(sin(a/2)) (1 - b^2); "
+                            + "closing step: K = 0.0696 (1 - b^5) L^2 + (L - 1)^2, L = 1 + 0.622 (1 - 0.215 b^2 - 0.785 b^5); b small over large bore")
+            .range(
+                    new ValidityRange("small over large bore", 0.2, 1, ""),
+                    new ValidityRange("included angle", 0, 180, "°"))
             .source(CRANE, RENNELS)
             .leavesOut("Friction on the cone's wall; swirl behind a blower.");
     /** Included angle from which a cone opening acts like a step, rad. */
     static final double STEEP = Math.PI / 4;
 
-    private DiameterChange() {
-    }
+    private DiameterChange() {}
 
     /**
      * @param from          m, bore upstream

@@ -11,7 +11,9 @@ import java.util.List;
  * more are joined by straight lines. Beyond the last point the curve goes on falling, below zero: a machine pushed through is in the way.
  */
 public final class FallingCurve {
-    public static final Method METHOD = Method.of("pump-curve", "Pump and fan curves",
+    public static final Method METHOD = Method.of(
+                    "pump-curve",
+                    "Pump and fan curves",
                     "Two points, shut-off and free flow, make a parabola; more are joined by straight lines. At another speed flow goes with it, pressure with its "
                             + "square, power with its cube. Pumps side by side share the flow, pumps behind each other add their pressure.")
             .formula("p(q, n) = n^2 p0(q / n)")
@@ -25,12 +27,12 @@ public final class FallingCurve {
      * @param flow m3/s
      * @param rise Pa
      */
-    public record Point(double flow, double rise) {
-    }
+    public record Point(double flow, double rise) {}
 
     /** Whose curve it is: how its numbers are called and written when they are refused. */
     public enum Machine {
-        PUMP("flow_L_min", 60e3, "%.1f L/min", "pressure_kPa", 1e-3, "%.2f kPa"), FAN("flow_m3_h", 3600, "%.0f m³/h", "pressure_Pa", 1, "%.0f Pa");
+        PUMP("flow_L_min", 60e3, "%.1f L/min", "pressure_kPa", 1e-3, "%.2f kPa"),
+        FAN("flow_m3_h", 3600, "%.0f m³/h", "pressure_Pa", 1, "%.0f Pa");
 
         private final String flowKey;
         private final double flowFactor;
@@ -39,7 +41,13 @@ public final class FallingCurve {
         private final double riseFactor;
         private final String riseText;
 
-        Machine(String flowKey, double flowFactor, String flowText, String riseKey, double riseFactor, String riseText) {
+        Machine(
+                String flowKey,
+                double flowFactor,
+                String flowText,
+                String riseKey,
+                double riseFactor,
+                String riseText) {
             this.flowKey = flowKey;
             this.flowFactor = flowFactor;
             this.flowText = flowText;
@@ -66,19 +74,34 @@ public final class FallingCurve {
      */
     public FallingCurve(List<Point> points, Machine machine, String what) {
         if (points.size() < 2) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "", what + " curve", points.size() + " point",
-                    "at least two: pressure with the outlet shut, and flow with nothing against it", "");
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "",
+                    what + " curve",
+                    points.size() + " point",
+                    "at least two: pressure with the outlet shut, and flow with nothing against it",
+                    "");
         }
         flow = points.stream().mapToDouble(Point::flow).toArray();
         rise = points.stream().mapToDouble(Point::rise).toArray();
         for (int i = 1; i < flow.length; i++) {
             if (!(flow[i] > flow[i - 1])) {
-                throw EnthalpaFault.of(FaultKind.CONTRADICTION, i + "/" + machine.flowKey, what + " curve, flow of point " + (i + 1), machine.flow(flow[i]),
-                        "more than that of the point before, " + machine.flow(flow[i - 1]), "Put the points in the order of flow.");
+                throw EnthalpaFault.of(
+                        FaultKind.CONTRADICTION,
+                        i + "/" + machine.flowKey,
+                        what + " curve, flow of point " + (i + 1),
+                        machine.flow(flow[i]),
+                        "more than that of the point before, " + machine.flow(flow[i - 1]),
+                        "Put the points in the order of flow.");
             }
             if (!(rise[i] < rise[i - 1])) {
-                throw EnthalpaFault.of(FaultKind.CONTRADICTION, i + "/" + machine.riseKey, what + " curve, pressure of point " + (i + 1), machine.rise(rise[i]),
-                        "less than at the smaller flow, " + machine.rise(rise[i - 1]), "A curve that rises has no steady operating point; check the order of its points.");
+                throw EnthalpaFault.of(
+                        FaultKind.CONTRADICTION,
+                        i + "/" + machine.riseKey,
+                        what + " curve, pressure of point " + (i + 1),
+                        machine.rise(rise[i]),
+                        "less than at the smaller flow, " + machine.rise(rise[i - 1]),
+                        "A curve that rises has no steady operating point; check the order of its points.");
             }
         }
     }
@@ -117,7 +140,9 @@ public final class FallingCurve {
             return flow[i - 1] + (n == 1 ? Math.sqrt(share) : share) * (flow[i] - flow[i - 1]);
         }
         double drop = rise[n - 1] - rise[n];
-        return n == 1 ? flow[0] + (flow[1] - flow[0]) * Math.sqrt(rise[0] / drop) : flow[n] + rise[n] / drop * (flow[n] - flow[n - 1]);
+        return n == 1
+                ? flow[0] + (flow[1] - flow[0]) * Math.sqrt(rise[0] / drop)
+                : flow[n] + rise[n] / drop * (flow[n] - flow[n - 1]);
     }
 
     /** @return Pa with the outlet shut */
@@ -131,6 +156,8 @@ public final class FallingCurve {
     }
 
     public List<Point> points() {
-        return java.util.stream.IntStream.range(0, flow.length).mapToObj(i -> new Point(flow[i], rise[i])).toList();
+        return java.util.stream.IntStream.range(0, flow.length)
+                .mapToObj(i -> new Point(flow[i], rise[i]))
+                .toList();
     }
 }

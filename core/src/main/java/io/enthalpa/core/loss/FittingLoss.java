@@ -18,7 +18,10 @@ public enum FittingLoss {
 
     /** Friction of the wall that Crane's figures stand on: clean commercial pipe, 45 um. */
     private static final double ROUGHNESS = 45e-6;
-    public static final Method METHOD = Method.of("fitting", "Spigots, elbows, tees and valves of a water line",
+
+    public static final Method METHOD = Method.of(
+                    "fitting",
+                    "Spigots, elbows, tees and valves of a water line",
                     "Each counts as so many bores of straight pipe at fully turbulent friction: elbow 90° 30, 45° 16, tee through 20, tee into the branch 60, "
                             + "ball valve 3, gate valve 8, globe valve 340, swing check valve 100. A spigot loses by its length; where the bore steps, the step counts to "
                             + "the narrower piece; into a tank or header the whole velocity head is lost, out of one half of it.")

@@ -7,23 +7,28 @@ import io.enthalpa.core.source.ValidityRange;
 /** Darcy friction factor of a round pipe. */
 public final class FrictionFactor {
     private static final double LN_10 = Math.log(10);
-    public static final Citation TURBULENT = Citation.published("Colebrook", 1939,
+    public static final Citation TURBULENT = Citation.published(
+            "Colebrook",
+            1939,
             "Turbulent flow in pipes, J. Inst. Civ. Eng. 11; solved by iteration from Haaland (1983)");
     /** Below this Reynolds number the flow is taken as laminar (Avila et al., Science 333, 2011: onset near 2040). */
     static final double LAMINAR_LIMIT = 2040;
     /** From here on the flow is taken as fully turbulent; between the two the factor is interpolated. */
     static final double TURBULENT_FROM = 4000;
 
-    public static final Method METHOD = Method.of("friction", "Straight pipe",
+    public static final Method METHOD = Method.of(
+                    "friction",
+                    "Straight pipe",
                     "Colebrook's equation solved by iteration from Haaland's explicit form, to 1e-8; laminar below Reynolds 2040, straight "
                             + "between there and 4000. Roughness: drawn aluminium and stainless 1.5 µm, steel 45 µm, silicone 10 µm.")
             .formula("1/sqrt(f) = -2 log10(e/(3.7 d) + 2.51/(Re sqrt(f))); laminar f = 64/Re; loss = f (l/d) rho v^2/2")
-            .range(new ValidityRange("Reynolds number", 0, 1e8, ""), new ValidityRange("roughness over bore", 0, 0.05, ""))
+            .range(
+                    new ValidityRange("Reynolds number", 0, 1e8, ""),
+                    new ValidityRange("roughness over bore", 0, 0.05, ""))
             .source(TURBULENT, PipeMaterial.SOURCE)
             .leavesOut("Heat taken or given by the pipe wall; weld beads inside.");
 
-    private FrictionFactor() {
-    }
+    private FrictionFactor() {}
 
     /**
      * @param reynolds          on the bore; above 0

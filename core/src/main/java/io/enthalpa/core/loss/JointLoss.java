@@ -7,15 +7,19 @@ import io.enthalpa.core.source.Method;
 public final class JointLoss {
     /** A stream meets the wall again some seven step heights behind a step; a shorter gap lets it widen only in part. */
     private static final double REATTACHMENT = 7;
-    public static final Method METHOD = Method.of("joint", "Joint gap",
+
+    public static final Method METHOD = Method.of(
+                    "joint",
+                    "Joint gap",
                     "A sudden widening into the hose and a sudden narrowing into the next pipe, in the share of seven step heights that the gap "
                             + "leaves the stream to widen in. A well seated joint costs less than a tenth of a bend.")
             .formula("K = (Kopen + Kclose) min(1, gap / (7 step)), step half the difference of hose bore and pipe bore")
-            .source(DiameterChange.RENNELS, Citation.commonPractice("reattachment of a stream about seven step heights behind the step"))
+            .source(
+                    DiameterChange.RENNELS,
+                    Citation.commonPractice("reattachment of a stream about seven step heights behind the step"))
             .leavesOut("A lip that stands in the stream, or a pipe end out of line: both cost more.");
 
-    private JointLoss() {
-    }
+    private JointLoss() {}
 
     /**
      * @param bore     m of the pipes
@@ -28,7 +32,8 @@ public final class JointLoss {
         if (step <= 0 || gap <= 0) {
             return 0;
         }
-        double whole = DiameterChange.coefficient(bore, hoseBore, Math.PI) + DiameterChange.coefficient(hoseBore, bore, Math.PI);
+        double whole = DiameterChange.coefficient(bore, hoseBore, Math.PI)
+                + DiameterChange.coefficient(hoseBore, bore, Math.PI);
         return whole * Math.min(1, gap / (REATTACHMENT * step));
     }
 }

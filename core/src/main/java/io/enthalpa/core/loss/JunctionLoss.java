@@ -10,13 +10,18 @@ import io.enthalpa.core.source.ValidityRange;
  */
 public final class JunctionLoss {
     public static final ValidityRange ANGLE = new ValidityRange("angle of a leg to the common pipe", 0, 90, "°");
-    public static final Method SPLIT = Method.of("split", "Split into two pipes",
+    public static final Method SPLIT = Method.of(
+                    "split",
+                    "Split into two pipes",
                     "Each leg takes its share of the flow at its own angle; what the stream cannot carry round the corner is lost.")
-            .formula("K = 1 + (v/vc)^2 - 2 (v/vc) cos a, on the head of the common pipe; v in the leg, vc in the common pipe")
+            .formula(
+                    "K = 1 + (v/vc)^2 - 2 (v/vc) cos a, on the head of the common pipe; v in the leg, vc in the common pipe")
             .range(ANGLE)
             .source(Citation.fromMemory("Idelchik", 2007, "Handbook of Hydraulic Resistance, 4th ed., diverging wyes"))
             .leavesOut("Rounded inner edges, which save up to a half; swirl.");
-    public static final Method MERGE = Method.of("merge", "Merge of two pipes",
+    public static final Method MERGE = Method.of(
+                    "merge",
+                    "Merge of two pipes",
                     "Momentum along the common pipe decides: shallow angles and equal speeds lose next to nothing, a slow leg beside a fast "
                             + "one is drawn along and can even gain, at the cost of the fast one. Two blowers into one pipe carry half each, each driven by its own half of the engine.")
             .formula("K = 1 + (v/vc)^2 - 2 sum over legs of (Q/Qc) (v/vc) cos a, on the head of the common pipe")
@@ -24,8 +29,7 @@ public final class JunctionLoss {
             .source(Citation.fromMemory("Idelchik", 2007, "Handbook of Hydraulic Resistance, 4th ed., converging wyes"))
             .leavesOut("Mixing length behind the merge; pulses of the banks.");
 
-    private JunctionLoss() {
-    }
+    private JunctionLoss() {}
 
     /**
      * @param speedRatio speed in the leg over speed in the common pipe, 0 or more

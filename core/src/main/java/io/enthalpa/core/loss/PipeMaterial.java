@@ -9,11 +9,14 @@ public enum PipeMaterial {
     STAINLESS(1.5e-6, 7900, 500, 1.2e-3, 0.3),
     SILICONE(10e-6, 1200, 1300, 5e-3, 0.9);
 
-    public static final Citation SOURCE = Citation.fromMemory("Moody", 1944,
-            "Friction factors for pipe flow, Trans. ASME 66; silicone: common practice");
+    public static final Citation SOURCE = Citation.fromMemory(
+            "Moody", 1944, "Friction factors for pipe flow, Trans. ASME 66; silicone: common practice");
     /** Density, heat capacity and emissivity of walls as they stand in a car; wall as usual stock has it. */
-    public static final Citation WALL = Citation.fromMemory("Incropera & DeWitt", 2007,
+    public static final Citation WALL = Citation.fromMemory(
+            "Incropera & DeWitt",
+            2007,
             "Fundamentals of Heat and Mass Transfer, properties of solids and surfaces; usual walls: common practice");
+
     private final double roughness;
     private final double density;
     private final double heatCapacity;

@@ -63,12 +63,20 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
 
     /** @return the loss of the whole run as a function of friction alone, worked out once */
     public Loss loss() {
-        return new Loss(bore, material.roughness() / bore, FrictionFactor.roughnessTerm(material.roughness() / bore), k(1) - k(0), k(0));
+        return new Loss(
+                bore,
+                material.roughness() / bore,
+                FrictionFactor.roughnessTerm(material.roughness() / bore),
+                k(1) - k(0),
+                k(0));
     }
 
     /** {@code f L / d} and each bend's own, at a friction factor; linear in it. */
     private double k(double friction) {
-        return friction * length / bore + bends.stream().mapToDouble(bend -> bend.coefficient(bore, friction)).sum();
+        return friction * length / bore
+                + bends.stream()
+                        .mapToDouble(bend -> bend.coefficient(bore, friction))
+                        .sum();
     }
 
     /**
@@ -88,7 +96,9 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
 
         /** @param reynolds on the bore @return K */
         public double coefficient(double reynolds) {
-            return slope == 0 ? constant : slope * FrictionFactor.darcy(reynolds, relativeRoughness, roughnessTerm) + constant;
+            return slope == 0
+                    ? constant
+                    : slope * FrictionFactor.darcy(reynolds, relativeRoughness, roughnessTerm) + constant;
         }
 
         public double area() {

@@ -16,8 +16,7 @@ public final class QuantityText {
             "^\\s*(?<sign>[+\\-−]?)\\s*(?:(?<whole>\\d+)(?:\\s+|-))?(?:(?<num>\\d+)\\s*/\\s*(?<den>\\d+)|"
                     + "(?<dec>\\d+(?:[.,]\\d+)?(?:[eE][+\\-]?\\d+)?|[.,]\\d+))\\s*(?<unit>[^\\d\\s.,].*?)?\\s*$");
 
-    private QuantityText() {
-    }
+    private QuantityText() {}
 
     /**
      * @param label       the field's name, for a refusal
@@ -42,8 +41,11 @@ public final class QuantityText {
             throw notANumber(label, text, defaultUnit);
         }
         String unit = match.group("unit");
-        return unit == null ? defaultUnit.toSi(value) : quantity.unit(unit)
-                .orElseThrow(() -> wrongUnit(label, unit, quantity)).toSi(value);
+        return unit == null
+                ? defaultUnit.toSi(value)
+                : quantity.unit(unit)
+                        .orElseThrow(() -> wrongUnit(label, unit, quantity))
+                        .toSi(value);
     }
 
     private static double fraction(Matcher match, String label, String text, Unit defaultUnit) {
@@ -56,12 +58,22 @@ public final class QuantityText {
     }
 
     private static EnthalpaFault notANumber(String label, String text, Unit unit) {
-        return EnthalpaFault.of(FaultKind.NOT_A_NUMBER, label, label, text.strip(),
-                ("12.5 " + unit.symbol()).strip() + " or " + ("2 1/2 " + unit.symbol()).strip(), "");
+        return EnthalpaFault.of(
+                FaultKind.NOT_A_NUMBER,
+                label,
+                label,
+                text.strip(),
+                ("12.5 " + unit.symbol()).strip() + " or " + ("2 1/2 " + unit.symbol()).strip(),
+                "");
     }
 
     private static EnthalpaFault wrongUnit(String label, String unit, Quantity quantity) {
-        return EnthalpaFault.of(FaultKind.WRONG_UNIT, label, label, unit.strip(),
-                quantity.units().stream().map(Unit::symbol).collect(Collectors.joining(", ")), "");
+        return EnthalpaFault.of(
+                FaultKind.WRONG_UNIT,
+                label,
+                label,
+                unit.strip(),
+                quantity.units().stream().map(Unit::symbol).collect(Collectors.joining(", ")),
+                "");
     }
 }

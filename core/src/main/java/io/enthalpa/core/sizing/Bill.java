@@ -20,9 +20,12 @@ import java.util.List;
  * @param price in the currency of the catalogue
  */
 public record Bill(double mass, double price) {
-    public static final Method METHOD = Method.of("bill", "Mass and price of a method",
+    public static final Method METHOD = Method.of(
+                    "bill",
+                    "Mass and price of a method",
                     "Counted by the piece and the litre with the prices of the built-in catalogue, which are invented and plausible: for comparing methods, not for an offer.")
-            .formula("air core 70 + 24/L of block; water core 90 + 70/L; radiator 50 + 16/L; pump 110; tank 40 + 3/L; chiller 480; injection 360; hoses 60")
+            .formula(
+                    "air core 70 + 24/L of block; water core 90 + 70/L; radiator 50 + 16/L; pump 110; tank 40 + 3/L; chiller 480; injection 360; hoses 60")
             .source(Citation.commonPractice("proportions of what shops pay"))
             .leavesOut("Pipes, ducts, brackets and hours.");
     private static final double LITRES = 1e3;
@@ -65,8 +68,13 @@ public record Bill(double mass, double price) {
     }
 
     private static Bill loop(WaterLoopSpec loop) {
-        int pumps = Math.max(1, loop.pieces().stream().mapToInt(p -> p instanceof LoopPiece.Pump pump ? pump.beside() : 0).sum());
-        Bill bill = new Bill(pumps * PUMP_MASS + HOSES_MASS + (loop.isOpen() ? 0 : loop.volume() * 1000), pumps * 110 + 60);
+        int pumps = Math.max(
+                1,
+                loop.pieces().stream()
+                        .mapToInt(p -> p instanceof LoopPiece.Pump pump ? pump.beside() : 0)
+                        .sum());
+        Bill bill =
+                new Bill(pumps * PUMP_MASS + HOSES_MASS + (loop.isOpen() ? 0 : loop.volume() * 1000), pumps * 110 + 60);
         if (loop.radiator().isPresent()) {
             CoreSize size = loop.radiator().get().size();
             bill = bill.and(new Bill(size.volume() * RADIATOR_DENSITY, 50 + 16 * size.volume() * LITRES));

@@ -24,7 +24,9 @@ import java.util.stream.Collectors;
 
 /** Takes an option's pipes and blower, puts another method of cooling in, and finds the smallest size that keeps the target over the duty. */
 public final class MethodSizing {
-    public static final Method METHOD = Method.of("method-sizing", "A method sized by default",
+    public static final Method METHOD = Method.of(
+                    "method-sizing",
+                    "A method sized by default",
                     "The option's own pipes and blower with generic parts of usual proportions in place of its cooling. The size is halved between too small and enough, through the "
                             + "whole duty each time, until the worst intake stays a kelvin under the target. Where no size within reason does, the one is taken beyond which more "
                             + "gains less than two kelvin.")
@@ -48,11 +50,21 @@ public final class MethodSizing {
         this.from = build.option(letter);
         SteadyResult steady = new Answer(build, letter).steady();
         this.flow = steady.path().flow();
-        this.air = cores(from.path()).stream().map(MethodSizing::airOf).filter(a -> a != null).findFirst().orElse(USUAL_AIR);
+        this.air = cores(from.path()).stream()
+                .map(MethodSizing::airOf)
+                .filter(a -> a != null)
+                .findFirst()
+                .orElse(USUAL_AIR);
     }
 
     private static FaceAirSpec airOf(Core core) {
-        return core.cooling() instanceof CoolingSide.Air a ? a.face() : ((CoolingSide.Water) core.cooling()).loop().radiator().map(r -> r.air()).orElse(null);
+        return core.cooling() instanceof CoolingSide.Air a
+                ? a.face()
+                : ((CoolingSide.Water) core.cooling())
+                        .loop()
+                        .radiator()
+                        .map(r -> r.air())
+                        .orElse(null);
     }
 
     /** @throws EnthalpaFault when the method has no answer here */
@@ -60,22 +72,67 @@ public final class MethodSizing {
         double load = flow / GenericParts.FLOW / Math.max(cores(from.path()).size(), 1);
         return switch (method) {
             case NONE -> told(method, option("no cooler", List.copyOf(without(from.path()))));
-            case AIR -> sized(method, SMALLEST, LARGEST, s -> cooled("air to air", (name, bore) -> GenericParts.airCore(name, s * load, bore, air)));
-            case WATER_RADIATOR -> sized(method, SMALLEST, LARGEST, s -> cooled("water and radiator",
-                    (name, bore) -> GenericParts.waterCore(name, s * load, bore, GenericParts.withRadiator(s * load, air))));
-            case ICE -> sized(method, 1, 120, kg -> cooled("ice tank", (name, bore) -> GenericParts.waterCore(name, 1.3 * load, bore,
-                    GenericParts.withIce(load, kg, build.duty().waitTime() >= 600))));
-            case CHILLER -> sized(method, 5e-3, 80e-3, volume -> cooled("chilled water", (name, bore) -> GenericParts.waterCore(name, 1.3 * load, bore,
-                    GenericParts.withChiller(load, volume))));
-            case INJECTION -> sized(method, 0.02e-3 / 60 * load, 2.5e-3 / 60 * load, q -> option("injection alone", sprayed(without(from.path()), q)));
-            case INJECTION_ON_TOP -> sized(method, 0.02e-3 / 60 * load, 2.5e-3 / 60 * load, q -> new BuildOption(from.letter(), from.name() + ", injection on top", from.boost(),
-                    sprayed(from.path(), q), from.airWays()));
+            case AIR ->
+                sized(
+                        method,
+                        SMALLEST,
+                        LARGEST,
+                        s -> cooled("air to air", (name, bore) -> GenericParts.airCore(name, s * load, bore, air)));
+            case WATER_RADIATOR ->
+                sized(
+                        method,
+                        SMALLEST,
+                        LARGEST,
+                        s -> cooled(
+                                "water and radiator",
+                                (name, bore) -> GenericParts.waterCore(
+                                        name, s * load, bore, GenericParts.withRadiator(s * load, air))));
+            case ICE ->
+                sized(
+                        method,
+                        1,
+                        120,
+                        kg -> cooled(
+                                "ice tank",
+                                (name, bore) -> GenericParts.waterCore(
+                                        name,
+                                        1.3 * load,
+                                        bore,
+                                        GenericParts.withIce(
+                                                load, kg, build.duty().waitTime() >= 600))));
+            case CHILLER ->
+                sized(
+                        method,
+                        5e-3,
+                        80e-3,
+                        volume -> cooled(
+                                "chilled water",
+                                (name, bore) -> GenericParts.waterCore(
+                                        name, 1.3 * load, bore, GenericParts.withChiller(load, volume))));
+            case INJECTION ->
+                sized(
+                        method,
+                        0.02e-3 / 60 * load,
+                        2.5e-3 / 60 * load,
+                        q -> option("injection alone", sprayed(without(from.path()), q)));
+            case INJECTION_ON_TOP ->
+                sized(
+                        method,
+                        0.02e-3 / 60 * load,
+                        2.5e-3 / 60 * load,
+                        q -> new BuildOption(
+                                from.letter(),
+                                from.name() + ", injection on top",
+                                from.boost(),
+                                sprayed(from.path(), q),
+                                from.airWays()));
         };
     }
 
     /** @return whether the method says anything new for this option */
     public boolean applies(CoolingMethod method) {
-        return method != CoolingMethod.INJECTION_ON_TOP || !cores(from.path()).isEmpty() && from.path().stream().noneMatch(Injection.class::isInstance);
+        return method != CoolingMethod.INJECTION_ON_TOP
+                || !cores(from.path()).isEmpty() && from.path().stream().noneMatch(Injection.class::isInstance);
     }
 
     private Proposal sized(CoolingMethod method, double smallest, double largest, DoubleFunction<BuildOption> make) {
@@ -100,7 +157,8 @@ public final class MethodSizing {
     private double worst(BuildOption option) {
         try {
             Answer answer = answer(option);
-            return Verdict.of(answer.system(), answer.soak(COARSER), build.targets()).worst();
+            return Verdict.of(answer.system(), answer.soak(COARSER), build.targets())
+                    .worst();
         } catch (EnthalpaFault doesNotPass) {
             return Double.POSITIVE_INFINITY;
         }
@@ -114,7 +172,15 @@ public final class MethodSizing {
         Answer answer = answer(option);
         Trace trace = answer.soak();
         Verdict verdict = answer.verdict(trace);
-        return new Proposal(method, option, verdict.outcome() == Verdict.Outcome.HOLDS, trace, verdict, answer.figures(trace), answer.steady().path().totalLoss(), Bill.of(option));
+        return new Proposal(
+                method,
+                option,
+                verdict.outcome() == Verdict.Outcome.HOLDS,
+                trace,
+                verdict,
+                answer.figures(trace),
+                answer.steady().path().totalLoss(),
+                Bill.of(option));
     }
 
     /** Makes a core of a name for pipes of a bore. */
@@ -123,8 +189,11 @@ public final class MethodSizing {
     }
 
     private BuildOption cooled(String name, CoreMaker maker) {
-        List<PathElement> path = cores(from.path()).isEmpty() ? inserted(from.path(), maker) : replaced(from.path(), maker);
-        return option(name, path.stream().filter(piece -> !(piece instanceof Injection)).toList());
+        List<PathElement> path =
+                cores(from.path()).isEmpty() ? inserted(from.path(), maker) : replaced(from.path(), maker);
+        return option(
+                name,
+                path.stream().filter(piece -> !(piece instanceof Injection)).toList());
     }
 
     /** The ways of the air keep only what does not belong to a core any more: the new cooling takes a share of road speed, so that all methods are asked alike. */
@@ -133,8 +202,18 @@ public final class MethodSizing {
         for (AirWaySpec way : from.airWays()) {
             List<Layer> layers = way.layers().stream().filter(Layer::isOther).toList();
             if (!layers.isEmpty()) {
-                ways.add(new AirWaySpec(way.name(), way.spaceWidth(), way.spaceHeight(), way.opening(), way.seal(), way.ducted(), layers, way.fan(), way.exitArea(),
-                        way.exitPressure(), way.recirculation()));
+                ways.add(new AirWaySpec(
+                        way.name(),
+                        way.spaceWidth(),
+                        way.spaceHeight(),
+                        way.opening(),
+                        way.seal(),
+                        way.ducted(),
+                        layers,
+                        way.fan(),
+                        way.exitArea(),
+                        way.exitPressure(),
+                        way.recirculation()));
             }
         }
         return new BuildOption(from.letter(), name, from.boost(), path, ways);
@@ -157,14 +236,28 @@ public final class MethodSizing {
     }
 
     private static List<PathElement> without(List<PathElement> path) {
-        return mapped(path, core -> List.of()).stream().filter(piece -> !(piece instanceof Injection)).toList();
+        return mapped(path, core -> List.of()).stream()
+                .filter(piece -> !(piece instanceof Injection))
+                .toList();
     }
 
-    private static List<PathElement> mapped(List<PathElement> path, java.util.function.Function<Core, List<PathElement>> of) {
-        return path.stream().flatMap(piece -> piece instanceof Core core ? of.apply(core).stream()
-                : piece instanceof Parallel pair ? java.util.stream.Stream.of(new Parallel(pair.name(), pair.splitAngle(),
-                pair.legs().stream().map(leg -> new PathElement.Leg(leg.name(), mapped(leg.path(), of))).toList(), pair.mergeAngle(), pair.mergedBore(), pair.balance()))
-                : java.util.stream.Stream.of(piece)).collect(Collectors.toList());
+    private static List<PathElement> mapped(
+            List<PathElement> path, java.util.function.Function<Core, List<PathElement>> of) {
+        return path.stream()
+                .flatMap(piece -> piece instanceof Core core
+                        ? of.apply(core).stream()
+                        : piece instanceof Parallel pair
+                                ? java.util.stream.Stream.of(new Parallel(
+                                        pair.name(),
+                                        pair.splitAngle(),
+                                        pair.legs().stream()
+                                                .map(leg -> new PathElement.Leg(leg.name(), mapped(leg.path(), of)))
+                                                .toList(),
+                                        pair.mergeAngle(),
+                                        pair.mergedBore(),
+                                        pair.balance()))
+                                : java.util.stream.Stream.of(piece))
+                .collect(Collectors.toList());
     }
 
     /** Behind the blower, or behind the pair that holds both. */
@@ -172,7 +265,8 @@ public final class MethodSizing {
         List<PathElement> longer = new ArrayList<>(path);
         for (int i = 0; i < path.size(); i++) {
             boolean blower = path.get(i) instanceof PathElement.Blower
-                    || path.get(i) instanceof Parallel pair && pair.legs().get(0).path().stream().anyMatch(PathElement.Blower.class::isInstance);
+                    || path.get(i) instanceof Parallel pair
+                            && pair.legs().get(0).path().stream().anyMatch(PathElement.Blower.class::isInstance);
             if (blower) {
                 int at = i + 1 < path.size() && path.get(i + 1) instanceof PathElement.Pipe ? i + 2 : i + 1;
                 longer.add(at, maker.make("core", path.get(at - 1).bore()));
@@ -185,7 +279,9 @@ public final class MethodSizing {
     private List<PathElement> sprayed(List<PathElement> path, double nozzles) {
         List<PathElement> longer = new ArrayList<>(path);
         int last = path.size() - 1;
-        double bore = path.get(last) instanceof PathElement.Plenum plenum ? plenum.bore() : path.get(Math.max(last - 1, 0)).bore();
+        double bore = path.get(last) instanceof PathElement.Plenum plenum
+                ? plenum.bore()
+                : path.get(Math.max(last - 1, 0)).bore();
         longer.add(last, GenericParts.injection("injection", bore, nozzles, from.boost()));
         return longer;
     }

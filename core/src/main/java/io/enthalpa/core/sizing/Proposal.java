@@ -17,5 +17,12 @@ import io.enthalpa.core.endurance.Verdict;
  * @param loss    Pa from filter to plenum at full load
  * @param bill    of the cooling
  */
-public record Proposal(CoolingMethod method, BuildOption option, boolean meets, Trace trace, Verdict verdict, RunFigures figures, double loss, Bill bill) {
-}
+public record Proposal(
+        CoolingMethod method,
+        BuildOption option,
+        boolean meets,
+        Trace trace,
+        Verdict verdict,
+        RunFigures figures,
+        double loss,
+        Bill bill) {}

@@ -17,8 +17,14 @@ import java.util.List;
  * @param sources   whose it is
  * @param leavesOut what it does not know; empty when nothing worth saying
  */
-public record Method(String id, String title, String says, String formula, List<ValidityRange> ranges,
-                     List<Citation> sources, String leavesOut) {
+public record Method(
+        String id,
+        String title,
+        String says,
+        String formula,
+        List<ValidityRange> ranges,
+        List<Citation> sources,
+        String leavesOut) {
     public Method {
         ranges = List.copyOf(ranges);
         sources = List.copyOf(sources);

@@ -16,12 +16,16 @@ public record ChillerSpec(double capacity, double coldest, double dropOutBoost, 
     private static final double OUTSIDE_REFERENCE = 298.15;
     /** Share of capacity lost for each kelvin of colder water, and of hotter outside air. */
     private static final double PER_WATER_KELVIN = 0.022;
+
     private static final double PER_OUTSIDE_KELVIN = 0.012;
-    public static final Method METHOD = Method.of("chiller", "Chiller on the air conditioning",
+    public static final Method METHOD = Method.of(
+                    "chiller",
+                    "Chiller on the air conditioning",
                     "Capacity falls with the water's temperature, since the compressor sucks thinner gas, and with that of the outside air. It stops at the coldest water "
                             + "set, and whenever the boost asks the car to cut the compressor out.")
             .formula("q = q0 (1 + 0.022 (T - 20 °C)) (1 - 0.012 (T_out - 25 °C)), not below 0")
-            .source(Citation.commonPractice("about 2 % a kelvin of evaporating and 1 % a kelvin of condensing temperature"))
+            .source(Citation.commonPractice(
+                    "about 2 % a kelvin of evaporating and 1 % a kelvin of condensing temperature"))
             .leavesOut("Cycling of the compressor; heat through hoses and tank walls.");
 
     /** @param water K @param outside K @return W */
@@ -57,7 +61,8 @@ public record ChillerSpec(double capacity, double coldest, double dropOutBoost, 
         if (from <= coldest) {
             return 0;
         }
-        return slope <= 0 || coldest <= zeroAt() ? Double.POSITIVE_INFINITY
+        return slope <= 0 || coldest <= zeroAt()
+                ? Double.POSITIVE_INFINITY
                 : heatCapacity / slope * Math.log((from - zeroAt()) / (coldest - zeroAt()));
     }
 }

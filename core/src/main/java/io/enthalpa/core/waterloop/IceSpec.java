@@ -18,17 +18,26 @@ public record IceSpec(double mass, double piece, Stir stir) {
     public static final double DENSITY = 917;
     /** K. */
     public static final double MELTING = 273.15;
-    public static final Method METHOD = Method.of("ice", "Ice in the tank",
+
+    public static final Method METHOD = Method.of(
+                    "ice",
+                    "Ice in the tank",
                     "Equal pieces melt from the outside; their surface falls with the two-thirds power of what is left. The water meets it with a film that depends "
                             + "on stirring. Until the last piece is gone, the tank stays near 0 °C as far as surface and film can follow the heat.")
             .formula("q = h A (T - 0 °C), A = 6 m0 / (rho a) (m/m0)^(2/3), dm/dt = -q / 334 kJ/kg")
-            .source(Citation.fromMemory("Incropera & DeWitt", 2007, "Fundamentals of Heat and Mass Transfer, films of water 100 to 1000 W/(m2 K)"),
+            .source(
+                    Citation.fromMemory(
+                            "Incropera & DeWitt",
+                            2007,
+                            "Fundamentals of Heat and Mass Transfer, films of water 100 to 1000 W/(m2 K)"),
                     Citation.commonPractice("film: still 150, returned over the ice 500, sprayed 900 W/(m2 K)"))
             .leavesOut("Pieces frozen together; ice colder than 0 °C, worth 2 J/(g K) more.");
 
     /** How the water meets the ice, with its film in W/(m2 K). */
     public enum Stir {
-        STILL(150), RETURNED(500), SPRAYED(900);
+        STILL(150),
+        RETURNED(500),
+        SPRAYED(900);
 
         private final double film;
 

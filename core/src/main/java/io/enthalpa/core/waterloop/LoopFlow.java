@@ -12,7 +12,8 @@ import java.util.List;
  * @param narrowest   index of the piece with the least area; -1 without pieces
  * @param pastCurve   the flow lies beyond the last point of a pump's curve
  */
-public record LoopFlow(double flow, double head, double power, List<PieceLoss> pieces, int narrowest, boolean pastCurve) {
+public record LoopFlow(
+        double flow, double head, double power, List<PieceLoss> pieces, int narrowest, boolean pastCurve) {
     /**
      * What pumps give and the loop takes at a flow, for a drawing of both.
      *
@@ -20,8 +21,7 @@ public record LoopFlow(double flow, double head, double power, List<PieceLoss> p
      * @param given Pa
      * @param taken Pa
      */
-    public record Head(double flow, double given, double taken) {
-    }
+    public record Head(double flow, double given, double taken) {}
 
     public LoopFlow {
         pieces = List.copyOf(pieces);

@@ -14,7 +14,10 @@ import java.util.List;
 public record LoopHeights(int highest, double over, boolean hasTank) {
     /** A sealed high spot no more than this above the header is filled while the pump runs (TF-29: common practice, no source). */
     public static final double BEARABLE = 0.1;
-    public static final Method METHOD = Method.of("loop-air", "Air in a loop",
+
+    public static final Method METHOD = Method.of(
+                    "loop-air",
+                    "Air in a loop",
                     "Air gathers where the loop is highest. The header with its cap belongs there. A sealed high spot up to 100 mm above it stays full while the pump runs, "
                             + "but a pin-hole there lets it drain back and overflows the tank; higher than that, give it a bleed or raise the header.")
             .source(Citation.commonPractice("loops that would not fill, and those that did"))
@@ -31,7 +34,9 @@ public record LoopHeights(int highest, double over, boolean hasTank) {
                 highest = i;
             }
         }
-        double over = tank < 0 || highest < 0 ? 0 : pieces.get(highest).height() - pieces.get(tank).height();
+        double over = tank < 0 || highest < 0
+                ? 0
+                : pieces.get(highest).height() - pieces.get(tank).height();
         return new LoopHeights(highest, over, tank >= 0);
     }
 }

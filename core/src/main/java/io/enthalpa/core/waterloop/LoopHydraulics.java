@@ -15,7 +15,9 @@ import org.hipparchus.analysis.solvers.BrentSolver;
 
 /** Finds the flow at which the pumps give just what hoses, fittings, core and radiator take. */
 public final class LoopHydraulics {
-    public static final Method METHOD = Method.of("loop-flow", "Flow in a water loop",
+    public static final Method METHOD = Method.of(
+                    "loop-flow",
+                    "Flow in a water loop",
                     "The flow at which all losses together are what the pumps still give. Hoses by friction and bends, fittings by Crane, core and radiator by card "
                             + "or geometry; every step of bore counts to the narrower piece beside it. In a closed loop height costs nothing; an open line must also lift the water "
                             + "from source to outfall. A flow measured by bucket and watch overrides all this.")
@@ -55,7 +57,12 @@ public final class LoopHydraulics {
         }
         if (piece instanceof LoopPiece.Fitting f) {
             PipeSpec.Loss pipe = new PipeSpec(PipeMaterial.STEEL, f.bore(), f.length(), List.of()).loss();
-            return new PipeSpec.Loss(f.bore(), pipe.relativeRoughness(), pipe.roughnessTerm(), pipe.slope(), pipe.constant() + f.type().coefficient(f.bore()));
+            return new PipeSpec.Loss(
+                    f.bore(),
+                    pipe.relativeRoughness(),
+                    pipe.roughnessTerm(),
+                    pipe.slope(),
+                    pipe.constant() + f.type().coefficient(f.bore()));
         }
         return piece.bore() > 0 ? PipeSpec.Loss.fixed(piece.bore(), 0) : null;
     }
@@ -102,7 +109,9 @@ public final class LoopHydraulics {
             double taken = lift(temperature);
             for (int i = 0; i < steps.length; i++) {
                 double loss = loss(i, flow, temperature, engineSpeed);
-                double rise = loop.pieces().get(i) instanceof LoopPiece.Pump pump ? pump.spec().rise(flow / pump.beside(), engineSpeed) : 0;
+                double rise = loop.pieces().get(i) instanceof LoopPiece.Pump pump
+                        ? pump.spec().rise(flow / pump.beside(), engineSpeed)
+                        : 0;
                 given += rise;
                 taken += loss + rise;
             }
@@ -115,7 +124,11 @@ public final class LoopHydraulics {
         double most = 0;
         for (LoopPiece piece : loop.pieces()) {
             if (piece instanceof LoopPiece.Pump pump) {
-                most = Math.max(most, pump.beside() * pump.spec().curve().freeFlow() * pump.spec().speed(engineSpeed));
+                most = Math.max(
+                        most,
+                        pump.beside()
+                                * pump.spec().curve().freeFlow()
+                                * pump.spec().speed(engineSpeed));
             }
         }
         return most;
@@ -130,7 +143,8 @@ public final class LoopHydraulics {
         for (int i = 0; i < 20 && surplus(high, temperature, engineSpeed) > 0; i++) {
             high *= 1.5;
         }
-        return new BrentSolver(1e-9, 1e-11, 0.1).solve(100, q -> surplus(q, temperature, engineSpeed), LEAST_FLOW, high);
+        return new BrentSolver(1e-9, 1e-11, 0.1)
+                .solve(100, q -> surplus(q, temperature, engineSpeed), LEAST_FLOW, high);
     }
 
     /** Pa that the pumps give beyond what the loop takes. */
@@ -145,7 +159,11 @@ public final class LoopHydraulics {
     /** @return Pa for the height between the ends of an open line */
     private double lift(double temperature) {
         return loop.isOpen() && steps.length > 0
-                ? loop.coolant().density(temperature) * GRAVITY * (loop.pieces().get(steps.length - 1).height() - loop.pieces().get(0).height()) : 0;
+                ? loop.coolant().density(temperature)
+                        * GRAVITY
+                        * (loop.pieces().get(steps.length - 1).height()
+                                - loop.pieces().get(0).height())
+                : 0;
     }
 
     private double loss(int i, double flow, double temperature, double engineSpeed) {
@@ -171,7 +189,12 @@ public final class LoopHydraulics {
     }
 
     private double reynolds(LoopPiece piece, double velocity, double temperature) {
-        return Math.max(velocity * piece.bore() * loop.coolant().density(temperature) / loop.coolant().viscosity(temperature), 1e-6);
+        return Math.max(
+                velocity
+                        * piece.bore()
+                        * loop.coolant().density(temperature)
+                        / loop.coolant().viscosity(temperature),
+                1e-6);
     }
 
     private LoopFlow result(double flow, double temperature, double engineSpeed) {
@@ -187,10 +210,13 @@ public final class LoopHydraulics {
             if (piece instanceof LoopPiece.Pump pump) {
                 double rise = pump.spec().rise(flow / pump.beside(), engineSpeed);
                 power += pump.spec().power(flow, rise);
-                past |= flow / pump.beside() > pump.spec().curve().lastFlow() * pump.spec().speed(engineSpeed) * 1.001;
+                past |= flow / pump.beside()
+                        > pump.spec().curve().lastFlow() * pump.spec().speed(engineSpeed) * 1.001;
             } else {
                 taken += losses[i];
-                if (piece.bore() > 0 && (narrowest < 0 || piece.area() < loop.pieces().get(narrowest).area())) {
+                if (piece.bore() > 0
+                        && (narrowest < 0
+                                || piece.area() < loop.pieces().get(narrowest).area())) {
                     narrowest = i;
                 }
             }
@@ -200,7 +226,8 @@ public final class LoopHydraulics {
             LoopPiece piece = loop.pieces().get(i);
             boolean pump = piece instanceof LoopPiece.Pump;
             double velocity = piece.bore() == 0 ? 0 : flow / piece.area();
-            double reynolds = piece instanceof LoopPiece.CoreSide ? core.waterReynolds(flow * loop.coolant().density(temperature), temperature)
+            double reynolds = piece instanceof LoopPiece.CoreSide
+                    ? core.waterReynolds(flow * loop.coolant().density(temperature), temperature)
                     : piece.bore() == 0 ? 0 : reynolds(piece, velocity, temperature);
             pieces.add(new PieceLoss(piece, losses[i], pump || taken <= 0 ? 0 : losses[i] / taken, velocity, reynolds));
         }

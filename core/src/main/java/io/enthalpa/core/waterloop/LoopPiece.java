@@ -71,7 +71,8 @@ public sealed interface LoopPiece {
      * @param bore   m, its narrowest
      * @param length m of the narrow part
      */
-    record Fitting(String name, FittingLoss type, double bore, double length, int beside, double height) implements LoopPiece {
+    record Fitting(String name, FittingLoss type, double bore, double length, int beside, double height)
+            implements LoopPiece {
         @Override
         public <T> T to(Cases<T> cases) {
             return cases.fitting(this);

@@ -13,12 +13,15 @@ import io.enthalpa.core.source.Method;
  */
 public record LoopSinks(double conductance, double level, double radiator) {
     public static final LoopSinks NONE = new LoopSinks(0, 0, 0);
-    public static final Method METHOD = Method.of("loop-steady", "A water loop held steady",
+    public static final Method METHOD = Method.of(
+                    "loop-steady",
+                    "A water loop held steady",
                     "What the charge gives, radiator, chiller and ice take. Each is a straight line of the water's temperature near where it stands, as is what the air of the bay gives it, so that together they "
                             + "are one sink behind one resistance. A loop with nothing that takes heat for good is answered as it is at its start, and the tank's rise told; "
                             + "one with ice as long as the ice lasts.")
             .formula("q (1 - G_r/C) = G_r (T - T_air) + sum s_j (T - T_j); R = (1 - G_r/C) / (G_r + sum s)")
-            .source(Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., liquid-coupled exchangers"))
+            .source(Citation.fromMemory(
+                    "Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., liquid-coupled exchangers"))
             .leavesOut("Two cores on one loop: each has its own.");
 
     /** @return this with another sink beside it */

@@ -27,17 +27,23 @@ import java.util.List;
 
 /** A low-temperature radiator ready to compute with: what it moves, and what it costs water and air. */
 public sealed interface Radiator {
-    Method METHOD = Method.of("radiator", "Low-temperature radiator",
+    Method METHOD = Method.of(
+                    "radiator",
+                    "Low-temperature radiator",
                     "By its card: one measured point carried to other flows and another size of the same make. By geometry: films in flat tubes and between louvred or "
                             + "plain fins, fin efficiency, wall. Water that a card does not speak of costs 6 kPa at the card's flow, air 150 Pa for each metre of depth at 1 m/s.")
-            .formula("geometry: 1/UA = 1/(h_w A_w) + wall + 1/(eta h_a A_a); loss of water as flow^1.75 viscosity^0.25, of air as velocity^1.7")
-            .source(Citation.fromMemory("Shah & Sekulic", 2003, "Fundamentals of Heat Exchanger Design, chapters 3 and 9"),
+            .formula(
+                    "geometry: 1/UA = 1/(h_w A_w) + wall + 1/(eta h_a A_a); loss of water as flow^1.75 viscosity^0.25, of air as velocity^1.7")
+            .source(
+                    Citation.fromMemory(
+                            "Shah & Sekulic", 2003, "Fundamentals of Heat Exchanger Design, chapters 3 and 9"),
                     Citation.commonPractice("losses where a card is silent"))
             .leavesOut("Tubes blocked by scale; wind across the face.");
     double SEA_LEVEL = 101325;
 
     static Radiator of(RadiatorSpec spec, GlycolWater coolant) {
-        return spec.basis() instanceof RadiatorBasis.Card card ? new Rated(spec.size(), card, coolant)
+        return spec.basis() instanceof RadiatorBasis.Card card
+                ? new Rated(spec.size(), card, coolant)
                 : new Tubes(spec.size(), (RadiatorBasis.Geometry) spec.basis(), coolant);
     }
 
@@ -58,14 +64,26 @@ public sealed interface Radiator {
     double airLoss(double velocity);
 
     /** @return what it moves, and for each kelvin between its inlets, W/K */
-    default HeatTransfer transfer(double waterFlow, double waterRate, double waterT, double airFlow, double airRate, double airT) {
+    default HeatTransfer transfer(
+            double waterFlow, double waterRate, double waterT, double airFlow, double airRate, double airT) {
         return transfer(waterFlow, waterRate, waterT, airFlow, airRate, airT, 1);
     }
 
     /** @param factor on its conductances, where they are doubted */
-    default HeatTransfer transfer(double waterFlow, double waterRate, double waterT, double airFlow, double airRate, double airT, double factor) {
+    default HeatTransfer transfer(
+            double waterFlow,
+            double waterRate,
+            double waterT,
+            double airFlow,
+            double airRate,
+            double airT,
+            double factor) {
         Conductances c = conductances(waterFlow, waterT, airFlow, airT);
-        return HeatTransfer.of(new Conductances(factor * c.hot(), factor * c.wall(), factor * c.cold()), Effectiveness.CROSSFLOW_UNMIXED, waterRate, airRate);
+        return HeatTransfer.of(
+                new Conductances(factor * c.hot(), factor * c.wall(), factor * c.cold()),
+                Effectiveness.CROSSFLOW_UNMIXED,
+                waterRate,
+                airRate);
     }
 
     /** By its card. */
@@ -83,9 +101,17 @@ public sealed interface Radiator {
             this.coolant = coolant;
             cardMassFlow = card.waterFlow() * Water.density(card.waterIn());
             double airFlow = card.airVelocity() * card.size().face() * HumidAir.DRY.density(SEA_LEVEL, card.airIn());
-            ReferencePoint point = ReferencePoint.fromHeat(card.heat(), cardMassFlow, Water.heatCapacity(card.waterIn()), card.waterIn(), airFlow,
-                    HumidAir.DRY.heatCapacity(card.airIn()), card.airIn(), card.size());
-            exchanger = new RatedExchanger(List.of(point), ScalingLaw.waterToAir(), size, Effectiveness.CROSSFLOW_UNMIXED);
+            ReferencePoint point = ReferencePoint.fromHeat(
+                    card.heat(),
+                    cardMassFlow,
+                    Water.heatCapacity(card.waterIn()),
+                    card.waterIn(),
+                    airFlow,
+                    HumidAir.DRY.heatCapacity(card.airIn()),
+                    card.airIn(),
+                    card.size());
+            exchanger =
+                    new RatedExchanger(List.of(point), ScalingLaw.waterToAir(), size, Effectiveness.CROSSFLOW_UNMIXED);
         }
 
         @Override
@@ -104,13 +130,21 @@ public sealed interface Radiator {
         public double waterLoss(double waterFlow, double waterT) {
             double length = size.width() / card.size().width();
             double section = size.chargeSection() / card.size().chargeSection();
-            return length * CoolantLoss.water(card.waterLoss().orElse(SILENT_WATER_LOSS), waterFlow / section / cardMassFlow, coolant, waterT);
+            return length
+                    * CoolantLoss.water(
+                            card.waterLoss().orElse(SILENT_WATER_LOSS),
+                            waterFlow / section / cardMassFlow,
+                            coolant,
+                            waterT);
         }
 
         @Override
         public double airLoss(double velocity) {
             double depth = size.depth() / card.size().depth();
-            return card.airLoss().isPresent() ? depth * card.airLoss().getAsDouble() * Math.pow(velocity / card.airVelocity(), CoolantLoss.AIR_EXPONENT)
+            return card.airLoss().isPresent()
+                    ? depth
+                            * card.airLoss().getAsDouble()
+                            * Math.pow(velocity / card.airVelocity(), CoolantLoss.AIR_EXPONENT)
                     : CoolantLoss.usualAir(size.depth(), velocity);
         }
     }
@@ -133,8 +167,16 @@ public sealed interface Radiator {
             double step = geometry.tubeHeight() + geometry.fin().gap();
             tubes = (int) Math.floor((size.height() - geometry.fin().gap()) / step + 1e-9);
             if (tubes < geometry.passes() || inside() <= 0) {
-                throw EnthalpaFault.of(FaultKind.CONTRADICTION, "height_mm", "radiator height", "%.0f mm".formatted(size.height() * 1000),
-                        "enough for one tube a pass, " + "%.0f mm".formatted(1000 * (geometry.passes() * step + geometry.fin().gap())),
+                throw EnthalpaFault.of(
+                        FaultKind.CONTRADICTION,
+                        "height_mm",
+                        "radiator height",
+                        "%.0f mm".formatted(size.height() * 1000),
+                        "enough for one tube a pass, "
+                                + "%.0f mm"
+                                        .formatted(1000
+                                                * (geometry.passes() * step
+                                                        + geometry.fin().gap())),
                         "Make it higher, or tubes and fins lower.");
             }
             waterSection = tubes * inside() * tubeDepth() / geometry.passes();
@@ -161,21 +203,31 @@ public sealed interface Radiator {
         }
 
         private FinFlow water(double flow, double t) {
-            return PlainPassage.flow(tubeDepth(), inside(), size.width() * geometry.passes(), Math.max(flow, 1e-6) / waterSection, coolant.transport(t));
+            return PlainPassage.flow(
+                    tubeDepth(),
+                    inside(),
+                    size.width() * geometry.passes(),
+                    Math.max(flow, 1e-6) / waterSection,
+                    coolant.transport(t));
         }
 
         private FinFlow air(double flow, double t) {
             Transport fluid = Transport.ofAir(HumidAir.DRY, SEA_LEVEL, t);
             double flux = Math.max(flow, 1e-6) / airSection;
-            return geometry.fin().type() == FinType.LOUVRED ? ChangWang1997.flow(geometry.fin(), size.depth(), geometry.tubeHeight(), flux, fluid)
-                    : PlainPassage.flow(geometry.fin().passageWidth(), geometry.fin().passageHeight(), size.depth(), flux, fluid);
+            return geometry.fin().type() == FinType.LOUVRED
+                    ? ChangWang1997.flow(geometry.fin(), size.depth(), geometry.tubeHeight(), flux, fluid)
+                    : PlainPassage.flow(
+                            geometry.fin().passageWidth(), geometry.fin().passageHeight(), size.depth(), flux, fluid);
         }
 
         @Override
         public Conductances conductances(double waterFlow, double waterT, double airFlow, double airT) {
             double film = air(airFlow, airT).film();
             double air = FinEfficiency.surface(geometry.fin(), film, FinnedBlock.BRAZING_SHEET) * film * airArea;
-            return new Conductances(water(waterFlow, waterT).film() * waterArea, FinnedBlock.BRAZING_SHEET * waterArea / geometry.tubeWall(), air);
+            return new Conductances(
+                    water(waterFlow, waterT).film() * waterArea,
+                    FinnedBlock.BRAZING_SHEET * waterArea / geometry.tubeWall(),
+                    air);
         }
 
         @Override
@@ -192,7 +244,13 @@ public sealed interface Radiator {
             double density = HumidAir.DRY.density(SEA_LEVEL, 300);
             double flow = velocity * size.face() * density;
             double open = airSection / size.face();
-            return CoreLoss.of(flow / airSection, density, density, open, air(flow, 300).friction(), size.depth() / geometry.fin().hydraulicDiameter());
+            return CoreLoss.of(
+                    flow / airSection,
+                    density,
+                    density,
+                    open,
+                    air(flow, 300).friction(),
+                    size.depth() / geometry.fin().hydraulicDiameter());
         }
     }
 }

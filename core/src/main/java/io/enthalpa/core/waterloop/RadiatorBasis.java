@@ -18,9 +18,16 @@ public sealed interface RadiatorBasis {
      * @param waterLoss   Pa at that flow; empty when the card does not say
      * @param airLoss     Pa at that face velocity; empty when the card does not say
      */
-    record Card(CoreSize size, double heat, double waterFlow, double waterIn, double airVelocity, double airIn, OptionalDouble waterLoss,
-                OptionalDouble airLoss) implements RadiatorBasis {
-    }
+    record Card(
+            CoreSize size,
+            double heat,
+            double waterFlow,
+            double waterIn,
+            double airVelocity,
+            double airIn,
+            OptionalDouble waterLoss,
+            OptionalDouble airLoss)
+            implements RadiatorBasis {}
 
     /**
      * Flat tubes with fins between.
@@ -30,6 +37,5 @@ public sealed interface RadiatorBasis {
      * @param tubeWall   m
      * @param passes     1 straight through, 2 there and back
      */
-    record Geometry(FinSpec fin, double tubeHeight, double tubeWall, int passes) implements RadiatorBasis {
-    }
+    record Geometry(FinSpec fin, double tubeHeight, double tubeWall, int passes) implements RadiatorBasis {}
 }

@@ -10,5 +10,4 @@ import io.enthalpa.core.exchanger.CoreSize;
  * @param basis how it is known
  * @param air   that meets it when it stands in no way of the air
  */
-public record RadiatorSpec(CoreSize size, RadiatorBasis basis, FaceAirSpec air) {
-}
+public record RadiatorSpec(CoreSize size, RadiatorBasis basis, FaceAirSpec air) {}

@@ -10,9 +10,9 @@ import io.enthalpa.core.Systems;
 import io.enthalpa.core.endurance.SteadyResult;
 import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.BlowerType;
+import io.enthalpa.core.exchanger.Condensate;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
-import io.enthalpa.core.exchanger.Condensate;
 import io.enthalpa.core.fluid.HumidAir;
 import java.util.List;
 import java.util.stream.LongStream;
@@ -53,24 +53,37 @@ class ChargePathTest {
         assertThat(path.residual()).isLessThan(1e-8);
         assertThat(path.iterations()).isLessThan(15);
         HumidAir air = s.path().ambient().air();
-        assertThat(path.flow()).isCloseTo(s.path().engine().airDemand(air, path.manifoldPressure(), path.intakeTemperature(), point.speed()),
-                withinPercentage(1e-5));
+        assertThat(path.flow())
+                .isCloseTo(
+                        s.path()
+                                .engine()
+                                .airDemand(air, path.manifoldPressure(), path.intakeTemperature(), point.speed()),
+                        withinPercentage(1e-5));
         for (PieceResult piece : path.pieces()) {
             if (!(piece.element() instanceof PathElement.Blower)) {
                 assertThat(piece.loss()).as(piece.element().name()).isPositive();
             }
         }
         assertThat(result.core().transfer().effectiveness()).isBetween(0.0, 1.0);
-        assertThat(path.intakeTemperature()).as("no outlet colder than the air that cools it").isGreaterThanOrEqualTo(s.ambientT);
+        assertThat(path.intakeTemperature())
+                .as("no outlet colder than the air that cools it")
+                .isGreaterThanOrEqualTo(s.ambientT);
         double between = path.stations().get(3).temperature() - result.core().coldIn();
-        double taken = path.flow() * (air.enthalpy(path.stations().get(3).temperature()) - air.enthalpy(path.stations().get(4).temperature()));
+        double taken = path.flow()
+                * (air.enthalpy(path.stations().get(3).temperature())
+                        - air.enthalpy(path.stations().get(4).temperature()));
         Condensate condensate = result.core().condensate();
         double kept = path.flow() * air.heatCapacity(result.core().out()) * condensate.warmer();
-        assertThat(taken + kept).as("the charge gives what the exchanger moves between these inlets, but for what condensing water keeps warm")
-                .isCloseTo(result.core().transfer().conductancePerKelvin() * between, withinPercentage(condensate.warmer() > 0 ? 0.5 : 0.01));
+        assertThat(taken + kept)
+                .as(
+                        "the charge gives what the exchanger moves between these inlets, but for what condensing water keeps warm")
+                .isCloseTo(
+                        result.core().transfer().conductancePerKelvin() * between,
+                        withinPercentage(condensate.warmer() > 0 ? 0.5 : 0.01));
         assertThat(result.core().heat()).isCloseTo(taken + condensate.latentHeat(), withinPercentage(1e-6));
         var shares = result.core().shares();
-        assertThat(shares.charge() + shares.wall() + shares.coldFilm() + shares.coldFlow() + shares.radiator()).isCloseTo(1, within(1e-9));
+        assertThat(shares.charge() + shares.wall() + shares.coldFilm() + shares.coldFlow() + shares.radiator())
+                .isCloseTo(1, within(1e-9));
     }
 
     @ParameterizedTest
@@ -81,7 +94,8 @@ class ChargePathTest {
         OperatingPoint point = randomPoint(cases);
         OperatingPoint more = new OperatingPoint(point.speed(), point.boost() + 5000, point.roadSpeed());
         double before = s.system().steady(point).path().stations().get(2).temperature();
-        assertThat(s.system().steady(more).path().stations().get(2).temperature()).isGreaterThan(before);
+        assertThat(s.system().steady(more).path().stations().get(2).temperature())
+                .isGreaterThan(before);
     }
 
     @ParameterizedTest
@@ -133,7 +147,8 @@ class ChargePathTest {
 
     @Test
     void throttleTakesWhatIsNotAskedFor() {
-        PathResult path = Systems.standard().system().steady(Systems.point(900, -60, 0)).path();
+        PathResult path =
+                Systems.standard().system().steady(Systems.point(900, -60, 0)).path();
         assertThat(path.pressureRatio()).isEqualTo(1);
         assertThat(path.manifoldPressure()).isCloseTo(101325 - 60000, within(1.0));
         assertThat(path.throttleLoss()).isGreaterThan(50000);
@@ -144,25 +159,30 @@ class ChargePathTest {
         Systems s = Systems.standard();
         s.bore = 0.012;
         s.displacement = 0.008;
-        assertThatThrownBy(() -> s.system().steady(Systems.point(6500, 150, 30))).isInstanceOfSatisfying(EnthalpaFault.class, fault -> {
-            assertThat(fault.kind()).isEqualTo(FaultKind.NO_SOLUTION);
-            assertThat(fault.sentence()).contains("boost is 150 kPa").contains("larger bore");
-        });
+        assertThatThrownBy(() -> s.system().steady(Systems.point(6500, 150, 30)))
+                .isInstanceOfSatisfying(EnthalpaFault.class, fault -> {
+                    assertThat(fault.kind()).isEqualTo(FaultKind.NO_SOLUTION);
+                    assertThat(fault.sentence()).contains("boost is 150 kPa").contains("larger bore");
+                });
     }
 
     @Test
     void staticPressureFollowsFromTotalAndVelocity() {
-        PathResult path = Systems.standard().system().steady(Systems.point(4000, 120, 20)).path();
+        PathResult path =
+                Systems.standard().system().steady(Systems.point(4000, 120, 20)).path();
         Station hot = path.stations().get(3);
         double dynamic = hot.density() * hot.velocity() * hot.velocity() / 2;
         assertThat(hot.totalPressure() - hot.staticPressure()).isCloseTo(dynamic, withinPercentage(2));
-        assertThat(hot.density() * hot.velocity() * Math.PI / 4 * hot.bore() * hot.bore()).isCloseTo(path.flow(), withinPercentage(1e-6));
+        assertThat(hot.density() * hot.velocity() * Math.PI / 4 * hot.bore() * hot.bore())
+                .isCloseTo(path.flow(), withinPercentage(1e-6));
     }
 
     @Test
     void pathWithoutItsPiecesIsRefused() {
         List<PathElement> none = List.of(new PathElement.Plenum("plenum", 0.06, 0.003));
-        assertThatThrownBy(() -> new ChargePath(Ambient.of(300, 1e5, 0), Systems.standard().path().engine(), none))
-                .isInstanceOf(EnthalpaFault.class).hasMessageContaining("blowers");
+        assertThatThrownBy(() -> new ChargePath(
+                        Ambient.of(300, 1e5, 0), Systems.standard().path().engine(), none))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("blowers");
     }
 }

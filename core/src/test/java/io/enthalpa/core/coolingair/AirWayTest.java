@@ -28,7 +28,9 @@ class AirWayTest {
 
     /** A core whose loss is 60 Pa at 2 m/s and grows as the square. */
     private static AirWay way(AirWaySpec spec) {
-        List<AirWay.Member> members = spec.layers().stream().map(l -> l.isOther() ? null : new AirWay.Member(FACE, v -> 15 * v * v)).toList();
+        List<AirWay.Member> members = spec.layers().stream()
+                .map(l -> l.isOther() ? null : new AirWay.Member(FACE, v -> 15 * v * v))
+                .toList();
         return new AirWay(spec, members, OUTSIDE, SEA_LEVEL, HumidAir.DRY);
     }
 
@@ -70,7 +72,8 @@ class AirWayTest {
         Ways w = Ways.random(c);
         double speed = c.between(0.0, 60.0);
         AirFlow flow = way(w.spec()).flow(speed);
-        assertThat(flow.inLoss() + flow.stackLoss() + flow.outLoss()).isCloseTo(flow.wind() + flow.fan() + flow.buoyancy(), within(1e-3 * (1 + flow.wind())));
+        assertThat(flow.inLoss() + flow.stackLoss() + flow.outLoss())
+                .isCloseTo(flow.wind() + flow.fan() + flow.buoyancy(), within(1e-3 * (1 + flow.wind())));
         double through = flow.bypass();
         for (double lane : flow.lanes()) {
             assertThat(lane).isPositive();
@@ -79,7 +82,9 @@ class AirWayTest {
         assertThat(through).isCloseTo(flow.total(), withinPercentage(0.01));
         assertThat(way(w.spec()).flow(speed + 5).total()).as("faster, more air").isGreaterThan(flow.total());
         w.seal = Math.min(1, w.seal + 0.1);
-        assertThat(way(w.spec()).flow(speed).layers()[0]).as("better sealed, more through the stack").isGreaterThanOrEqualTo(flow.layers()[0]);
+        assertThat(way(w.spec()).flow(speed).layers()[0])
+                .as("better sealed, more through the stack")
+                .isGreaterThanOrEqualTo(flow.layers()[0]);
     }
 
     @Test
@@ -117,7 +122,9 @@ class AirWayTest {
         assertThat(flow.against()).isTrue();
         assertThat(flow.wind()).isNegative();
         assertThat(flow.fan()).isZero();
-        assertThat(flow.layers()[0]).isPositive().isLessThan(0.2 * way(plain()).flow(30).layers()[0]);
+        assertThat(flow.layers()[0])
+                .isPositive()
+                .isLessThan(0.2 * way(plain()).flow(30).layers()[0]);
     }
 
     /** TF-34, common practice, no source: what stands before the opening is a wall. */
@@ -129,7 +136,8 @@ class AirWayTest {
         assertThat(one.area()).isCloseTo(0.6 * 0.8 * 0.1, within(1e-9));
         OpeningSpec twice = new OpeningSpec(0.5, 0.2, 0.9, 0.8, false, List.of(plate, plate));
         assertThat(twice.free()).as("two walls in one place count once").isCloseTo(0.6, within(1e-9));
-        OpeningSpec outside = new OpeningSpec(0.5, 0.2, 0.9, 0.8, false, List.of(new OpeningSpec.Wall("bar", 0.4, 0.1, 0, 0.3)));
+        OpeningSpec outside =
+                new OpeningSpec(0.5, 0.2, 0.9, 0.8, false, List.of(new OpeningSpec.Wall("bar", 0.4, 0.1, 0, 0.3)));
         assertThat(outside.free()).isCloseTo(1, within(1e-9));
         Ways w = new Ways();
         w.layers = plain().layers();
@@ -158,10 +166,15 @@ class AirWayTest {
         assertThat(flow.lanes()).as("condenser alone, core alone, both").hasSize(3);
         AirWay way = way(w.spec());
         AirWay.Warmth warmth = way.warmth(flow, new double[] {0, 5000}, 20);
-        assertThat(warmth.air()[1]).as("the core gets partly warmed air").isGreaterThan(OUTSIDE + 0.5).isLessThan(warmth.out()[0]);
+        assertThat(warmth.air()[1])
+                .as("the core gets partly warmed air")
+                .isGreaterThan(OUTSIDE + 0.5)
+                .isLessThan(warmth.out()[0]);
         double rate = HumidAir.DRY.density(SEA_LEVEL, OUTSIDE) * HumidAir.DRY.heatCapacity(OUTSIDE);
         double carried = rate * java.util.Arrays.stream(flow.lanes()).sum() * (warmth.behind() - warmth.front());
-        assertThat(carried).as("what the layers gave, the air carries").isCloseTo(warmth.heat()[0] + 5000, withinPercentage(0.01));
+        assertThat(carried)
+                .as("what the layers gave, the air carries")
+                .isCloseTo(warmth.heat()[0] + 5000, withinPercentage(0.01));
     }
 
     /** Kays & London (1984), from memory: two exchangers in one stream with equally hot far sides move C dT (1 - (1 - e1)(1 - e2)), whichever comes first. */
@@ -171,8 +184,22 @@ class AirWayTest {
         Cases c = Cases.of(seed);
         CoreSize size = new CoreSize(0.5, 0.3, c.between(0.015, 0.05));
         double hot = c.between(320.0, 370.0);
-        Layer one = new Layer("one", Layer.Kind.CONDENSER, 0, 0, 0.02, new OtherExchanger(size, c.between(3e3, 12e3), 331.15, 4, 308.15, java.util.OptionalDouble.of(60), hot));
-        Layer two = new Layer("two", Layer.Kind.OIL_COOLER, 0, 0, 0.02, new OtherExchanger(size, c.between(3e3, 12e3), 331.15, 4, 308.15, java.util.OptionalDouble.of(60), hot));
+        Layer one = new Layer(
+                "one",
+                Layer.Kind.CONDENSER,
+                0,
+                0,
+                0.02,
+                new OtherExchanger(
+                        size, c.between(3e3, 12e3), 331.15, 4, 308.15, java.util.OptionalDouble.of(60), hot));
+        Layer two = new Layer(
+                "two",
+                Layer.Kind.OIL_COOLER,
+                0,
+                0,
+                0.02,
+                new OtherExchanger(
+                        size, c.between(3e3, 12e3), 331.15, 4, 308.15, java.util.OptionalDouble.of(60), hot));
         double speed = c.between(5.0, 40.0);
         Ways w = new Ways();
         w.layers = List.of(one, two);
@@ -204,13 +231,17 @@ class AirWayTest {
     @Test
     void condenserRejectsItsCardsHeatAndNothingIntoHotterAir() {
         OtherExchanger condenser = Ways.condenser(0).other();
-        double air = condenser.speed() * condenser.size().face() * HumidAir.DRY.density(SEA_LEVEL, condenser.airOnCard());
-        double perKelvin = OtherExchanger.perKelvin(condenser.exchanger(), air, air * HumidAir.DRY.heatCapacity(condenser.airOnCard()));
-        assertThat(perKelvin * (condenser.hotOnCard() - condenser.airOnCard())).isCloseTo(condenser.heat(), withinPercentage(0.5));
+        double air =
+                condenser.speed() * condenser.size().face() * HumidAir.DRY.density(SEA_LEVEL, condenser.airOnCard());
+        double perKelvin = OtherExchanger.perKelvin(
+                condenser.exchanger(), air, air * HumidAir.DRY.heatCapacity(condenser.airOnCard()));
+        assertThat(perKelvin * (condenser.hotOnCard() - condenser.airOnCard()))
+                .isCloseTo(condenser.heat(), withinPercentage(0.5));
         Ways w = new Ways();
         w.layers = List.of(new Layer("core", Layer.Kind.CORE, 0, 0, 0.02, null), Ways.condenser(0.02));
         AirWay way = way(w.spec());
-        assertThat(way.warmth(way.flow(10), new double[] {60e3, 0}, 10).heat()[1]).isZero();
+        assertThat(way.warmth(way.flow(10), new double[] {60e3, 0}, 10).heat()[1])
+                .isZero();
     }
 
     @Test
@@ -218,7 +249,10 @@ class AirWayTest {
         Ways w = new Ways();
         w.spaceWidth = 0.45;
         w.layers = plain().layers();
-        assertThatThrownBy(() -> way(w.spec())).isInstanceOf(EnthalpaFault.class).hasMessageContaining("core, width is 500 mm")
-                .hasMessageContaining("450 mm").satisfies(e -> assertThat(((EnthalpaFault) e).field()).isEqualTo("layers/0"));
+        assertThatThrownBy(() -> way(w.spec()))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("core, width is 500 mm")
+                .hasMessageContaining("450 mm")
+                .satisfies(e -> assertThat(((EnthalpaFault) e).field()).isEqualTo("layers/0"));
     }
 }

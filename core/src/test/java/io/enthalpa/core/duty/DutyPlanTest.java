@@ -18,7 +18,8 @@ import org.junit.jupiter.params.provider.ValueSource;
 
 class DutyPlanTest {
     private static final double RPM = Math.PI / 30;
-    private static final Gearing GEARS = new Gearing(1.95, 3.9, List.of(3.4, 2.1, 1.4, 1.0, 0.8), 6200 * RPM, 850 * RPM);
+    private static final Gearing GEARS =
+            new Gearing(1.95, 3.9, List.of(3.4, 2.1, 1.4, 1.0, 0.8), 6200 * RPM, 850 * RPM);
     private static final OptionalDouble BY_GEAR = OptionalDouble.empty();
 
     private static List<DutyPoint> rows(DutyPiece... pieces) {
@@ -34,7 +35,9 @@ class DutyPlanTest {
         assertThat(GEARS.engineSpeed(30, 3)).isCloseTo(30 / 1.95 * 2 * Math.PI * 3.9, within(1e-9));
         assertThat(GEARS.engineSpeed(0)).as("standing it idles").isEqualTo(850 * RPM);
         assertThat(GEARS.gearAt(5)).isZero();
-        assertThat(GEARS.gearAt(100)).as("above what top gear allows it stays in top").isEqualTo(4);
+        assertThat(GEARS.gearAt(100))
+                .as("above what top gear allows it stays in top")
+                .isEqualTo(4);
         for (int gear = 0; gear < 5; gear++) {
             assertThat(GEARS.engineSpeed(GEARS.changesAt(gear), gear)).isCloseTo(6200 * RPM, within(1e-9));
         }
@@ -42,14 +45,18 @@ class DutyPlanTest {
 
     @Test
     void gearingThatCannotBeIsRefused() {
-        assertThatThrownBy(() -> new Gearing(1.95, 3.9, List.of(1.0, 1.4), 600, 90)).isInstanceOf(EnthalpaFault.class).hasMessageContaining("gear 2");
+        assertThatThrownBy(() -> new Gearing(1.95, 3.9, List.of(1.0, 1.4), 600, 90))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("gear 2");
         assertThatThrownBy(() -> new Gearing(1.95, 3.9, List.of(), 600, 90)).hasMessageContaining("1 or more");
         assertThatThrownBy(() -> new Gearing(1.95, 3.9, List.of(1.0), 80, 90)).hasMessageContaining("above idle");
     }
 
     @Test
     void holdIsHeldAndReachedWithinASecond() {
-        List<DutyPoint> rows = rows(new DutyPiece.Hold(60, 20, OptionalDouble.of(300), 50e3), new DutyPiece.Hold(30, 25, OptionalDouble.of(350), 80e3));
+        List<DutyPoint> rows = rows(
+                new DutyPiece.Hold(60, 20, OptionalDouble.of(300), 50e3),
+                new DutyPiece.Hold(30, 25, OptionalDouble.of(350), 80e3));
         assertThat(rows.get(0)).isEqualTo(new DutyPoint(0, 300, 50e3, 20));
         assertThat(rows.get(2)).isEqualTo(new DutyPoint(61, 350, 80e3, 25));
         assertThat(end(rows)).isEqualTo(90);
@@ -61,15 +68,27 @@ class DutyPlanTest {
         assertThat(end(rows)).isCloseTo(25, within(1e-9));
         assertThat(rows).extracting(DutyPoint::roadSpeed).isSorted();
         int changes = GEARS.gearAt(55) - GEARS.gearAt(10);
-        assertThat(rows.stream().filter(r -> r.time() > 6 && r.boost() == 0).count()).isEqualTo(changes).isPositive();
+        assertThat(rows.stream().filter(r -> r.time() > 6 && r.boost() == 0).count())
+                .isEqualTo(changes)
+                .isPositive();
         assertThat(rows).allSatisfy(r -> assertThat(r.speed()).isLessThanOrEqualTo(6200 * RPM * 1.001));
     }
 
     @Test
     void brakingIsWithTheThrottleShutAndAWaitIsOffOrIdling() {
-        List<DutyPoint> rows = rows(new DutyPiece.Hold(5, 50, BY_GEAR, 60e3), new DutyPiece.Brake(4, 15), new DutyPiece.Wait(60, false), new DutyPiece.Wait(30, true));
-        assertThat(rows.stream().filter(r -> r.time() == 9).findFirst().orElseThrow().boost()).isEqualTo(DutyPlan.SHUT);
-        assertThat(rows.stream().filter(r -> r.time() == 69).findFirst().orElseThrow()).isEqualTo(new DutyPoint(69, 0, 0, 0));
+        List<DutyPoint> rows = rows(
+                new DutyPiece.Hold(5, 50, BY_GEAR, 60e3),
+                new DutyPiece.Brake(4, 15),
+                new DutyPiece.Wait(60, false),
+                new DutyPiece.Wait(30, true));
+        assertThat(rows.stream()
+                        .filter(r -> r.time() == 9)
+                        .findFirst()
+                        .orElseThrow()
+                        .boost())
+                .isEqualTo(DutyPlan.SHUT);
+        assertThat(rows.stream().filter(r -> r.time() == 69).findFirst().orElseThrow())
+                .isEqualTo(new DutyPoint(69, 0, 0, 0));
         assertThat(rows.get(rows.size() - 1)).isEqualTo(new DutyPoint(99, 850 * RPM, DutyPlan.SHUT, 0));
     }
 
@@ -80,28 +99,37 @@ class DutyPlanTest {
 
     @Test
     void repeatsRunWhatStandsInside() {
-        DutyPiece lap = new DutyPiece.Repeat(3, List.of(new DutyPiece.Pull(6, 40, BY_GEAR, 90e3), new DutyPiece.Brake(2, 15)));
-        assertThat(end(rows(new DutyPiece.Repeat(2, List.of(lap, new DutyPiece.Wait(10, true)))))).isCloseTo(2 * (3 * 8 + 10), within(1e-9));
+        DutyPiece lap =
+                new DutyPiece.Repeat(3, List.of(new DutyPiece.Pull(6, 40, BY_GEAR, 90e3), new DutyPiece.Brake(2, 15)));
+        assertThat(end(rows(new DutyPiece.Repeat(2, List.of(lap, new DutyPiece.Wait(10, true))))))
+                .isCloseTo(2 * (3 * 8 + 10), within(1e-9));
     }
 
     @Test
     void pieceWithoutEngineSpeedNeedsGearing() {
-        List<DutyPiece> pieces = List.of(new DutyPiece.Wait(5, true), new DutyPiece.Repeat(2, List.of(new DutyPiece.Pull(5, 30, BY_GEAR, 80e3))));
-        assertThatThrownBy(() -> DutyPlan.rows(pieces, Optional.empty())).isInstanceOfSatisfying(EnthalpaFault.class, fault -> {
-            assertThat(fault.field()).isEqualTo("/duty/pieces/1/pieces/0/engineSpeed_rpm");
-            assertThat(fault.label()).isEqualTo("duty piece 2, piece 1, engine speed");
-            assertThat(fault.sentence()).contains("Give the gearing in the Brief");
-        });
+        List<DutyPiece> pieces = List.of(
+                new DutyPiece.Wait(5, true),
+                new DutyPiece.Repeat(2, List.of(new DutyPiece.Pull(5, 30, BY_GEAR, 80e3))));
+        assertThatThrownBy(() -> DutyPlan.rows(pieces, Optional.empty()))
+                .isInstanceOfSatisfying(EnthalpaFault.class, fault -> {
+                    assertThat(fault.field()).isEqualTo("/duty/pieces/1/pieces/0/engineSpeed_rpm");
+                    assertThat(fault.label()).isEqualTo("duty piece 2, piece 1, engine speed");
+                    assertThat(fault.sentence()).contains("Give the gearing in the Brief");
+                });
     }
 
     @Test
     void tooManyRowsAreRefused() {
-        DutyPiece often = new DutyPiece.Repeat(500, List.of(new DutyPiece.Repeat(500, List.of(new DutyPiece.Pull(6, 40, BY_GEAR, 90e3), new DutyPiece.Brake(2, 15)))));
+        DutyPiece often = new DutyPiece.Repeat(
+                500,
+                List.of(new DutyPiece.Repeat(
+                        500, List.of(new DutyPiece.Pull(6, 40, BY_GEAR, 90e3), new DutyPiece.Brake(2, 15)))));
         assertThatThrownBy(() -> rows(often)).hasMessageContaining("5000 rows");
     }
 
     static Stream<DutyLibrary.Entry> entries() {
-        return Stream.of(Optional.of(GEARS), Optional.<Gearing>empty()).flatMap(g -> new DutyLibrary(6500 * RPM, 90e3, g).entries().stream());
+        return Stream.of(Optional.of(GEARS), Optional.<Gearing>empty())
+                .flatMap(g -> new DutyLibrary(6500 * RPM, 90e3, g).entries().stream());
     }
 
     @ParameterizedTest
@@ -127,7 +155,11 @@ class DutyPlanTest {
         List<DutyPoint> all = new ArrayList<>();
         for (int i = 0; i < 60_000; i++) {
             double lap = i % 4500 / 4500.0;
-            DutyPoint p = new DutyPoint(i * 0.02, 300 + 200 * Math.abs(Math.sin(9 * lap)) + random.nextGaussian(), 80e3 * Math.max(Math.sin(12 * lap), -0.5), 20 + 15 * Math.sin(5 * lap));
+            DutyPoint p = new DutyPoint(
+                    i * 0.02,
+                    300 + 200 * Math.abs(Math.sin(9 * lap)) + random.nextGaussian(),
+                    80e3 * Math.max(Math.sin(12 * lap), -0.5),
+                    20 + 15 * Math.sin(5 * lap));
             all.add(p);
             thinner.accept(p);
         }

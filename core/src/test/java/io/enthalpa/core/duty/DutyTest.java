@@ -9,7 +9,8 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 
 class DutyTest {
-    private static final List<DutyPoint> ROWS = List.of(new DutyPoint(0, 100, -20e3, 0), new DutyPoint(10, 300, 80e3, 20), new DutyPoint(30, 500, 100e3, 40));
+    private static final List<DutyPoint> ROWS = List.of(
+            new DutyPoint(0, 100, -20e3, 0), new DutyPoint(10, 300, 80e3, 20), new DutyPoint(30, 500, 100e3, 40));
 
     @Test
     void straightBetweenRows() {
@@ -48,9 +49,12 @@ class DutyTest {
     @Test
     void refusesTimeThatRunsBackwards() {
         assertThatThrownBy(() -> new Duty("x", true, 0, 1, 0, List.of(ROWS.get(0), ROWS.get(2), ROWS.get(1))))
-                .isInstanceOfSatisfying(EnthalpaFault.class, f -> assertThat(f.field()).isEqualTo("/duty/rows/2/time_s"));
-        assertThatThrownBy(() -> new Duty("x", true, 0, 1, 0, ROWS.subList(0, 1))).hasMessageContaining("2 or more");
-        assertThatThrownBy(() -> new Duty("x", true, 0, 1, 0, ROWS.subList(1, 3))).hasMessageContaining("0 s");
+                .isInstanceOfSatisfying(
+                        EnthalpaFault.class, f -> assertThat(f.field()).isEqualTo("/duty/rows/2/time_s"));
+        assertThatThrownBy(() -> new Duty("x", true, 0, 1, 0, ROWS.subList(0, 1)))
+                .hasMessageContaining("2 or more");
+        assertThatThrownBy(() -> new Duty("x", true, 0, 1, 0, ROWS.subList(1, 3)))
+                .hasMessageContaining("0 s");
         assertThatThrownBy(() -> new Duty("x", true, 0, 200, 3600, ROWS)).hasMessageContaining("at most 10 h");
     }
 }

@@ -23,8 +23,15 @@ class ArrangementFieldTest {
     private static final OperatingPoint POINT = Systems.point(4000, 120, 15);
 
     private static Duty hold(double seconds) {
-        return new Duty("hold", true, 5, 1, 0, List.of(new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
-                new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
+        return new Duty(
+                "hold",
+                true,
+                5,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
+                        new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
     }
 
     private static double last(double[] values) {
@@ -57,7 +64,10 @@ class ArrangementFieldTest {
             field.step(0.3, 180, inlet, 800, 500, 300, 900, DampCharge.DRY);
             balance += 180 * (inlet - field.hotOut()) * 0.3 - field.heatOut();
         }
-        assertThat(balance).isCloseTo(field.stored() - stored, within(0.005 * Math.abs(field.stored() - stored) + 0.002 * 180 * 80 * 120));
+        assertThat(balance)
+                .isCloseTo(
+                        field.stored() - stored,
+                        within(0.005 * Math.abs(field.stored() - stored) + 0.002 * 180 * 80 * 120));
         assertThat(field.snapshot()).hasSize(field.along() * field.across());
     }
 
@@ -82,18 +92,23 @@ class ArrangementFieldTest {
         SteadyResult steady = s.system().steady(POINT);
         assertThat(last(trace.intake())).isCloseTo(steady.path().intakeTemperature(), within(1.0));
         assertThat(trace.audit().error()).isLessThan(0.005);
-        assertThat(steady.core().shares().charge()).as("gas is the poorer side").isGreaterThan(steady.core().shares().coldFilm());
+        assertThat(steady.core().shares().charge())
+                .as("gas is the poorer side")
+                .isGreaterThan(steady.core().shares().coldFilm());
     }
 
     @Test
     void severalCoresRunThroughADuty() {
-        ChargePath side = Paths.of(Paths.filter(), Paths.blower(), Paths.pair(Paths.core("left"), Paths.core("right")), Paths.plenum());
-        ChargePath row = Paths.of(Paths.filter(), Paths.blower(), Paths.core("first"), Paths.core("second"), Paths.plenum());
+        ChargePath side = Paths.of(
+                Paths.filter(), Paths.blower(), Paths.pair(Paths.core("left"), Paths.core("right")), Paths.plenum());
+        ChargePath row =
+                Paths.of(Paths.filter(), Paths.blower(), Paths.core("first"), Paths.core("second"), Paths.plenum());
         for (ChargePath path : List.of(side, row)) {
             ChargeSystem system = new ChargeSystem(path);
             Trace trace = EnduranceRun.run(system, hold(900));
             assertThat(trace.cores()).hasSize(2);
-            assertThat(last(trace.intake())).isCloseTo(system.steady(POINT).path().intakeTemperature(), within(0.7));
+            assertThat(last(trace.intake()))
+                    .isCloseTo(system.steady(POINT).path().intakeTemperature(), within(0.7));
             assertThat(trace.audit().error()).isLessThan(0.005);
         }
     }

@@ -32,7 +32,6 @@ import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import org.junit.jupiter.params.provider.MethodSource;
 
 /** Water and cooling air together with the core: held steady, and through a run. */
 class ColdSideTest {
@@ -43,8 +42,15 @@ class ColdSideTest {
     }
 
     private static Duty hold(double seconds, int repeats, double wait) {
-        return new Duty("hold", true, 5, repeats, wait, List.of(new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
-                new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
+        return new Duty(
+                "hold",
+                true,
+                5,
+                repeats,
+                wait,
+                List.of(
+                        new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
+                        new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
     }
 
     private static Systems stack(Layer... layers) {
@@ -68,9 +74,12 @@ class ColdSideTest {
         SteadyResult chargeFirst = stack(CORE, Ways.condenser(0.05)).system().steady(POINT);
         double condenserFirst = cabinFirst.ways().get(0).layers().get(0).heat();
         double condenserBehind = chargeFirst.ways().get(0).layers().get(1).heat();
-        assertThat(chargeFirst.path().intakeTemperature()).isLessThan(cabinFirst.path().intakeTemperature() - 1);
+        assertThat(chargeFirst.path().intakeTemperature())
+                .isLessThan(cabinFirst.path().intakeTemperature() - 1);
         assertThat(condenserBehind).isLessThan(0.8 * condenserFirst);
-        assertThat(chargeFirst.ways().get(0).flow().total()).as("the air itself does not care").isCloseTo(cabinFirst.ways().get(0).flow().total(), withinPercentage(0.01));
+        assertThat(chargeFirst.ways().get(0).flow().total())
+                .as("the air itself does not care")
+                .isCloseTo(cabinFirst.ways().get(0).flow().total(), withinPercentage(0.01));
     }
 
     /** With air enough the two orders of condenser and charge core move the same total within a few percent, and shift who gets it. */
@@ -86,9 +95,13 @@ class ColdSideTest {
             s.airWays = List.of(w.spec());
             results[k] = s.system().steady(Systems.point(3500, 90, 40));
         }
-        assertThat(all(results[1].ways().get(0))).as("total heat").isCloseTo(all(results[0].ways().get(0)), withinPercentage(6));
-        assertThat(results[1].core().heat()).isGreaterThan(1.02 * results[0].core().heat());
-        assertThat(results[1].ways().get(0).layers().get(1).heat()).isLessThan(0.95 * results[0].ways().get(0).layers().get(0).heat());
+        assertThat(all(results[1].ways().get(0)))
+                .as("total heat")
+                .isCloseTo(all(results[0].ways().get(0)), withinPercentage(6));
+        assertThat(results[1].core().heat())
+                .isGreaterThan(1.02 * results[0].core().heat());
+        assertThat(results[1].ways().get(0).layers().get(1).heat())
+                .isLessThan(0.95 * results[0].ways().get(0).layers().get(0).heat());
     }
 
     /** TF-13, common practice, no source: ducted rear-mounted air-to-air, cruising on a 32 °C day: 46 °C intake, 14 K over ambient. */
@@ -113,7 +126,8 @@ class ColdSideTest {
         Systems s = stack(CORE);
         SteadyResult inWay = s.system().steady(POINT);
         assertThat(inWay.inWay(inWay.core())).isTrue();
-        assertThat(inWay.core().faceSpeed()).isCloseTo(inWay.ways().get(0).layers().get(0).speed(), within(1e-9));
+        assertThat(inWay.core().faceSpeed())
+                .isCloseTo(inWay.ways().get(0).layers().get(0).speed(), within(1e-9));
         s.airWays = List.of();
         SteadyResult alone = s.system().steady(POINT);
         assertThat(alone.core().faceSpeed()).isCloseTo(0.3 * 20, within(1e-9));
@@ -128,7 +142,9 @@ class ColdSideTest {
         s.airWays = List.of(w.spec());
         SteadyResult result = s.system().steady(POINT);
         LoopResult loop = result.loops().get(0);
-        assertThat(loop.air().inlet()).as("behind the engine radiator it is hot").isGreaterThan(310);
+        assertThat(loop.air().inlet())
+                .as("behind the engine radiator it is hot")
+                .isGreaterThan(310);
         assertThat(loop.waterIn()).isGreaterThan(loop.air().inlet());
         assertThat(result.ways().get(0).layers().get(1).heat()).isCloseTo(loop.radiator(), withinPercentage(0.1));
         assertThat(loop.airOut()).isCloseTo(result.ways().get(0).layers().get(1).airOut(), within(0.3));
@@ -136,16 +152,25 @@ class ColdSideTest {
 
     @Test
     void layersThatNameNothingOrStandTwiceAreRefused() {
-        assertThatThrownBy(() -> stack(new Layer("corer", Layer.Kind.CORE, 0, 0, 0, null)).system()).isInstanceOf(EnthalpaFault.class)
-                .hasMessageContaining("\"corer\"").satisfies(e -> assertThat(((EnthalpaFault) e).field()).isEqualTo("/airWays/0/layers/0/name"));
-        assertThatThrownBy(() -> stack(CORE, CORE).system()).isInstanceOf(EnthalpaFault.class).hasMessageContaining("twice");
-        assertThatThrownBy(() -> stack(new Layer("core", Layer.Kind.RADIATOR, 0, 0, 0, null)).system()).isInstanceOf(EnthalpaFault.class)
+        assertThatThrownBy(() -> stack(new Layer("corer", Layer.Kind.CORE, 0, 0, 0, null))
+                        .system())
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("\"corer\"")
+                .satisfies(e -> assertThat(((EnthalpaFault) e).field()).isEqualTo("/airWays/0/layers/0/name"));
+        assertThatThrownBy(() -> stack(CORE, CORE).system())
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("twice");
+        assertThatThrownBy(() -> stack(new Layer("core", Layer.Kind.RADIATOR, 0, 0, 0, null))
+                        .system())
+                .isInstanceOf(EnthalpaFault.class)
                 .hasMessageContaining("radiator");
         Systems wide = stack(CORE);
         Ways w = new Ways();
         w.spaceWidth = 0.4;
         wide.airWays = List.of(w.spec());
-        assertThatThrownBy(wide::system).isInstanceOf(EnthalpaFault.class).satisfies(e -> assertThat(((EnthalpaFault) e).field()).isEqualTo("/airWays/0/layers/0"));
+        assertThatThrownBy(wide::system)
+                .isInstanceOf(EnthalpaFault.class)
+                .satisfies(e -> assertThat(((EnthalpaFault) e).field()).isEqualTo("/airWays/0/layers/0"));
     }
 
     private static Loops loops(String kind) {
@@ -162,7 +187,8 @@ class ColdSideTest {
             }
             case "soaked" -> l.soak = 60;
             case "radiator and chiller" -> l.chiller = Optional.of(new ChillerSpec(3e3, 278.15, 900e3, true));
-            case "baffled" -> l.tank = Optional.of(new TankSpec(8e-3, true, OptionalDouble.empty(), IceSpec.NONE, false));
+            case "baffled" ->
+                l.tank = Optional.of(new TankSpec(8e-3, true, OptionalDouble.empty(), IceSpec.NONE, false));
             default -> {
                 // the plain loop
             }
@@ -178,18 +204,25 @@ class ColdSideTest {
         SteadyResult steady = system.steady(POINT);
         Trace trace = EnduranceRun.run(system, hold(1500, 1, 0), 0.3);
         double rise = steady.core().in() - steady.core().out();
-        assertThat(trace.core().out()[trace.length() - 1]).isCloseTo(steady.core().out(), within(0.01 * rise));
-        assertThat(trace.core().coldIn()[trace.length() - 1]).isCloseTo(steady.core().coldIn(), within(0.4));
+        assertThat(trace.core().out()[trace.length() - 1])
+                .isCloseTo(steady.core().out(), within(0.01 * rise));
+        assertThat(trace.core().coldIn()[trace.length() - 1])
+                .isCloseTo(steady.core().coldIn(), within(0.4));
         assertThat(trace.audit().error()).isLessThan(0.005);
     }
 
     @Test
     void runInAStackEndsThereToo() {
-        ChargeSystem system = stack(Ways.condenser(0.05), CORE, Ways.engineRadiator(0.02)).system();
+        ChargeSystem system =
+                stack(Ways.condenser(0.05), CORE, Ways.engineRadiator(0.02)).system();
         SteadyResult steady = system.steady(POINT);
         Trace trace = EnduranceRun.run(system, hold(600, 1, 0), 0.3);
-        assertThat(trace.core().out()[trace.length() - 1]).isCloseTo(steady.core().out(), within(0.01 * (steady.core().in() - steady.core().out())));
-        assertThat(trace.core().coldIn()[trace.length() - 1]).isCloseTo(steady.core().coldIn(), within(0.2));
+        assertThat(trace.core().out()[trace.length() - 1])
+                .isCloseTo(
+                        steady.core().out(),
+                        within(0.01 * (steady.core().in() - steady.core().out())));
+        assertThat(trace.core().coldIn()[trace.length() - 1])
+                .isCloseTo(steady.core().coldIn(), within(0.2));
         assertThat(trace.audit().error()).isLessThan(0.005);
     }
 
@@ -197,7 +230,8 @@ class ColdSideTest {
         Loops l = new Loops();
         l.radiator = Optional.empty();
         l.volume = volume;
-        l.tank = Optional.of(new TankSpec(60e-3, baffled, OptionalDouble.empty(), new IceSpec(kg, 0.01, IceSpec.Stir.SPRAYED), false));
+        l.tank = Optional.of(new TankSpec(
+                60e-3, baffled, OptionalDouble.empty(), new IceSpec(kg, 0.01, IceSpec.Stir.SPRAYED), false));
         return new WaterSide(l.spec(), 273.15, 300);
     }
 
@@ -214,7 +248,9 @@ class ColdSideTest {
             water.advance(0.1, heat, 2000, 0, 300, 0, 0, 0);
             seconds += 0.1;
         }
-        assertThat(water.stored() - start).as("all heat is kept, in melt and water").isCloseTo(heat * seconds, withinPercentage(0.5));
+        assertThat(water.stored() - start)
+                .as("all heat is kept, in melt and water")
+                .isCloseTo(heat * seconds, withinPercentage(0.5));
         assertThat(seconds).isBetween(0.95 * kg * IceSpec.LATENT_HEAT / heat, 1.6 * kg * IceSpec.LATENT_HEAT / heat);
     }
 
@@ -254,15 +290,19 @@ class ColdSideTest {
         Loops l = new Loops();
         l.radiator = Optional.empty();
         l.volume = 10e-3;
-        l.tank = Optional.of(new TankSpec(40e-3, false, OptionalDouble.empty(), new IceSpec(6, 0.03, IceSpec.Stir.RETURNED), true));
+        l.tank = Optional.of(
+                new TankSpec(40e-3, false, OptionalDouble.empty(), new IceSpec(6, 0.03, IceSpec.Stir.RETURNED), true));
         Trace topped = EnduranceRun.run(l.systems().system(), hold(60, 2, 120), 0.25);
-        l.tank = Optional.of(new TankSpec(40e-3, false, OptionalDouble.empty(), new IceSpec(6, 0.03, IceSpec.Stir.RETURNED), false));
+        l.tank = Optional.of(
+                new TankSpec(40e-3, false, OptionalDouble.empty(), new IceSpec(6, 0.03, IceSpec.Stir.RETURNED), false));
         Trace once = EnduranceRun.run(l.systems().system(), hold(60, 2, 120), 0.25);
         int end = topped.length() - 1;
         assertThat(topped.core().ice()[end]).isGreaterThan(once.core().ice()[end] + 1);
         assertThat(topped.audit().error()).isLessThan(0.005);
         assertThat(once.audit().error()).isLessThan(0.005);
-        assertThat(once.core().ice()).as("ice never grows by itself").isSortedAccordingTo(java.util.Comparator.comparing((Double d) -> -d)::compare);
+        assertThat(once.core().ice())
+                .as("ice never grows by itself")
+                .isSortedAccordingTo(java.util.Comparator.comparing((Double d) -> -d));
     }
 
     private static List<Note.Kind> kinds(Systems s) {
@@ -275,9 +315,20 @@ class ColdSideTest {
         Loops l = new Loops();
         l.oddSpigot = 0.008;
         l.ports = new CorePorts(CorePorts.Layout.MIDDLE, CorePorts.Feed.TOP, false);
-        assertThat(kinds(l.systems())).contains(Note.Kind.LOOP_STRANGLED, Note.Kind.LOOP_FAST, Note.Kind.FED_FROM_TOP, Note.Kind.PORTS_WASH_PART);
-        assertThat(kinds(new Loops().systems())).doesNotContain(Note.Kind.LOOP_STRANGLED, Note.Kind.FED_FROM_TOP, Note.Kind.PORTS_WASH_PART, Note.Kind.LOOP_HIGH_SPOT,
-                Note.Kind.LOOP_WARMS, Note.Kind.LOOP_LAMINAR);
+        assertThat(kinds(l.systems()))
+                .contains(
+                        Note.Kind.LOOP_STRANGLED,
+                        Note.Kind.LOOP_FAST,
+                        Note.Kind.FED_FROM_TOP,
+                        Note.Kind.PORTS_WASH_PART);
+        assertThat(kinds(new Loops().systems()))
+                .doesNotContain(
+                        Note.Kind.LOOP_STRANGLED,
+                        Note.Kind.FED_FROM_TOP,
+                        Note.Kind.PORTS_WASH_PART,
+                        Note.Kind.LOOP_HIGH_SPOT,
+                        Note.Kind.LOOP_WARMS,
+                        Note.Kind.LOOP_LAMINAR);
         Systems cold = new Loops().systems();
         cold.ambientT = 268.15;
         assertThat(kinds(cold)).contains(Note.Kind.COOLANT_FREEZES);
@@ -285,7 +336,13 @@ class ColdSideTest {
         bare.radiator = Optional.empty();
         assertThat(kinds(bare.systems())).contains(Note.Kind.LOOP_WARMS);
         Loops stalled = new Loops();
-        stalled.pumps = List.of(new LoopPiece.Pump("pump", new io.enthalpa.core.waterloop.PumpSpec(Loops.curve(40e3, 40 * Loops.LITRES), 0.001, OptionalDouble.empty(), 0.3), 0.019, 1, 0));
+        stalled.pumps = List.of(new LoopPiece.Pump(
+                "pump",
+                new io.enthalpa.core.waterloop.PumpSpec(
+                        Loops.curve(40e3, 40 * Loops.LITRES), 0.001, OptionalDouble.empty(), 0.3),
+                0.019,
+                1,
+                0));
         assertThat(kinds(stalled.systems())).contains(Note.Kind.PUMP_STALLED);
     }
 
@@ -299,10 +356,18 @@ class ColdSideTest {
         w.fan = Optional.of(Ways.fan(true));
         Systems s = Systems.standard();
         s.airWays = List.of(w.spec());
-        assertThat(kinds(s)).contains(Note.Kind.AIR_BYPASS, Note.Kind.OPENING_WALLED, Note.Kind.FAN_AGAINST, Note.Kind.AIR_PREHEATED);
+        assertThat(kinds(s))
+                .contains(
+                        Note.Kind.AIR_BYPASS, Note.Kind.OPENING_WALLED, Note.Kind.FAN_AGAINST, Note.Kind.AIR_PREHEATED);
         AirWaySpec good = new Ways().spec();
         s.airWays = List.of(good);
-        assertThat(kinds(s)).doesNotContain(Note.Kind.AIR_BYPASS, Note.Kind.OPENING_WALLED, Note.Kind.FAN_AGAINST, Note.Kind.AIR_PREHEATED, Note.Kind.EXIT_STRANGLES);
+        assertThat(kinds(s))
+                .doesNotContain(
+                        Note.Kind.AIR_BYPASS,
+                        Note.Kind.OPENING_WALLED,
+                        Note.Kind.FAN_AGAINST,
+                        Note.Kind.AIR_PREHEATED,
+                        Note.Kind.EXIT_STRANGLES);
         Ways shut = new Ways();
         shut.exitArea = 0.015;
         s.airWays = List.of(shut.spec());

@@ -34,8 +34,15 @@ class DampChargeTest {
     private static final Conductances FILMS = new Conductances(300, 5000, 1500);
 
     private static Duty hold(double seconds) {
-        return new Duty("hold", true, 0, 1, 0, List.of(new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
-                new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
+        return new Duty(
+                "hold",
+                true,
+                0,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
+                        new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
     }
 
     private static double last(double[] values) {
@@ -50,9 +57,13 @@ class DampChargeTest {
     @Test
     void chilledCoreInHumidAirDrips() {
         Condensate chilled = held(278);
-        assertThat(chilled.dewPoint()).as("boost lifts it above the weather's 26 °C").isGreaterThan(310);
+        assertThat(chilled.dewPoint())
+                .as("boost lifts it above the weather's 26 °C")
+                .isGreaterThan(310);
         assertThat(chilled.metal()).isLessThan(chilled.dewPoint());
-        assertThat(chilled.flow()).as("grams in a second, never more than the air brings").isBetween(5e-4, FLOW * HUMID.waterMassFraction());
+        assertThat(chilled.flow())
+                .as("grams in a second, never more than the air brings")
+                .isBetween(5e-4, FLOW * HUMID.waterMassFraction());
         assertThat(chilled.latentHeat()).isCloseTo(chilled.flow() * 2.45e6, withinPercentage(3));
         assertThat(chilled.warmer()).as("its latent heat warms the metal").isBetween(0.5, 15.0);
         assertThat(held(325).flow()).isZero();
@@ -71,7 +82,8 @@ class DampChargeTest {
         Condensate c = Condensate.of(HUMID, FLOW, PRESSURE, 380, cold, 1e9, one);
         double ntu = 200 / (FLOW * HUMID.heatCapacity((380 + cold) / 2));
         double held = WaterVapour.saturationPressure(cold) / PRESSURE / HUMID.waterMoleFraction();
-        assertThat(c.flow()).isCloseTo(FLOW * HUMID.waterMassFraction() * (1 - held) * -Math.expm1(-ntu), withinPercentage(0.5));
+        assertThat(c.flow())
+                .isCloseTo(FLOW * HUMID.waterMassFraction() * (1 - held) * -Math.expm1(-ntu), withinPercentage(0.5));
     }
 
     @ParameterizedTest
@@ -82,10 +94,14 @@ class DampChargeTest {
         MetalField wet = settled(arrangement, hotRate, DampCharge.of(HUMID, FLOW, PRESSURE), 0.2);
         MetalField dry = settled(arrangement, hotRate, DampCharge.DRY, 0.2);
         boolean against = arrangement == Effectiveness.COUNTERFLOW || arrangement == Effectiveness.U_FLOW_CROSS_COUNTER;
-        assertThat(wet.condensed() / steady.flow()).as("the strips pass the coolant once: against the charge its cold end is colder").isBetween(against ? 1.0 : 0.96, against ? 1.07 : 1.04);
+        assertThat(wet.condensed() / steady.flow())
+                .as("the strips pass the coolant once: against the charge its cold end is colder")
+                .isBetween(against ? 1.0 : 0.96, against ? 1.07 : 1.04);
         assertThat(wet.hotOut() - dry.hotOut()).isCloseTo(steady.warmer(), within(0.01 * (380 - dry.hotOut())));
         assertThat(dry.condensed()).isZero();
-        assertThat(wet.heatOut() / 0.2).as("the coolant takes both").isCloseTo(hotRate * (380 - wet.hotOut()) + wet.latent() / 0.2, withinPercentage(0.01));
+        assertThat(wet.heatOut() / 0.2)
+                .as("the coolant takes both")
+                .isCloseTo(hotRate * (380 - wet.hotOut()) + wet.latent() / 0.2, withinPercentage(0.01));
         assertThat(wet.latent() / 0.2).isCloseTo(wet.condensed() * 2.45e6, withinPercentage(3));
         assertThat(wet.coldest()).isBetween(278.0, steady.dewPoint());
     }
@@ -103,7 +119,8 @@ class DampChargeTest {
     void anyStepIsStable(Effectiveness arrangement) {
         double hotRate = FLOW * HUMID.heatCapacity(329);
         DampCharge damp = DampCharge.of(HUMID, FLOW, PRESSURE);
-        assertThat(settled(arrangement, hotRate, damp, 1e4).hotOut()).isCloseTo(settled(arrangement, hotRate, damp, 0.2).hotOut(), within(0.02));
+        assertThat(settled(arrangement, hotRate, damp, 1e4).hotOut())
+                .isCloseTo(settled(arrangement, hotRate, damp, 0.2).hotOut(), within(0.02));
     }
 
     private static Systems sea(double humidity) {
@@ -127,7 +144,8 @@ class DampChargeTest {
         assertThat(last(trace.core().out())).isCloseTo(core.out(), within(0.01 * fall));
         assertThat(last(trace.core().condensate())).isCloseTo(core.condensate().flow(), withinPercentage(6));
         assertThat(trace.audit().error()).isLessThan(0.005);
-        assertThat(trace.audit().latent()).isBetween(0.05 * trace.audit().taken(), 0.5 * trace.audit().taken());
+        assertThat(trace.audit().latent())
+                .isBetween(0.05 * trace.audit().taken(), 0.5 * trace.audit().taken());
         double dryOut = sea(0.02).system().steady(POINT).core().out();
         assertThat(core.out()).as("the latent heat costs a few kelvin").isBetween(dryOut + 0.5, dryOut + 12);
     }
@@ -152,7 +170,8 @@ class DampChargeTest {
         Loops l = new Loops();
         l.radiator = Optional.empty();
         l.volume = 12e-3;
-        l.tank = Optional.of(new TankSpec(40e-3, false, OptionalDouble.empty(), new IceSpec(8, 0.02, IceSpec.Stir.SPRAYED), false));
+        l.tank = Optional.of(
+                new TankSpec(40e-3, false, OptionalDouble.empty(), new IceSpec(8, 0.02, IceSpec.Stir.SPRAYED), false));
         Systems s = l.systems();
         s.humidity = humidity;
         s.ambientT = 305;

@@ -32,15 +32,31 @@ class EnduranceTest {
     }
 
     private static Duty hold(OperatingPoint point, double seconds) {
-        return new Duty("hold", true, 5, 1, 0, List.of(
-                new DutyPoint(0, point.speed(), point.boost(), point.roadSpeed()),
-                new DutyPoint(seconds, point.speed(), point.boost(), point.roadSpeed())));
+        return new Duty(
+                "hold",
+                true,
+                5,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, point.speed(), point.boost(), point.roadSpeed()),
+                        new DutyPoint(seconds, point.speed(), point.boost(), point.roadSpeed())));
     }
 
     private static Duty climb() {
-        return new Duty("climb", true, 5, 2, 120, List.of(
-                new DutyPoint(0, 100, -30e3, 0), new DutyPoint(4, 400, 120e3, 8), new DutyPoint(40, 420, 120e3, 25),
-                new DutyPoint(41, 380, 20e3, 25), new DutyPoint(60, 420, 110e3, 15), new DutyPoint(90, 90, -40e3, 0)));
+        return new Duty(
+                "climb",
+                true,
+                5,
+                2,
+                120,
+                List.of(
+                        new DutyPoint(0, 100, -30e3, 0),
+                        new DutyPoint(4, 400, 120e3, 8),
+                        new DutyPoint(40, 420, 120e3, 25),
+                        new DutyPoint(41, 380, 20e3, 25),
+                        new DutyPoint(60, 420, 110e3, 15),
+                        new DutyPoint(90, 90, -40e3, 0)));
     }
 
     private static double last(double[] values) {
@@ -53,7 +69,8 @@ class EnduranceTest {
         OperatingPoint point = Systems.point(4000, 120, 15);
         Trace trace = EnduranceRun.run(s.system(), hold(point, 1800));
         SteadyResult steady = s.system().steady(point);
-        double fall = steady.path().stations().get(3).temperature() - steady.path().intakeTemperature();
+        double fall =
+                steady.path().stations().get(3).temperature() - steady.path().intakeTemperature();
         double traceFall = last(trace.coreIn()) - last(trace.intake());
         assertThat(traceFall).isCloseTo(fall, withinPercentage(1));
         assertThat(last(trace.flow())).isCloseTo(steady.path().flow(), withinPercentage(0.5));
@@ -122,8 +139,11 @@ class EnduranceTest {
             field.step(0.25, hotRate, hotInlet, ua, coldRate, coldInlet, 1.3 * ua, DampCharge.DRY);
         }
         double[] end = new DormandPrince853Integrator(1e-6, 1, 1e-8, 1e-8)
-                .integrate(new CellEquations(nx, ny, capacity, hotRate, hotInlet, ua, coldRate, coldInlet, 1.3 * ua),
-                        new ODEState(0, filled(nx * ny, 305)), 20).getPrimaryState();
+                .integrate(
+                        new CellEquations(nx, ny, capacity, hotRate, hotInlet, ua, coldRate, coldInlet, 1.3 * ua),
+                        new ODEState(0, filled(nx * ny, 305)),
+                        20)
+                .getPrimaryState();
         assertThat(field.snapshot()).containsExactly(end, within(0.2));
     }
 
@@ -133,8 +153,17 @@ class EnduranceTest {
         return values;
     }
 
-    private record CellEquations(int nx, int ny, double capacity, double hotRate, double hotInlet, double hotUa, double coldRate,
-                                 double coldInlet, double coldUa) implements OrdinaryDifferentialEquation {
+    private record CellEquations(
+            int nx,
+            int ny,
+            double capacity,
+            double hotRate,
+            double hotInlet,
+            double hotUa,
+            double coldRate,
+            double coldInlet,
+            double coldUa)
+            implements OrdinaryDifferentialEquation {
         @Override
         public int getDimension() {
             return nx * ny;
@@ -165,8 +194,19 @@ class EnduranceTest {
     @ParameterizedTest
     @MethodSource("kinds")
     void adaptiveIntegratorAgreesOverADuty(Systems s) {
-        Duty duty = new Duty("climb", true, 5, 1, 0, List.of(new DutyPoint(0, 200, -20e3, 5), new DutyPoint(4, 400, 120e3, 8), new DutyPoint(40, 420, 120e3, 25),
-                new DutyPoint(42, 380, 20e3, 25), new DutyPoint(60, 420, 110e3, 15), new DutyPoint(90, 300, 60e3, 20)));
+        Duty duty = new Duty(
+                "climb",
+                true,
+                5,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, 200, -20e3, 5),
+                        new DutyPoint(4, 400, 120e3, 8),
+                        new DutyPoint(40, 420, 120e3, 25),
+                        new DutyPoint(42, 380, 20e3, 25),
+                        new DutyPoint(60, 420, 110e3, 15),
+                        new DutyPoint(90, 300, 60e3, 20)));
         double[] times = {2, 6, 15, 39, 50, 65, 89};
         double[] adaptive = new PlantEquations(s.system(), duty).intakeAt(times);
         Trace trace = EnduranceRun.run(s.system(), duty);
@@ -197,7 +237,8 @@ class EnduranceTest {
         double start = 300 + 5;
         Trace shortPull = EnduranceRun.run(s.system(), hold(point, 10));
         Trace longPull = EnduranceRun.run(s.system(), hold(point, 900));
-        assertThat(last(shortPull.core().coldIn()) - start).isLessThan(0.5 * (last(longPull.core().coldIn()) - start));
+        assertThat(last(shortPull.core().coldIn()) - start)
+                .isLessThan(0.5 * (last(longPull.core().coldIn()) - start));
     }
 
     /** TF-12, common practice, no source: a heat-soaked car starts hot and rolling air cools it. */
@@ -226,7 +267,9 @@ class EnduranceTest {
         Verdict pulls = Verdict.of(s.system(), trace, new Targets(steady - 20, steady - 10));
         assertThat(pulls.outcome()).isEqualTo(Verdict.Outcome.PULLS_TIMING);
         assertThat(pulls.firstOverPull()).isGreaterThan(pulls.firstOverTarget());
-        assertThat(pulls.atWorst().coldFilm() + pulls.atWorst().coldFlow()).as("at walking pace the cooling air limits").isGreaterThan(0.5);
+        assertThat(pulls.atWorst().coldFilm() + pulls.atWorst().coldFlow())
+                .as("at walking pace the cooling air limits")
+                .isGreaterThan(0.5);
     }
 
     @Test
@@ -242,7 +285,9 @@ class EnduranceTest {
     void engineOffThroughoutHasNoVerdict() {
         Duty off = new Duty("off", true, 5, 1, 0, List.of(new DutyPoint(0, 0, 0, 0), new DutyPoint(60, 0, 0, 0)));
         Trace trace = EnduranceRun.run(Systems.water().system(), off);
-        assertThat(Verdict.of(Systems.water().system(), trace, new Targets(320, 340)).outcome()).isEqualTo(Verdict.Outcome.NEVER_RUNS);
+        assertThat(Verdict.of(Systems.water().system(), trace, new Targets(320, 340))
+                        .outcome())
+                .isEqualTo(Verdict.Outcome.NEVER_RUNS);
         assertThat(trace.audit().error()).isLessThan(0.005);
     }
 
@@ -253,7 +298,8 @@ class EnduranceTest {
         Trace trace = EnduranceRun.run(s.system(), climb());
         assertThat(trace.cores()).isEmpty();
         assertThat(trace.audit().taken()).isZero();
-        assertThat(Verdict.of(s.system(), trace, new Targets(320, 340)).outcome()).isEqualTo(Verdict.Outcome.PULLS_TIMING);
+        assertThat(Verdict.of(s.system(), trace, new Targets(320, 340)).outcome())
+                .isEqualTo(Verdict.Outcome.PULLS_TIMING);
     }
 
     /** A page that asked something newer interrupts the thread that still works on what it asked before. */
@@ -264,7 +310,9 @@ class EnduranceTest {
         try {
             assertThatThrownBy(() -> EnduranceRun.run(system, climb())).isInstanceOf(CancellationException.class);
         } finally {
-            assertThat(Thread.interrupted()).as("who asked decides what becomes of the thread").isTrue();
+            assertThat(Thread.interrupted())
+                    .as("who asked decides what becomes of the thread")
+                    .isTrue();
         }
     }
 }

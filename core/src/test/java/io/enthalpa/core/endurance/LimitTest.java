@@ -24,8 +24,15 @@ class LimitTest {
     private static final Targets LOW = new Targets(312, 330);
 
     private static Duty hold(double seconds) {
-        return new Duty("hold", true, 0, 1, 0, List.of(new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
-                new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
+        return new Duty(
+                "hold",
+                true,
+                0,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
+                        new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
     }
 
     private static Verdict after(Systems s, double seconds, Targets targets) {
@@ -64,11 +71,17 @@ class LimitTest {
     void whatIsBlamedIsWhatGainsMost() {
         for (double seconds : new double[] {15, 240}) {
             Verdict now = after(tankOnly(9).systems(), seconds, LOW);
-            double biggerTank = now.worst() - after(tankOnly(9 * 1.02).systems(), seconds, LOW).worst();
-            ChargeSystem better = new ChargeSystem(tankOnly(9).systems().path(), List.of(), Doubt.NONE.with(Unknown.CORE_CONDUCTANCE, 0.02));
-            double betterCore = now.worst() - Verdict.of(better, EnduranceRun.run(better, hold(seconds), 0.25), LOW).worst();
+            double biggerTank = now.worst()
+                    - after(tankOnly(9 * 1.02).systems(), seconds, LOW).worst();
+            ChargeSystem better = new ChargeSystem(
+                    tankOnly(9).systems().path(), List.of(), Doubt.NONE.with(Unknown.CORE_CONDUCTANCE, 0.02));
+            double betterCore = now.worst()
+                    - Verdict.of(better, EnduranceRun.run(better, hold(seconds), 0.25), LOW)
+                            .worst();
             ResistanceShares s = now.atWorst();
-            assertThat(s.tank() > s.charge() + s.wall() + s.coldFilm()).as("after %s s", seconds).isEqualTo(biggerTank > betterCore);
+            assertThat(s.tank() > s.charge() + s.wall() + s.coldFilm())
+                    .as("after %s s", seconds)
+                    .isEqualTo(biggerTank > betterCore);
             assertThat(now.limit()).isEqualTo(seconds < 60 ? Limit.CHARGE : Limit.TANK);
         }
     }
@@ -85,10 +98,15 @@ class LimitTest {
         Verdict verdict = after(s, 300, new Targets(s.ambientT + 2, s.ambientT + 30));
         assertThat(verdict.needed()).isGreaterThan(0.92);
         assertThat(verdict.limit()).isEqualTo(Limit.OUTSIDE_AIR);
-        assertThat(after(s, 300, new Targets(s.ambientT + 40, s.ambientT + 60)).limit()).isNotEqualTo(Limit.OUTSIDE_AIR);
+        assertThat(after(s, 300, new Targets(s.ambientT + 40, s.ambientT + 60)).limit())
+                .isNotEqualTo(Limit.OUTSIDE_AIR);
         Loops ice = tankOnly(12);
-        ice.tank = Optional.of(new TankSpec(40e-3, false, OptionalDouble.empty(), new IceSpec(8, 0.02, IceSpec.Stir.SPRAYED), false));
-        assertThat(after(ice.systems(), 60, new Targets(s.ambientT + 2, s.ambientT + 30)).limit()).as("ice goes below it").isNotEqualTo(Limit.OUTSIDE_AIR);
+        ice.tank = Optional.of(
+                new TankSpec(40e-3, false, OptionalDouble.empty(), new IceSpec(8, 0.02, IceSpec.Stir.SPRAYED), false));
+        assertThat(after(ice.systems(), 60, new Targets(s.ambientT + 2, s.ambientT + 30))
+                        .limit())
+                .as("ice goes below it")
+                .isNotEqualTo(Limit.OUTSIDE_AIR);
     }
 
     @Test

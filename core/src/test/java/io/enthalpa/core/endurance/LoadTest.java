@@ -42,7 +42,8 @@ class LoadTest {
             columns.intake()[i] = steps.get(i)[1];
             columns.shown()[i] = steps.get(i)[1];
         }
-        return new Trace(columns, OUTSIDE, cores(tenths.length), List.of(), List.of(), List.of(), new EnergyAudit(0, 0, 0, 0));
+        return new Trace(
+                columns, OUTSIDE, cores(tenths.length), List.of(), List.of(), List.of(), new EnergyAudit(0, 0, 0, 0));
     }
 
     /** None, or one that gives 20 kW to the air for so many seconds and then what it takes: 0.2 kg/s from 400 K to 350 K, 10.1 kW. */
@@ -99,7 +100,9 @@ class LoadTest {
         assertThat(verdict.worst()).isEqualTo(321);
         assertThat(verdict.secondsOverPull()).isZero();
         assertThat(verdict.beside().idle()).isEqualTo(352);
-        assertThat(RunShape.of(trace())).as("idling hotter than load is no tooth").isEqualTo(RunShape.FLAT);
+        assertThat(RunShape.of(trace()))
+                .as("idling hotter than load is no tooth")
+                .isEqualTo(RunShape.FLAT);
     }
 
     /** Falls by 1 K a second for 20 s while the boost stands: soak down to 1 K above the lowest, 19 s. */
@@ -187,14 +190,23 @@ class LoadTest {
     @CsvSource({"0.25", "0.35", "0.5"})
     void aHotStartIsNotTheWorstOfACore(double height) {
         OperatingPoint point = Systems.point(4500, 80, 30);
-        Duty duty = new Duty("hot start", true, 45, 1, 0, List.of(new DutyPoint(0, point.speed(), point.boost(), point.roadSpeed()),
-                new DutyPoint(240, point.speed(), point.boost(), point.roadSpeed())));
+        Duty duty = new Duty(
+                "hot start",
+                true,
+                45,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, point.speed(), point.boost(), point.roadSpeed()),
+                        new DutyPoint(240, point.speed(), point.boost(), point.roadSpeed())));
         Systems s = Systems.standard();
         s.size = new CoreSize(0.5, height, 0.064);
         Trace trace = EnduranceRun.run(s.system(), duty);
         Verdict verdict = Verdict.of(s.system(), trace, new Targets(320, 340));
         double settled = trace.intake()[trace.length() - 1];
-        assertThat(trace.intake()[0]).as("the start is hotter than what the core then holds").isGreaterThan(settled + 3);
+        assertThat(trace.intake()[0])
+                .as("the start is hotter than what the core then holds")
+                .isGreaterThan(settled + 3);
         assertThat(verdict.worst()).as("what the core holds").isCloseTo(settled, within(1.6));
         assertThat(verdict.beside().startSoak()).isGreaterThan(verdict.worst());
     }

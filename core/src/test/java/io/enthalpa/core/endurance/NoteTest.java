@@ -25,8 +25,12 @@ class NoteTest {
 
     @Test
     void healthySystemHasOnlyItsStepAndItsCloseBends() {
-        assertThat(notes(Systems.standard(), POINT)).extracting(Note::kind).containsOnly(Note.Kind.AREA_STEP, Note.Kind.BENDS_CLOSE);
-        assertThat(notes(Systems.standard().evenBore(0.055), POINT)).extracting(Note::kind).doesNotContain(Note.Kind.AREA_STEP);
+        assertThat(notes(Systems.standard(), POINT))
+                .extracting(Note::kind)
+                .containsOnly(Note.Kind.AREA_STEP, Note.Kind.BENDS_CLOSE);
+        assertThat(notes(Systems.standard().evenBore(0.055), POINT))
+                .extracting(Note::kind)
+                .doesNotContain(Note.Kind.AREA_STEP);
     }
 
     @Test
@@ -51,7 +55,9 @@ class NoteTest {
         Note fast = find(notes(s, Systems.point(6000, 140, 30)), Note.Kind.MACH_COSTLY);
         assertThat(fast.value()).isBetween(0.3, 0.4);
         s.bore = 0.028;
-        assertThat(find(notes(s, Systems.point(6000, 140, 30)), Note.Kind.MACH_BEYOND_FORMULAS).value()).isGreaterThan(0.4);
+        assertThat(find(notes(s, Systems.point(6000, 140, 30)), Note.Kind.MACH_BEYOND_FORMULAS)
+                        .value())
+                .isGreaterThan(0.4);
     }
 
     @Test
@@ -84,6 +90,7 @@ class NoteTest {
         assertThat(find(notes, Note.Kind.COLD_FLOW_BEYOND_CARD).value()).isLessThan(0.3);
         s.portBore = 0.045;
         s.size = new CoreSize(0.5, 0.05, 0.064);
-        assertThat(find(notes(s, POINT), Note.Kind.CHARGE_FLOW_BEYOND_CARD).value()).isGreaterThan(1.8);
+        assertThat(find(notes(s, POINT), Note.Kind.CHARGE_FLOW_BEYOND_CARD).value())
+                .isGreaterThan(1.8);
     }
 }

@@ -40,7 +40,11 @@ public final class PlantEquations implements OrdinaryDifferentialEquation {
         this.duty = duty;
         this.capacity = core.cooler().heatCapacity() / (NX * NY);
         double at = ambient.temperature() + 15;
-        this.waterCapacity = core.hasLoop() ? core.loop().volume() * core.loop().coolant().density(at) * core.loop().coolant().heatCapacity(at) : 1;
+        this.waterCapacity = core.hasLoop()
+                ? core.loop().volume()
+                        * core.loop().coolant().density(at)
+                        * core.loop().coolant().heatCapacity(at)
+                : 1;
     }
 
     @Override
@@ -126,7 +130,9 @@ public final class PlantEquations implements OrdinaryDifferentialEquation {
         double[] intake = new double[times.length];
         ODEState state = new ODEState(0, start());
         for (int k = 0; k < times.length; k++) {
-            double[] end = new DormandPrince853Integrator(1e-4, 5, 1e-6, 1e-6).integrate(this, state, times[k]).getPrimaryState();
+            double[] end = new DormandPrince853Integrator(1e-4, 5, 1e-6, 1e-6)
+                    .integrate(this, state, times[k])
+                    .getPrimaryState();
             state = new ODEState(times[k], end);
             solve(times[k], end);
             intake[k] = solver.intakeTemperature();

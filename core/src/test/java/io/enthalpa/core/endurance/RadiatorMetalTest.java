@@ -28,8 +28,15 @@ class RadiatorMetalTest {
     }
 
     private static Duty hold(double seconds) {
-        return new Duty("hold", true, 0, 1, 0, List.of(new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
-                new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
+        return new Duty(
+                "hold",
+                true,
+                0,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
+                        new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
     }
 
     /** Exact: one long step is many short ones, and nothing is made or lost. */
@@ -58,7 +65,10 @@ class RadiatorMetalTest {
         assertThat(one.second()).isCloseTo(many.second(), within(1e-6));
         assertThat(one.meanFirst()).isCloseTo(mean1, within(1e-6));
         double gained = c1 * (one.first() - 310) + c2 * (one.second() - 310);
-        assertThat(gained).isCloseTo(20 * (push1 + push2 - pull1 * one.meanFirst() - pull2 * one.meanSecond()), within(1e-6 * (Math.abs(gained) + 1e5)));
+        assertThat(gained)
+                .isCloseTo(
+                        20 * (push1 + push2 - pull1 * one.meanFirst() - pull2 * one.meanSecond()),
+                        within(1e-6 * (Math.abs(gained) + 1e5)));
         assertThat(one.meanSecond()).isCloseTo(mean2, within(1e-6));
     }
 
@@ -68,10 +78,15 @@ class RadiatorMetalTest {
         Cases c = Cases.of(seed);
         double waterRate = 400 + 390 * c.between(-1.0, 1.0);
         double airRate = 600 + 590 * c.between(-1.0, 1.0);
-        HeatTransfer transfer = HeatTransfer.of(new Conductances(1500 + 1200 * c.between(-1.0, 1.0), 9000, 500 + 450 * c.between(-1.0, 1.0)), Effectiveness.CROSSFLOW_UNMIXED, waterRate, airRate);
+        HeatTransfer transfer = HeatTransfer.of(
+                new Conductances(1500 + 1200 * c.between(-1.0, 1.0), 9000, 500 + 450 * c.between(-1.0, 1.0)),
+                Effectiveness.CROSSFLOW_UNMIXED,
+                waterRate,
+                airRate);
         RadiatorMetal.Sides sides = RadiatorMetal.Sides.of(transfer, waterRate, airRate);
         assertThat(sides.water()).isBetween(transfer.conductancePerKelvin(), waterRate);
-        assertThat(1 / sides.water() + 1 / sides.air()).isCloseTo(1 / transfer.conductancePerKelvin(), withinPercentage(1e-6));
+        assertThat(1 / sides.water() + 1 / sides.air())
+                .isCloseTo(1 / transfer.conductancePerKelvin(), withinPercentage(1e-6));
     }
 
     @Test

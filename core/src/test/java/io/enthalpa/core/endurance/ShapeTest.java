@@ -31,8 +31,15 @@ class ShapeTest {
     private static final Targets TARGETS = new Targets(323, 338);
 
     private static Duty hold(OperatingPoint point, double above, double seconds) {
-        return new Duty("hold", true, above, 1, 0, List.of(new DutyPoint(0, point.speed(), point.boost(), point.roadSpeed()),
-                new DutyPoint(seconds, point.speed(), point.boost(), point.roadSpeed())));
+        return new Duty(
+                "hold",
+                true,
+                above,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, point.speed(), point.boost(), point.roadSpeed()),
+                        new DutyPoint(seconds, point.speed(), point.boost(), point.roadSpeed())));
     }
 
     private static Duty laps(int laps) {
@@ -107,15 +114,23 @@ class ShapeTest {
         Trace trace = EnduranceRun.run(s.system(), laps(20));
         assertThat(RunShape.of(trace)).isEqualTo(RunShape.RAMP);
         int end = at(trace, 293);
-        double heat = trace.flow()[end] * 1010 * (trace.core().in()[end] - trace.core().out()[end]);
+        double heat = trace.flow()[end]
+                * 1010
+                * (trace.core().in()[end] - trace.core().out()[end]);
         assertThat(heat).isPositive();
         Verdict verdict = Verdict.of(s.system(), trace, TARGETS);
         assertThat(verdict.worst() - 273.15).as("settles between 60 and 70").isBetween(58.0, 72.0);
         ResistanceShares shares = verdict.atWorst();
-        assertThat(shares.coldFlow() + shares.coldFilm()).isGreaterThan(shares.radiator()).isGreaterThan(shares.charge());
-        assertThat(RunFigures.of(trace, TARGETS).climbByCoolant()).as("the water comes to the core as cool as ever").isLessThan(0.3);
+        assertThat(shares.coldFlow() + shares.coldFilm())
+                .isGreaterThan(shares.radiator())
+                .isGreaterThan(shares.charge());
+        assertThat(RunFigures.of(trace, TARGETS).climbByCoolant())
+                .as("the water comes to the core as cool as ever")
+                .isLessThan(0.3);
         s.cooling = Systems.waterLoop(20e-3 / 60, 9e-3);
-        assertThat(RunShape.of(EnduranceRun.run(s.system(), laps(20)))).as("with enough water").isEqualTo(RunShape.SAW_TEETH);
+        assertThat(RunShape.of(EnduranceRun.run(s.system(), laps(20))))
+                .as("with enough water")
+                .isEqualTo(RunShape.SAW_TEETH);
     }
 
     /** TF-04, TF-12: soaked metal and a standing core, then air. */
@@ -127,8 +142,17 @@ class ShapeTest {
         s.efficiency = 0.55;
         s.bay = Optional.of(new BaySpec(45, 12, 240));
         s.plenumWall = Optional.of(new PlenumWallSpec(6, 0.2, 368, 20));
-        Duty duty = new Duty("soaked", true, 45, 1, 0, List.of(new DutyPoint(0, 95, -55e3, 0), new DutyPoint(20, 95, -55e3, 0), new DutyPoint(24, 300, 30e3, 10),
-                new DutyPoint(200, 350, 30e3, 35)));
+        Duty duty = new Duty(
+                "soaked",
+                true,
+                45,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, 95, -55e3, 0),
+                        new DutyPoint(20, 95, -55e3, 0),
+                        new DutyPoint(24, 300, 30e3, 10),
+                        new DutyPoint(200, 350, 30e3, 35)));
         Trace trace = EnduranceRun.run(s.system(), duty);
         assertThat(RunShape.of(trace)).isEqualTo(RunShape.SOAKED);
     }
@@ -173,14 +197,17 @@ class ShapeTest {
         l.volume = 38e-3;
         l.hose = 0.012;
         l.spigot = l.oddSpigot = 0.010;
-        l.tank = Optional.of(new TankSpec(60e-3, false, OptionalDouble.empty(), new IceSpec(10, 0.03, IceSpec.Stir.RETURNED), false));
+        l.tank = Optional.of(new TankSpec(
+                60e-3, false, OptionalDouble.empty(), new IceSpec(10, 0.03, IceSpec.Stir.RETURNED), false));
         Systems s = l.systems();
         s.displacement = 0.003;
         s.size = new CoreSize(0.5, 0.3, 0.12);
-        Trace trace = EnduranceRun.run(s.system(), pull(s, 90));
+        Trace trace = EnduranceRun.run(s.system(), pull(90));
         assertThat(trace.intake()[at(trace, 60)] - 273.15).as("staging").isBetween(0.0, 12.0);
         assertThat(trace.intake()[at(trace, 69.9)] - 273.15).as("at the end").isBetween(17.0, 40.0);
-        assertThat(EnduranceRun.run(more(l).system(), pull(s, 90)).intake()[at(trace, 69.9)]).as("more water climbs less").isLessThan(trace.intake()[at(trace, 69.9)] - 3);
+        assertThat(EnduranceRun.run(more(l).system(), pull(90)).intake()[at(trace, 69.9)])
+                .as("more water climbs less")
+                .isLessThan(trace.intake()[at(trace, 69.9)] - 3);
     }
 
     private static Systems more(Loops l) {
@@ -193,9 +220,20 @@ class ShapeTest {
     }
 
     /** Staging for a minute, 9 s of full load, two minutes of idling back. */
-    private static Duty pull(Systems s, double kPa) {
-        return new Duty("run", true, 8, 1, 0, List.of(new DutyPoint(0, 95, -55e3, 0), new DutyPoint(60, 95, -55e3, 0), new DutyPoint(60.5, 500, kPa * 1e3, 5),
-                new DutyPoint(69.9, 650, kPa * 1e3, 60), new DutyPoint(71, 95, -55e3, 20), new DutyPoint(190, 95, -55e3, 5)));
+    private static Duty pull(double kPa) {
+        return new Duty(
+                "run",
+                true,
+                8,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, 95, -55e3, 0),
+                        new DutyPoint(60, 95, -55e3, 0),
+                        new DutyPoint(60.5, 500, kPa * 1e3, 5),
+                        new DutyPoint(69.9, 650, kPa * 1e3, 60),
+                        new DutyPoint(71, 95, -55e3, 20),
+                        new DutyPoint(190, 95, -55e3, 5)));
     }
 
     /** TF-10: chiller loop of 20 L, about 1 bar: from 0 to 5 °C to 11 to 15 °C, falling again after; the compressor drops out at full throttle. */
@@ -210,14 +248,19 @@ class ShapeTest {
         Systems s = l.systems();
         s.displacement = 0.003;
         s.size = new CoreSize(0.5, 0.3, 0.12);
-        Trace trace = EnduranceRun.run(s.system(), pull(s, 100));
+        Trace trace = EnduranceRun.run(s.system(), pull(100));
         double before = trace.intake()[at(trace, 60)];
         double peak = trace.intake()[at(trace, 69.9)];
         assertThat(before - 273.15).isBetween(-3.0, 7.0);
         assertThat(peak - 273.15).isBetween(8.0, 30.0);
-        double warmest = java.util.Arrays.stream(trace.core().coldIn()).skip(at(trace, 60)).max().orElseThrow();
+        double warmest = java.util.Arrays.stream(trace.core().coldIn())
+                .skip(at(trace, 60))
+                .max()
+                .orElseThrow();
         assertThat(last(trace.core().coldIn())).as("falling again after").isLessThan(warmest - 1);
-        assertThat(warmest).as("nothing chills while the boost is up").isGreaterThan(trace.core().coldIn()[at(trace, 60)] + 1);
+        assertThat(warmest)
+                .as("nothing chills while the boost is up")
+                .isGreaterThan(trace.core().coldIn()[at(trace, 60)] + 1);
     }
 
     /** TF-11: large water core without chiller: 40 °C at the start, about 45 °C at the end of one long pull. */
@@ -226,9 +269,10 @@ class ShapeTest {
         Loops l = new Loops();
         l.volume = 20e-3;
         l.tank = Optional.of(new TankSpec(20e-3, false, OptionalDouble.of(311), IceSpec.NONE, false));
-        Trace trace = EnduranceRun.run(l.systems().system(), pull(l.systems(), 70));
+        Trace trace = EnduranceRun.run(l.systems().system(), pull(70));
         assertThat(trace.intake()[at(trace, 60)] - 273.15).isBetween(33.0, 43.0);
-        assertThat(trace.intake()[at(trace, 69.9)] - trace.intake()[at(trace, 60)]).isBetween(1.0, 12.0);
+        assertThat(trace.intake()[at(trace, 69.9)] - trace.intake()[at(trace, 60)])
+                .isBetween(1.0, 12.0);
     }
 
     @Test
@@ -243,7 +287,9 @@ class ShapeTest {
         assertThat(figures.shownOverPull()).isZero();
         assertThat(figures.runs()).hasSize(1);
         assertThat(figures.runs().get(0).worst()).isEqualTo(peak);
-        assertThat(RunFigures.of(trace, new Targets(peak + 1, peak + 40)).recoveredAfter()).as("never above").isNaN();
+        assertThat(RunFigures.of(trace, new Targets(peak + 1, peak + 40)).recoveredAfter())
+                .as("never above")
+                .isNaN();
     }
 
     @Test
@@ -261,12 +307,15 @@ class ShapeTest {
         l.radiator = Optional.empty();
         l.volume = 20e-3;
         l.soak = 4;
-        l.tank = Optional.of(new TankSpec(40e-3, false, OptionalDouble.empty(), new IceSpec(8, 0.03, IceSpec.Stir.RETURNED), false));
+        l.tank = Optional.of(
+                new TankSpec(40e-3, false, OptionalDouble.empty(), new IceSpec(8, 0.03, IceSpec.Stir.RETURNED), false));
         OperatingPoint p = Systems.point(5500, 90, 30);
         Duty day = new Duty("day", true, 5, 4, 1800, hold(p, 5, 20).rows());
         RunFigures figures = RunFigures.of(EnduranceRun.run(l.systems().system(), day), TARGETS);
         assertThat(figures.runs()).hasSize(4);
-        assertThat(figures.runs()).extracting(RunFigures.OneRun::iceEnd).isSortedAccordingTo(java.util.Comparator.reverseOrder());
+        assertThat(figures.runs())
+                .extracting(RunFigures.OneRun::iceEnd)
+                .isSortedAccordingTo(java.util.Comparator.reverseOrder());
         assertThat(figures.runs().get(1).from()).isCloseTo(1820, within(0.5));
         assertThat(figures.ice()).isEqualTo(figures.runs().get(3).iceEnd()).isPositive();
     }
@@ -281,7 +330,8 @@ class ShapeTest {
         Systems s = l.systems();
         s.humidity = 0.8;
         s.ambientT = 303;
-        RunFigures figures = RunFigures.of(EnduranceRun.run(s.system(), hold(Systems.point(4000, 60, 20), 5, 60)), TARGETS);
+        RunFigures figures =
+                RunFigures.of(EnduranceRun.run(s.system(), hold(Systems.point(4000, 60, 20), 5, 60)), TARGETS);
         assertThat(figures.condensed() > 1e-3).isEqualTo(cold);
     }
 
@@ -289,10 +339,23 @@ class ShapeTest {
     void sensorThatLagsShowsTheLineLater() {
         Systems s = Systems.standard();
         s.core = false;
-        Trace trace = EnduranceRun.run(s.system(), new Duty("pull", true, 5, 1, 0, List.of(new DutyPoint(0, 300, 0, 20), new DutyPoint(2, 450, 100e3, 20),
-                new DutyPoint(40, 550, 100e3, 40))), new Sensor(8), 0.05);
+        Trace trace = EnduranceRun.run(
+                s.system(),
+                new Duty(
+                        "pull",
+                        true,
+                        5,
+                        1,
+                        0,
+                        List.of(
+                                new DutyPoint(0, 300, 0, 20),
+                                new DutyPoint(2, 450, 100e3, 20),
+                                new DutyPoint(40, 550, 100e3, 40))),
+                new Sensor(8),
+                0.05);
         Targets line = new Targets(330, 350);
         RunFigures figures = RunFigures.of(trace, line);
-        assertThat(figures.firstShownOverPull()).isGreaterThan(Verdict.of(s.system(), trace, line).firstOverPull() + 2);
+        assertThat(figures.firstShownOverPull())
+                .isGreaterThan(Verdict.of(s.system(), trace, line).firstOverPull() + 2);
     }
 }

@@ -24,9 +24,23 @@ class SpreadTest {
 
     private static Build build(Systems s) {
         List<PathElement> path = s.path().elements();
-        return new Build("bench", "", new EngineSpec(0.0023, 4, 0.92, 7000 * RPM), new Build.Climate(300, 0, 0.4, OptionalDouble.empty()), new Targets(325, 340),
-                new Build.FullLoad(5000 * RPM, 20), new Duty("hold", true, 10, 1, 0, List.of(new DutyPoint(0, 500, 100e3, 15), new DutyPoint(240, 500, 100e3, 15))),
-                Optional.empty(), Optional.empty(), List.of(new BuildOption("A", "first", 100e3, path, List.of())));
+        return new Build(
+                "bench",
+                "",
+                new EngineSpec(0.0023, 4, 0.92, 7000 * RPM),
+                new Build.Climate(300, 0, 0.4, OptionalDouble.empty()),
+                new Targets(325, 340),
+                new Build.FullLoad(5000 * RPM, 20),
+                new Duty(
+                        "hold",
+                        true,
+                        10,
+                        1,
+                        0,
+                        List.of(new DutyPoint(0, 500, 100e3, 15), new DutyPoint(240, 500, 100e3, 15))),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(new BuildOption("A", "first", 100e3, path, List.of())));
     }
 
     private static SpreadResult spread(Systems s, int samples, long seed) {
@@ -66,16 +80,37 @@ class SpreadTest {
     @Test
     void rankingNamesWhatLimits() {
         SpreadResult air = spread(Systems.standard(), 80, 4);
-        assertThat(air.ranking().stream().mapToDouble(SpreadResult.Weight::share).sum()).isCloseTo(1, within(1e-9));
-        assertThat(air.ranking().stream().filter(w -> w.unknown() == Unknown.COOLING_AIR).findFirst().orElseThrow().share())
-                .isGreaterThan(air.ranking().stream().filter(w -> w.unknown() == Unknown.CORE_CONDUCTANCE).findFirst().orElseThrow().share());
-        assertThat(air.ranking().stream().filter(w -> w.unknown() == Unknown.COOLING_AIR).findFirst().orElseThrow().kelvin()).as("more air, colder").isNegative();
-        assertThat(air.ranking()).extracting(SpreadResult.Weight::unknown).doesNotContain(Unknown.WATER_FLOW, Unknown.ICE_CONTACT, Unknown.BAY);
+        assertThat(air.ranking().stream()
+                        .mapToDouble(SpreadResult.Weight::share)
+                        .sum())
+                .isCloseTo(1, within(1e-9));
+        assertThat(air.ranking().stream()
+                        .filter(w -> w.unknown() == Unknown.COOLING_AIR)
+                        .findFirst()
+                        .orElseThrow()
+                        .share())
+                .isGreaterThan(air.ranking().stream()
+                        .filter(w -> w.unknown() == Unknown.CORE_CONDUCTANCE)
+                        .findFirst()
+                        .orElseThrow()
+                        .share());
+        assertThat(air.ranking().stream()
+                        .filter(w -> w.unknown() == Unknown.COOLING_AIR)
+                        .findFirst()
+                        .orElseThrow()
+                        .kelvin())
+                .as("more air, colder")
+                .isNegative();
+        assertThat(air.ranking())
+                .extracting(SpreadResult.Weight::unknown)
+                .doesNotContain(Unknown.WATER_FLOW, Unknown.ICE_CONTACT, Unknown.BAY);
     }
 
     /** Every unknown moves the answer the way it should, and no doubt moves nothing. */
     @ParameterizedTest
-    @EnumSource(value = Unknown.class, names = {"BLOWER_EFFICIENCY", "CORE_CONDUCTANCE", "COOLING_AIR", "WATER_FLOW", "RADIATOR_CONDUCTANCE"})
+    @EnumSource(
+            value = Unknown.class,
+            names = {"BLOWER_EFFICIENCY", "CORE_CONDUCTANCE", "COOLING_AIR", "WATER_FLOW", "RADIATOR_CONDUCTANCE"})
     void moreOfAGoodThingIsColder(Unknown unknown) {
         Systems s = Systems.water();
         assertThat(end(s, Doubt.NONE.with(unknown, 0.2))).isLessThan(end(s, Doubt.NONE));
@@ -83,10 +118,13 @@ class SpreadTest {
     }
 
     @ParameterizedTest
-    @EnumSource(value = Unknown.class, names = {"OUTSIDE_AIR", "START", "VOLUMETRIC_EFFICIENCY"})
+    @EnumSource(
+            value = Unknown.class,
+            names = {"OUTSIDE_AIR", "START", "VOLUMETRIC_EFFICIENCY"})
     void moreOfABadThingIsWarmer(Unknown unknown) {
         Systems s = Systems.water();
-        assertThat(end(s, Doubt.NONE.with(unknown, unknown == Unknown.VOLUMETRIC_EFFICIENCY ? 0.1 : 3))).isGreaterThan(end(s, Doubt.NONE));
+        assertThat(end(s, Doubt.NONE.with(unknown, unknown == Unknown.VOLUMETRIC_EFFICIENCY ? 0.1 : 3)))
+                .isGreaterThan(end(s, Doubt.NONE));
     }
 
     private static double end(Systems s, Doubt doubt) {

@@ -22,10 +22,21 @@ import org.junit.jupiter.api.Test;
 /** What fan, pump and chiller do while a run goes on. */
 class StateTraceTest {
     private static final OperatingPoint POINT = Systems.point(4000, 120, 15);
-    private static final Duty TWICE = new Duty("twice", true, 20, 2, 120, List.of(new DutyPoint(0, POINT.speed(), POINT.boost(), 5), new DutyPoint(60, POINT.speed(), POINT.boost(), 25)));
+    private static final Duty TWICE = new Duty(
+            "twice",
+            true,
+            20,
+            2,
+            120,
+            List.of(
+                    new DutyPoint(0, POINT.speed(), POINT.boost(), 5),
+                    new DutyPoint(60, POINT.speed(), POINT.boost(), 25)));
 
     private static int at(Trace trace, double time) {
-        return IntStream.range(0, trace.length()).filter(i -> trace.time()[i] >= time - 1e-9).findFirst().orElseThrow();
+        return IntStream.range(0, trace.length())
+                .filter(i -> trace.time()[i] >= time - 1e-9)
+                .findFirst()
+                .orElseThrow();
     }
 
     private static Trace run(Loops loops) {
@@ -46,15 +57,24 @@ class StateTraceTest {
         assertThat(standing.core().cold().water()[waiting]).isLessThan(1e-6);
         assertThat(going.core().cold().water()[waiting]).isGreaterThan(1e-4);
         int again = at(going, 178);
-        assertThat(going.core().cold().rejected()[waiting]).as("the radiator works on").isGreaterThan(50);
-        assertThat(going.core().coldIn()[again]).as("and the next run begins cooler").isLessThan(standing.core().coldIn()[again] - 1);
+        assertThat(going.core().cold().rejected()[waiting])
+                .as("the radiator works on")
+                .isGreaterThan(50);
+        assertThat(going.core().coldIn()[again])
+                .as("and the next run begins cooler")
+                .isLessThan(standing.core().coldIn()[again] - 1);
         assertThat(standing.audit().error()).isLessThan(0.005);
     }
 
     @Test
     void pumpOnTheEngineStandsWithIt() {
         Loops driven = new Loops();
-        driven.pumps = List.of(new LoopPiece.Pump("pump", new PumpSpec(Loops.curve(42e3, 40 * Loops.LITRES), 1, OptionalDouble.of(400), 0.3), 0.019, 1, 0.2));
+        driven.pumps = List.of(new LoopPiece.Pump(
+                "pump",
+                new PumpSpec(Loops.curve(42e3, 40 * Loops.LITRES), 1, OptionalDouble.of(400), 0.3),
+                0.019,
+                1,
+                0.2));
         Trace trace = run(driven);
         assertThat(trace.core().cold().pump()[at(trace, 30)]).isTrue();
         assertThat(trace.core().cold().pump()[at(trace, 100)]).isFalse();
@@ -76,7 +96,9 @@ class StateTraceTest {
         double zero = 293.15 - 1 / 0.022;
         int waiting = at(trace, 100);
         assertThat(cold.chilled()[waiting]).isCloseTo(slope * (cold.tank()[waiting] - zero), withinPercentage(2));
-        double taken = IntStream.range(0, trace.length()).mapToDouble(i -> cold.chilled()[i] * trace.duration()[i]).sum();
+        double taken = IntStream.range(0, trace.length())
+                .mapToDouble(i -> cold.chilled()[i] * trace.duration()[i])
+                .sum();
         assertThat(taken).as("all that left the loop").isCloseTo(trace.audit().rejected(), withinPercentage(0.5));
     }
 
@@ -96,17 +118,31 @@ class StateTraceTest {
         s.airWays = List.of(w.spec());
         Trace through = EnduranceRun.run(s.system(), TWICE, 0.25);
         assertThat(through.fans().get(0).on()[at(through, 100)]).isTrue();
-        assertThat(through.core().cold().air()[at(through, 100)]).isGreaterThan(2 * off.core().cold().air()[at(off, 100)]);
-        assertThat(through.core().out()[at(through, 100)]).as("the core cools down in the wait").isLessThan(off.core().out()[at(off, 100)] - 1);
+        assertThat(through.core().cold().air()[at(through, 100)])
+                .isGreaterThan(2 * off.core().cold().air()[at(off, 100)]);
+        assertThat(through.core().out()[at(through, 100)])
+                .as("the core cools down in the wait")
+                .isLessThan(off.core().out()[at(off, 100)] - 1);
     }
 
     @Test
     void lossOfARunIsThatOfItsPieces() {
         ChargeSystem system = Systems.standard().system();
-        Duty hold = new Duty("hold", true, 0, 1, 0, List.of(new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()), new DutyPoint(200, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
+        Duty hold = new Duty(
+                "hold",
+                true,
+                0,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
+                        new DutyPoint(200, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
         Trace trace = EnduranceRun.run(system, hold, 0.25);
-        assertThat(trace.columns().loss()[trace.length() - 1]).isCloseTo(system.steady(POINT).path().totalLoss(), withinPercentage(0.5));
+        assertThat(trace.columns().loss()[trace.length() - 1])
+                .isCloseTo(system.steady(POINT).path().totalLoss(), withinPercentage(0.5));
         Trace twice = run(new Loops());
-        assertThat(twice.columns().loss()[at(twice, 100)]).as("nothing passes while the engine stands").isZero();
+        assertThat(twice.columns().loss()[at(twice, 100)])
+                .as("nothing passes while the engine stands")
+                .isZero();
     }
 }

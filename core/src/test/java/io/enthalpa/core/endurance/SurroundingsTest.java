@@ -54,8 +54,15 @@ class SurroundingsTest {
     }
 
     private static Duty hold(OperatingPoint point, double above, double seconds) {
-        return new Duty("hold", true, above, 1, 0, List.of(new DutyPoint(0, point.speed(), point.boost(), point.roadSpeed()),
-                new DutyPoint(seconds, point.speed(), point.boost(), point.roadSpeed())));
+        return new Duty(
+                "hold",
+                true,
+                above,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, point.speed(), point.boost(), point.roadSpeed()),
+                        new DutyPoint(seconds, point.speed(), point.boost(), point.roadSpeed())));
     }
 
     private static double last(double[] values) {
@@ -105,7 +112,8 @@ class SurroundingsTest {
         }
         double left = Math.exp(-300 * met.conductance() / wall.capacity());
         assertThat(plant.temperature()).isCloseTo(met.level() + (320 - met.level()) * left, within(1e-9));
-        assertThat(plant.rejected()).isCloseTo(wall.capacity() * (320 - plant.temperature()), within(1e-6 * wall.capacity()));
+        assertThat(plant.rejected())
+                .isCloseTo(wall.capacity() * (320 - plant.temperature()), within(1e-6 * wall.capacity()));
     }
 
     @Test
@@ -115,17 +123,23 @@ class SurroundingsTest {
         s.bayShare = 0.3;
         SteadyResult steady = s.system().steady(POINT);
         Trace trace = EnduranceRun.run(s.system(), hold(POINT, 5, 3600));
-        double fall = steady.path().stations().get(3).temperature() - steady.path().intakeTemperature();
+        double fall =
+                steady.path().stations().get(3).temperature() - steady.path().intakeTemperature();
         assertThat(last(trace.coreIn()) - last(trace.intake())).isCloseTo(fall, withinPercentage(1));
         assertThat(last(trace.intake())).isCloseTo(steady.path().intakeTemperature(), within(0.01 * fall));
         assertThat(trace.audit().error()).isLessThan(0.005);
-        assertThat(last(trace.stations().get(2).temperature())).isCloseTo(steady.path().stations().get(3).temperature(), within(0.5));
+        assertThat(last(trace.stations().get(2).temperature()))
+                .isCloseTo(steady.path().stations().get(3).temperature(), within(0.5));
     }
 
     private static ChargeSystem sprayed() {
         List<PathElement> pieces = new ArrayList<>(soaked().path().elements());
-        pieces.add(pieces.size() - 1, new PathElement.Injection("nozzle", 0.057, new InjectionSpec(0.5, 0.3e-3 / 60, 700e3, 700e3, 30e3, 80e3, 5e-3, 0.7)));
-        return new ChargeSystem(new ChargePath(soaked().path().ambient(), soaked().path().engine(), pieces, Optional.of(BAY)));
+        pieces.add(
+                pieces.size() - 1,
+                new PathElement.Injection(
+                        "nozzle", 0.057, new InjectionSpec(0.5, 0.3e-3 / 60, 700e3, 700e3, 30e3, 80e3, 5e-3, 0.7)));
+        return new ChargeSystem(
+                new ChargePath(soaked().path().ambient(), soaked().path().engine(), pieces, Optional.of(BAY)));
     }
 
     /** What evaporates takes part of what the core changes by: the plenum must follow within each step. */
@@ -139,7 +153,9 @@ class SurroundingsTest {
         Trace whole = EnduranceRun.run(sprayed(), duty, 0.2);
         Trace half = EnduranceRun.run(sprayed(), duty, 0.1);
         for (int i = 10; i < whole.length(); i++) {
-            assertThat(whole.intake()[i]).as("at %.1f s", whole.time()[i]).isCloseTo((half.intake()[2 * i] + half.intake()[2 * i + 1]) / 2, within(0.1));
+            assertThat(whole.intake()[i])
+                    .as("at %.1f s", whole.time()[i])
+                    .isCloseTo((half.intake()[2 * i] + half.intake()[2 * i + 1]) / 2, within(0.1));
         }
     }
 
@@ -149,7 +165,8 @@ class SurroundingsTest {
         ChargeSystem system = sprayed();
         SteadyResult steady = system.steady(POINT);
         Trace trace = EnduranceRun.run(system, hold(POINT, 5, 3600));
-        double fall = steady.path().stations().get(3).temperature() - steady.path().intakeTemperature();
+        double fall =
+                steady.path().stations().get(3).temperature() - steady.path().intakeTemperature();
         assertThat(last(trace.coreIn()) - last(trace.intake())).isCloseTo(fall, withinPercentage(1));
         assertThat(last(trace.sprayed())).isPositive();
     }
@@ -160,10 +177,20 @@ class SurroundingsTest {
         Cases cases = Cases.of(seed);
         Systems s = soaked();
         s.ambientT = cases.between(270.0, 312.0);
-        s.bay = Optional.of(new BaySpec(cases.between(20.0, 60.0), cases.between(4.0, 19.0), cases.between(60.0, 600.0)));
+        s.bay = Optional.of(
+                new BaySpec(cases.between(20.0, 60.0), cases.between(4.0, 19.0), cases.between(60.0, 600.0)));
         s.bayShare = cases.between(0.0, 1.0);
-        Duty duty = new Duty("runs", true, cases.between(0.0, 30.0), 2, 300, List.of(new DutyPoint(0, 90, -40e3, 0), new DutyPoint(5, 400, 100e3, 10),
-                new DutyPoint(60, 430, 100e3, 30), new DutyPoint(70, 90, -40e3, 0)));
+        Duty duty = new Duty(
+                "runs",
+                true,
+                cases.between(0.0, 30.0),
+                2,
+                300,
+                List.of(
+                        new DutyPoint(0, 90, -40e3, 0),
+                        new DutyPoint(5, 400, 100e3, 10),
+                        new DutyPoint(60, 430, 100e3, 30),
+                        new DutyPoint(70, 90, -40e3, 0)));
         Trace trace = EnduranceRun.run(s.system(), duty, cases.between(0.05, 1.5));
         assertThat(trace.audit().error()).isLessThan(0.005);
         for (int i = 0; i < trace.length(); i++) {
@@ -174,12 +201,23 @@ class SurroundingsTest {
 
     @Test
     void halvingTheStepChangesNothingWithWallsAndBay() {
-        Duty duty = new Duty("go", true, 20, 1, 0, List.of(new DutyPoint(0, 90, -40e3, 0), new DutyPoint(30, 90, -40e3, 0), new DutyPoint(34, 400, 100e3, 10),
-                new DutyPoint(120, 430, 100e3, 30)));
+        Duty duty = new Duty(
+                "go",
+                true,
+                20,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, 90, -40e3, 0),
+                        new DutyPoint(30, 90, -40e3, 0),
+                        new DutyPoint(34, 400, 100e3, 10),
+                        new DutyPoint(120, 430, 100e3, 30)));
         Trace whole = EnduranceRun.run(soaked().system(), duty, 0.1);
         Trace half = EnduranceRun.run(soaked().system(), duty, 0.05);
         for (int i = 1; i < whole.length(); i++) {
-            assertThat(whole.intake()[i]).as("at %.2f s", whole.time()[i]).isCloseTo((half.intake()[2 * i] + half.intake()[2 * i + 1]) / 2, within(0.1));
+            assertThat(whole.intake()[i])
+                    .as("at %.2f s", whole.time()[i])
+                    .isCloseTo((half.intake()[2 * i] + half.intake()[2 * i + 1]) / 2, within(0.1));
         }
     }
 
@@ -194,8 +232,17 @@ class SurroundingsTest {
         s.plenumWall = Optional.of(new PlenumWallSpec(6, 0.2, 368, 20));
         s.bay = Optional.of(new BaySpec(45, 12, 240));
         s.bayShare = 0.5;
-        Duty duty = new Duty("staging and run", true, 40, 1, 0, List.of(new DutyPoint(0, 95, -55e3, 0), new DutyPoint(300, 95, -55e3, 0),
-                new DutyPoint(301, 300, 60e3, 2), new DutyPoint(313, 600, 70e3, 55)));
+        Duty duty = new Duty(
+                "staging and run",
+                true,
+                40,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, 95, -55e3, 0),
+                        new DutyPoint(300, 95, -55e3, 0),
+                        new DutyPoint(301, 300, 60e3, 2),
+                        new DutyPoint(313, 600, 70e3, 55)));
         Trace trace = EnduranceRun.run(s.system(), duty);
         int line = firstAfter(trace, 300);
         assertThat(trace.intake()[line] - 273.15).isBetween(60.0, 80.0);
@@ -219,7 +266,11 @@ class SurroundingsTest {
     private static double coldPipeWarmsBy(double distance, boolean shielded) {
         Systems s = Systems.standard();
         s.bay = Optional.of(new BaySpec(45, 14, 240));
-        s.coldWall = new PipeWallSpec(PipeMaterial.ALUMINIUM.usualWall(), false, 0, Optional.of(new HotNeighbour(950, 0.2, distance, 0.4, shielded)));
+        s.coldWall = new PipeWallSpec(
+                PipeMaterial.ALUMINIUM.usualWall(),
+                false,
+                0,
+                Optional.of(new HotNeighbour(950, 0.2, distance, 0.4, shielded)));
         SteadyResult with = s.system().steady(Systems.point(2000, 30, 5));
         s.coldWall = new PipeWallSpec(PipeMaterial.ALUMINIUM.usualWall(), false, 0, Optional.empty());
         SteadyResult without = s.system().steady(Systems.point(2000, 30, 5));
@@ -253,7 +304,8 @@ class SurroundingsTest {
         }
         double at = 315;
         double capacity = l.volume * Water.density(at) * Water.heatCapacity(at);
-        assertThat(water.stored() - before).isCloseTo(capacity * 50 * -Math.expm1(-5 * 1800 / capacity), withinPercentage(0.5));
+        assertThat(water.stored() - before)
+                .isCloseTo(capacity * 50 * -Math.expm1(-5 * 1800 / capacity), withinPercentage(0.5));
     }
 
     /** A loop that nothing cools for good is answered as it starts, whatever its tank leaks. */
@@ -265,7 +317,9 @@ class SurroundingsTest {
         l.tank = Optional.of(new TankSpec(12e-3, false, OptionalDouble.of(280), IceSpec.NONE, false));
         SteadyResult steady = l.systems().system().steady(POINT);
         assertThat(steady.core().coldIn()).isEqualTo(280);
-        assertThat(steady.loops().get(0).rise()).as("and told how fast it warms").isPositive();
+        assertThat(steady.loops().get(0).rise())
+                .as("and told how fast it warms")
+                .isPositive();
     }
 
     @Test
@@ -284,11 +338,9 @@ class SurroundingsTest {
         double rate = 1000;
         HoseLine hose = new HoseLine(capacity, 290);
         double out = 0;
-        double in = 0;
         double time = 0;
         while (time < 12) {
             double was = time;
-            in += rate * dt * 310;
             out = hose.push(rate * dt, 310);
             time += dt;
             if (time <= 4 - 1e-9) {
@@ -337,7 +389,16 @@ class SurroundingsTest {
         Trace trace = EnduranceRun.run(s.system(), hold(Systems.point(4000, 90, 20), 5, 20), new Sensor(10), 0.1);
         assertThat(trace.shown()[30]).isLessThanOrEqualTo(trace.intake()[30] + 1e-9);
         Systems cooled = Systems.standard();
-        Duty pull = new Duty("pull", true, 5, 1, 0, List.of(new DutyPoint(0, 200, 0, 20), new DutyPoint(1, 420, 100e3, 20), new DutyPoint(12, 430, 100e3, 25)));
+        Duty pull = new Duty(
+                "pull",
+                true,
+                5,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, 200, 0, 20),
+                        new DutyPoint(1, 420, 100e3, 20),
+                        new DutyPoint(12, 430, 100e3, 25)));
         Trace pulled = EnduranceRun.run(cooled.system(), pull, new Sensor(10), 0.05);
         assertThat(last(pulled.shown())).isLessThan(last(pulled.intake()) - 1);
     }

@@ -30,7 +30,8 @@ class BlowerAndDemandTest {
     void compressorOfTheTextbook() {
         double out = BlowerSpec.outletTemperature(HumidAir.DRY, 285.15, 8, 0.8);
         assertThat(out).isCloseTo(569.5, withinPercentage(0.3));
-        assertThat(0.2 * (HumidAir.DRY.enthalpy(out) - HumidAir.DRY.enthalpy(285.15))).isCloseTo(58.0e3, withinPercentage(0.5));
+        assertThat(0.2 * (HumidAir.DRY.enthalpy(out) - HumidAir.DRY.enthalpy(285.15)))
+                .isCloseTo(58.0e3, withinPercentage(0.5));
     }
 
     /** 300 kW at 300 g/kWh and 12 : 1 by hand: 0.3 kg/s. */
@@ -57,8 +58,16 @@ class BlowerAndDemandTest {
         double flow = cases.between(0.01, 0.5);
         double ratio = cases.between(1.01, 3.6);
         MapPoint p = MAP.at(flow, ratio);
-        double least = MAP.lines().stream().flatMap(l -> l.points().stream()).mapToDouble(SpeedLine.Point::efficiency).min().orElseThrow();
-        double most = MAP.lines().stream().flatMap(l -> l.points().stream()).mapToDouble(SpeedLine.Point::efficiency).max().orElseThrow();
+        double least = MAP.lines().stream()
+                .flatMap(l -> l.points().stream())
+                .mapToDouble(SpeedLine.Point::efficiency)
+                .min()
+                .orElseThrow();
+        double most = MAP.lines().stream()
+                .flatMap(l -> l.points().stream())
+                .mapToDouble(SpeedLine.Point::efficiency)
+                .max()
+                .orElseThrow();
         assertThat(p.efficiency()).isBetween(least - 1e-9, most + 1e-9);
         assertThat(MAP.efficiencyAt(flow, ratio)).isEqualTo(p.efficiency());
         if (p.place() == MapPoint.Place.INSIDE) {
@@ -84,7 +93,9 @@ class BlowerAndDemandTest {
     void flowIsCorrectedToTheMapsInlet() {
         assertThat(MAP.corrected(0.2, 298.15, 100e3)).isCloseTo(0.2, within(1e-12));
         assertThat(MAP.corrected(0.2, 298.15, 80e3)).as("thin air").isCloseTo(0.25, within(1e-12));
-        assertThat(MAP.corrected(0.2, 335.42, 100e3)).as("warm air").isCloseTo(0.2 * Math.sqrt(335.42 / 298.15), within(1e-12));
+        assertThat(MAP.corrected(0.2, 335.42, 100e3))
+                .as("warm air")
+                .isCloseTo(0.2 * Math.sqrt(335.42 / 298.15), within(1e-12));
     }
 
     private static SpeedLine line(double rpm, double... flowRatio) {
@@ -96,7 +107,8 @@ class BlowerAndDemandTest {
     }
 
     private static void refused(List<SpeedLine> lines, String... words) {
-        assertThatThrownBy(() -> new CompressorMap(298.15, 100e3, lines)).isInstanceOf(EnthalpaFault.class)
+        assertThatThrownBy(() -> new CompressorMap(298.15, 100e3, lines))
+                .isInstanceOf(EnthalpaFault.class)
                 .satisfies(e -> assertThat(((EnthalpaFault) e).sentence()).contains(words));
     }
 
@@ -104,9 +116,15 @@ class BlowerAndDemandTest {
     void badMapsAreRefusedByName() {
         SpeedLine slow = line(60_000, 0.05, 1.5, 0.1, 1.4, 0.14, 1.2);
         refused(List.of(slow), "number of speed lines on the map is 1", "2 or more");
-        refused(List.of(slow, line(90_000, 0.1, 2.0)), "number of points on the map line 90000 rpm is 1", "One point is not a line");
+        refused(
+                List.of(slow, line(90_000, 0.1, 2.0)),
+                "number of points on the map line 90000 rpm is 1",
+                "One point is not a line");
         refused(List.of(slow, line(90_000, 0.04, 1.45, 0.12, 1.1)), "map lines 60000 rpm and 90000 rpm", "lines cross");
-        refused(List.of(slow, line(90_000, 0.04, 1.9, 0.08, 1.35, 0.12, 1.1)), "map lines 60000 rpm and 90000 rpm at 0.", "lines cross");
+        refused(
+                List.of(slow, line(90_000, 0.04, 1.9, 0.08, 1.35, 0.12, 1.1)),
+                "map lines 60000 rpm and 90000 rpm at 0.",
+                "lines cross");
         refused(List.of(slow, line(90_000, 0.2, 2.0, 0.1, 2.2)), "map line 90000 rpm, point 2, flow", "flow rising");
         refused(List.of(slow, line(60_000, 0.1, 2.0, 0.2, 1.9)), "speed of two map lines");
         refused(List.of(slow, line(90_000, 0.1, 0.9, 0.2, 0.8)), "pressure ratio is 0.90", "not boost");

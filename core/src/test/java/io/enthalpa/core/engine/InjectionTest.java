@@ -29,17 +29,20 @@ class InjectionTest {
     void muchWaterInDryAirEndsAtTheWetBulb() {
         HumidAir air = HumidAir.at(298.15, 101325, 0.332);
         // Just above what saturation takes, all at 15 °C.
-        InjectionCooling cooled = InjectionCooling.of(new InjectionSpec(0, 4.3e-6, 1e6, 1e6, -1, 0, 1, 1), air, 1, 298.15, 101325, 0, 288.15);
+        InjectionCooling cooled = InjectionCooling.of(
+                new InjectionSpec(0, 4.3e-6, 1e6, 1e6, -1, 0, 1, 1), air, 1, 298.15, 101325, 0, 288.15);
         assertThat(cooled.saturated()).isTrue();
         assertThat(cooled.temperature() - 273.15).isCloseTo(15.0, within(0.25));
         double vapour = air.waterMoleFraction() * (1 - cooled.displaced()) + cooled.displaced();
-        assertThat(vapour * 101325).isCloseTo(WaterVapour.saturationPressure(cooled.temperature()), withinPercentage(1));
+        assertThat(vapour * 101325)
+                .isCloseTo(WaterVapour.saturationPressure(cooled.temperature()), withinPercentage(1));
     }
 
     /** By hand: 2 g/s of water all evaporated in 0.3 kg/s: 2e-3 x 2.37 MJ/kg + warming over 0.3 x 1010: about 16 K. */
     @Test
     void littleWaterEvaporatesWhollyAndCoolsByItsLatentHeat() {
-        InjectionCooling cooled = InjectionCooling.of(new InjectionSpec(0, 2e-6, 1e6, 1e6, -1, 0, 1, 1), HumidAir.DRY, 0.3, 350, 2e5, 0, 298.15);
+        InjectionCooling cooled = InjectionCooling.of(
+                new InjectionSpec(0, 2e-6, 1e6, 1e6, -1, 0, 1, 1), HumidAir.DRY, 0.3, 350, 2e5, 0, 298.15);
         assertThat(cooled.saturated()).isFalse();
         assertThat(cooled.water()).isCloseTo(2e-3 * 0.998, withinPercentage(0.5));
         assertThat(350 - cooled.temperature()).isCloseTo(16.5, within(0.8));
@@ -61,14 +64,18 @@ class InjectionTest {
             assertThat(more.temperature()).isLessThan(some.temperature());
         }
         double mass = 0.3 / 60e3 * Math.sqrt((1000e3 - 90e3) / 700e3) * 1000;
-        assertThat(some.water() + some.alcohol()).as("never more than is sprayed").isLessThanOrEqualTo(mass * 0.6 + 1e-9);
+        assertThat(some.water() + some.alcohol())
+                .as("never more than is sprayed")
+                .isLessThanOrEqualTo(mass * 0.6 + 1e-9);
     }
 
     /** Methanol evaporates where water cannot: at 30 °C its vapour pressure is five times water's. */
     @Test
     void alcoholHelpsACoolCharge() {
-        InjectionCooling water = InjectionCooling.of(spec(0, 0.5, 1), HumidAir.at(300, 101325, 0.7), 0.2, 310, 2e5, 90e3, 298);
-        InjectionCooling mix = InjectionCooling.of(spec(0.5, 0.5, 1), HumidAir.at(300, 101325, 0.7), 0.2, 310, 2e5, 90e3, 298);
+        InjectionCooling water =
+                InjectionCooling.of(spec(0, 0.5, 1), HumidAir.at(300, 101325, 0.7), 0.2, 310, 2e5, 90e3, 298);
+        InjectionCooling mix =
+                InjectionCooling.of(spec(0.5, 0.5, 1), HumidAir.at(300, 101325, 0.7), 0.2, 310, 2e5, 90e3, 298);
         assertThat(water.saturated()).isTrue();
         assertThat(mix.temperature()).isLessThan(water.temperature() - 3);
     }
@@ -79,8 +86,11 @@ class InjectionTest {
     void chargeBelowTheDewPointOfItsWeatherStillHasAnAnswer() {
         for (double inlet = 270; inlet < 330; inlet += 2.5) {
             for (double pressure : new double[] {1.1e5, 2e5, 3e5}) {
-                InjectionCooling cooled = InjectionCooling.of(spec(0.5, 0.5, 1), HumidAir.at(308, 101325, 1), 0.2, inlet, pressure, 90e3, 308);
-                assertThat(cooled.temperature()).as("%s K, %s Pa", inlet, pressure).isBetween(inlet - 60, Math.max(inlet, 308) + 5);
+                InjectionCooling cooled = InjectionCooling.of(
+                        spec(0.5, 0.5, 1), HumidAir.at(308, 101325, 1), 0.2, inlet, pressure, 90e3, 308);
+                assertThat(cooled.temperature())
+                        .as("%s K, %s Pa", inlet, pressure)
+                        .isBetween(inlet - 60, Math.max(inlet, 308) + 5);
             }
         }
     }

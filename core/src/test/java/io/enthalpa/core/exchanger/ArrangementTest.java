@@ -32,7 +32,8 @@ class ArrangementTest {
     void oneStreamMixed() {
         assertThat(Effectiveness.CROSSFLOW_HOT_MIXED.of(2, 1, true)).isCloseTo(0.579, within(0.001));
         assertThat(Effectiveness.CROSSFLOW_COLD_MIXED.of(2, 1, true)).isCloseTo(0.579, within(0.001));
-        assertThat(Effectiveness.CROSSFLOW_HOT_MIXED.of(3, 0.5, true)).isEqualTo(Effectiveness.CROSSFLOW_COLD_MIXED.of(3, 0.5, false));
+        assertThat(Effectiveness.CROSSFLOW_HOT_MIXED.of(3, 0.5, true))
+                .isEqualTo(Effectiveness.CROSSFLOW_COLD_MIXED.of(3, 0.5, false));
     }
 
     @ParameterizedTest
@@ -45,7 +46,9 @@ class ArrangementTest {
         double counter = Effectiveness.COUNTERFLOW.of(ntu, ratio, hot);
         double unmixed = Effectiveness.CROSSFLOW_UNMIXED.of(ntu, ratio, hot);
         double crossCounter = Effectiveness.U_FLOW_CROSS_COUNTER.of(ntu, ratio, hot);
-        assertThat(crossCounter).as("two passes behind each other lie between crossflow and counterflow").isBetween(unmixed - 1e-9, counter + 1e-9);
+        assertThat(crossCounter)
+                .as("two passes behind each other lie between crossflow and counterflow")
+                .isBetween(unmixed - 1e-9, counter + 1e-9);
         assertThat(Effectiveness.CROSSFLOW_HOT_MIXED.of(ntu, ratio, hot)).isLessThanOrEqualTo(unmixed + 1e-6);
         assertThat(Effectiveness.CROSSFLOW_COLD_MIXED.of(ntu, ratio, hot)).isLessThanOrEqualTo(unmixed + 1e-6);
     }

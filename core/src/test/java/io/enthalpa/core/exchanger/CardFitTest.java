@@ -42,7 +42,9 @@ class CardFitTest {
 
     private static RatedCore core(List<RatingCard.Point> points, double chargeShare) {
         RatingCard card = new RatingCard(SIZE, 6, Coolant.AIR, points, chargeShare, 0.01);
-        return (RatedCore) new ChargeCooler(new CoreSpec("", SIZE, card, Effectiveness.CROSSFLOW_UNMIXED, EndTankSpec.usual(0.063), PortSide.RIGHT)).model();
+        return (RatedCore) new ChargeCooler(new CoreSpec(
+                        "", SIZE, card, Effectiveness.CROSSFLOW_UNMIXED, EndTankSpec.usual(0.063), PortSide.RIGHT))
+                .model();
     }
 
     @ParameterizedTest
@@ -51,7 +53,11 @@ class CardFitTest {
         Cases cases = Cases.of(seed);
         double hot = cases.between(500.0, 1500.0);
         double cold = cases.between(400.0, 1200.0);
-        List<RatingCard.Point> points = List.of(measured(0.2, 8, hot, cold), measured(0.1, 8, hot, cold), measured(0.2, 4, hot, cold), measured(0.3, 12, hot, cold));
+        List<RatingCard.Point> points = List.of(
+                measured(0.2, 8, hot, cold),
+                measured(0.1, 8, hot, cold),
+                measured(0.2, 4, hot, cold),
+                measured(0.3, 12, hot, cold));
         RatedCore core = core(points, 0.5);
         assertThat(core.filmsSeparated()).isTrue();
         Conductances found = core.conductances(0.2, 366, 8 * SIZE.face() * HumidAir.DRY.density(101325, 298.15), 310);
@@ -72,7 +78,8 @@ class CardFitTest {
 
     @Test
     void rangeGrowsWithTheMeasuredSpan() {
-        RatedCore core = core(List.of(measured(0.2, 8, 900, 700), measured(0.1, 4, 900, 700), measured(0.4, 8, 900, 700)), 0.4);
+        RatedCore core =
+                core(List.of(measured(0.2, 8, 900, 700), measured(0.1, 4, 900, 700), measured(0.4, 8, 900, 700)), 0.4);
         assertThat(core.hotFlows().min()).isCloseTo(0.15, within(1e-6));
         assertThat(core.hotFlows().max()).isCloseTo(3.6, within(1e-6));
         assertThat(core.coldFlows().max()).isCloseTo(1.8, within(1e-6));
@@ -82,14 +89,25 @@ class CardFitTest {
     void pointThatDoesNotFitTheOthersShowsAsMisfit() {
         RatingCard.Point good = measured(0.2, 8, 900, 700);
         RatingCard.Point off = measured(0.1, 8, 900, 700);
-        RatingCard.Point wrong = new RatingCard.Point(off.chargeFlow(), off.chargePressure(), off.chargeIn(), off.chargeOut() + 12, off.loss(), 8, 0, off.coolantIn());
-        assertThat(core(List.of(good, wrong, measured(0.2, 4, 900, 700)), 0.4).misfit()).isGreaterThan(0.05);
+        RatingCard.Point wrong = new RatingCard.Point(
+                off.chargeFlow(),
+                off.chargePressure(),
+                off.chargeIn(),
+                off.chargeOut() + 12,
+                off.loss(),
+                8,
+                0,
+                off.coolantIn());
+        assertThat(core(List.of(good, wrong, measured(0.2, 4, 900, 700)), 0.4).misfit())
+                .isGreaterThan(0.05);
     }
 
     @Test
     void impossiblePointIsNamedByItsNumber() {
         List<RatingCard.Point> points = new ArrayList<>(List.of(measured(0.2, 8, 900, 700)));
         points.add(new RatingCard.Point(0.1, 220e3, 413.15, 290, 1000, 8, 0, 298.15));
-        assertThatThrownBy(() -> core(points, 0.4)).isInstanceOf(EnthalpaFault.class).hasMessageContaining("point 2");
+        assertThatThrownBy(() -> core(points, 0.4))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("point 2");
     }
 }

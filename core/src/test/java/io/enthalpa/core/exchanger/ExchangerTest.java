@@ -32,7 +32,8 @@ class ExchangerTest {
     void effectivenessAgreesWithThePublishedTable(ReferenceTable.Row row) {
         double ntu = row.get("ntu");
         double ratio = row.get("capacity_ratio");
-        assertThat(Effectiveness.CROSSFLOW_UNMIXED.of(ntu, ratio)).isCloseTo(row.get("crossflow_both_unmixed"), withinPercentage(0.01));
+        assertThat(Effectiveness.CROSSFLOW_UNMIXED.of(ntu, ratio))
+                .isCloseTo(row.get("crossflow_both_unmixed"), withinPercentage(0.01));
         assertThat(Effectiveness.COUNTERFLOW.of(ntu, ratio)).isCloseTo(row.get("counterflow"), withinPercentage(0.01));
     }
 
@@ -48,22 +49,26 @@ class ExchangerTest {
             assertThat(arrangement.of(ntu * 1.1, ratio)).isGreaterThanOrEqualTo(e);
             assertThat(arrangement.of(ntu, ratio + 0.05)).isLessThanOrEqualTo(e + 1e-12);
         }
-        assertThat(Effectiveness.COUNTERFLOW.of(ntu, ratio)).isGreaterThanOrEqualTo(Effectiveness.CROSSFLOW_UNMIXED.of(ntu, ratio) - 1e-12);
+        assertThat(Effectiveness.COUNTERFLOW.of(ntu, ratio))
+                .isGreaterThanOrEqualTo(Effectiveness.CROSSFLOW_UNMIXED.of(ntu, ratio) - 1e-12);
     }
 
     @ParameterizedTest
     @EnumSource(Effectiveness.class)
     void ntuIsTheInverseOfEffectiveness(Effectiveness arrangement) {
         for (double ntu : new double[] {0.1, 1, 3, 7}) {
-            assertThat(arrangement.ntuFor(arrangement.of(ntu, 0.4), 0.4, true)).isCloseTo(ntu, withinPercentage(0.0001));
+            assertThat(arrangement.ntuFor(arrangement.of(ntu, 0.4), 0.4, true))
+                    .isCloseTo(ntu, withinPercentage(0.0001));
         }
         assertThat(arrangement.ntuFor(0, 0.5, true)).isCloseTo(0, within(1e-6));
         assertThat(arrangement.of(0, 0.5)).isZero();
     }
 
     private static RatedExchanger rated(CoreSize size) {
-        ReferencePoint card = ReferencePoint.fromTemperatures(0.2, 1012, 413.15, 320.15, 1.2, 1006, 298.15, SIZE, Effectiveness.CROSSFLOW_UNMIXED);
-        return new RatedExchanger(List.of(card), ScalingLaw.chargeToAir(0.35, 0.03), size, Effectiveness.CROSSFLOW_UNMIXED);
+        ReferencePoint card = ReferencePoint.fromTemperatures(
+                0.2, 1012, 413.15, 320.15, 1.2, 1006, 298.15, SIZE, Effectiveness.CROSSFLOW_UNMIXED);
+        return new RatedExchanger(
+                List.of(card), ScalingLaw.chargeToAir(0.35, 0.03), size, Effectiveness.CROSSFLOW_UNMIXED);
     }
 
     @Test
@@ -84,8 +89,11 @@ class ExchangerTest {
         RatedExchanger small = rated(new CoreSize(0.5, 0.25, depth));
         RatedExchanger wide = rated(new CoreSize(0.55, 0.25, depth));
         double base = small.transfer(hot, hot * 1012, cold, cold * 1006).conductancePerKelvin();
-        assertThat(wide.transfer(hot, hot * 1012, cold * 1.1, cold * 1.1 * 1006).conductancePerKelvin()).isGreaterThan(base);
-        assertThat(small.transfer(hot, hot * 1012, cold * 1.2, cold * 1.2 * 1006).conductancePerKelvin()).isGreaterThan(base);
+        assertThat(wide.transfer(hot, hot * 1012, cold * 1.1, cold * 1.1 * 1006).conductancePerKelvin())
+                .isGreaterThan(base);
+        assertThat(small.transfer(hot, hot * 1012, cold * 1.2, cold * 1.2 * 1006)
+                        .conductancePerKelvin())
+                .isGreaterThan(base);
     }
 
     @Test
@@ -96,11 +104,15 @@ class ExchangerTest {
 
     @Test
     void cardThatContradictsItselfIsRefused() {
-        assertThatThrownBy(() -> ReferencePoint.fromTemperatures(0.2, 1012, 413.15, 290, 1.2, 1006, 298.15, SIZE, Effectiveness.CROSSFLOW_UNMIXED))
-                .isInstanceOf(EnthalpaFault.class).hasMessageContaining("outlet temperature on the rating card");
-        assertThatThrownBy(() -> ReferencePoint.fromTemperatures(0.2, 1012, 413.15, 420, 1.2, 1006, 298.15, SIZE, Effectiveness.CROSSFLOW_UNMIXED))
+        assertThatThrownBy(() -> ReferencePoint.fromTemperatures(
+                        0.2, 1012, 413.15, 290, 1.2, 1006, 298.15, SIZE, Effectiveness.CROSSFLOW_UNMIXED))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("outlet temperature on the rating card");
+        assertThatThrownBy(() -> ReferencePoint.fromTemperatures(
+                        0.2, 1012, 413.15, 420, 1.2, 1006, 298.15, SIZE, Effectiveness.CROSSFLOW_UNMIXED))
                 .isInstanceOf(EnthalpaFault.class);
         assertThatThrownBy(() -> ReferencePoint.fromHeat(90e3, 0.33, 4180, 333.15, 0.6, 1006, 298.15, SIZE))
-                .isInstanceOf(EnthalpaFault.class).hasMessageContaining("90.00 kW");
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("90.00 kW");
     }
 }

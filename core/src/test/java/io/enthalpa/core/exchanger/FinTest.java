@@ -29,7 +29,9 @@ class FinTest {
     }
 
     static Stream<FinSpec> fins() {
-        return Stream.of(FinSpec.plain(6e-3, 2.5e-3, 0.2e-3), FinSpec.offset(6e-3, 2e-3, 0.15e-3, 3e-3),
+        return Stream.of(
+                FinSpec.plain(6e-3, 2.5e-3, 0.2e-3),
+                FinSpec.offset(6e-3, 2e-3, 0.15e-3, 3e-3),
                 FinSpec.louvred(8e-3, 1.6e-3, 0.1e-3, 1.2e-3, Math.toRadians(27)));
     }
 
@@ -59,7 +61,9 @@ class FinTest {
         for (double flux = 1; flux < 60; flux *= 1.05) {
             FinFlow flow = flow(fin, flux);
             assertThat(flow.film()).isGreaterThan(film);
-            assertThat(flow.friction() * flux * flux).as("at %.1f kg/(m2 s)", flux).isGreaterThan(loss);
+            assertThat(flow.friction() * flux * flux)
+                    .as("at %.1f kg/(m2 s)", flux)
+                    .isGreaterThan(loss);
             film = flow.film();
             loss = flow.friction() * flux * flux;
         }
@@ -81,7 +85,8 @@ class FinTest {
         FinSpec fin = FinSpec.louvred(8e-3, 1.5e-3, 0.1e-3, 1.2e-3, Math.toRadians(28));
         double flux = 300 * AIR.viscosity() / 1.2e-3;
         FinFlow flow = ChangWang1997.flow(fin, 0.032, 2e-3, flux, AIR);
-        assertThat(flow.film() * Math.pow(AIR.prandtl(), 2.0 / 3) / (flux * AIR.heatCapacity())).isBetween(0.015, 0.04);
+        assertThat(flow.film() * Math.pow(AIR.prandtl(), 2.0 / 3) / (flux * AIR.heatCapacity()))
+                .isBetween(0.015, 0.04);
         assertThat(flow.friction()).isBetween(0.06, 0.2);
     }
 
@@ -93,7 +98,8 @@ class FinTest {
         FinSpec plain = FinSpec.plain(6e-3, 2e-3, 0.15e-3);
         FinSpec offset = FinSpec.offset(6e-3, 2e-3, 0.15e-3, 3e-3);
         assertThat(flow(offset, flux).film()).isGreaterThan(flow(plain, flux).film());
-        assertThat(flow(offset, flux).friction()).isGreaterThan(flow(plain, flux).friction());
+        assertThat(flow(offset, flux).friction())
+                .isGreaterThan(flow(plain, flux).friction());
     }
 
     /** Incropera &amp; DeWitt: tanh(mL)/(mL); mL 1 gives 0.7616. */
@@ -109,14 +115,26 @@ class FinTest {
     void surfaceAndSectionAddUp(FinSpec fin) {
         assertThat(fin.openShare()).isBetween(0.5, 1.0);
         double perimeterArea = 2 * (fin.passageWidth() + fin.passageHeight()) / fin.pitch();
-        assertThat(fin.areaPerPlan()).as("two plates and the fins, the strips' edges on top").isBetween(0.99 * perimeterArea, 1.15 * perimeterArea);
+        assertThat(fin.areaPerPlan())
+                .as("two plates and the fins, the strips' edges on top")
+                .isBetween(0.99 * perimeterArea, 1.15 * perimeterArea);
         assertThat(fin.metalPerPlan()).isLessThan(0.3 * fin.gap());
     }
 
     @Test
     void finThickerThanItsPitchIsRefused() {
-        assertThatThrownBy(() -> new FinnedBlock(FinnedBlock.Construction.BAR_AND_PLATE, Coolant.AIR, FinSpec.plain(6e-3, 1e-3, 1.2e-3),
-                FinSpec.plain(8e-3, 2e-3, 0.1e-3), 0.5e-3, 5e-3, 180, 0, 0))
-                .isInstanceOf(EnthalpaFault.class).hasMessageContaining("charge fin thickness is 1.20 mm").hasMessageContaining("below 0.60 mm");
+        assertThatThrownBy(() -> new FinnedBlock(
+                        FinnedBlock.Construction.BAR_AND_PLATE,
+                        Coolant.AIR,
+                        FinSpec.plain(6e-3, 1e-3, 1.2e-3),
+                        FinSpec.plain(8e-3, 2e-3, 0.1e-3),
+                        0.5e-3,
+                        5e-3,
+                        180,
+                        0,
+                        0))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("charge fin thickness is 1.20 mm")
+                .hasMessageContaining("below 0.60 mm");
     }
 }

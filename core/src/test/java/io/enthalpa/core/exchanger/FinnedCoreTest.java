@@ -23,7 +23,9 @@ class FinnedCoreTest {
     }
 
     private static FinnedCore core(CoreSize size, EndTankSpec tanks, Effectiveness arrangement) {
-        return (FinnedCore) new ChargeCooler(new CoreSpec("bar-and-plate", size, Blocks.barAndPlate(), arrangement, tanks, PortSide.RIGHT)).model();
+        return (FinnedCore) new ChargeCooler(
+                        new CoreSpec("bar-and-plate", size, Blocks.barAndPlate(), arrangement, tanks, PortSide.RIGHT))
+                .model();
     }
 
     private static FinnedCore core(CoreSize size) {
@@ -37,7 +39,8 @@ class FinnedCoreTest {
         assertThat(core.metalMass()).isBetween(3.0, 7.0);
         assertThat(core.loss(0.2, 2.0, 2.4, 365)).isBetween(1500.0, 9000.0);
         double air = 8 * SIZE.face() * 1.18;
-        double effectiveness = Effectiveness.CROSSFLOW_UNMIXED.between(core.conductances(0.2, 365, air, 310).overall(), 0.2 * 1012, air * 1006);
+        double effectiveness = Effectiveness.CROSSFLOW_UNMIXED.between(
+                core.conductances(0.2, 365, air, 310).overall(), 0.2 * 1012, air * 1006);
         assertThat(effectiveness).isBetween(0.65, 0.92);
     }
 
@@ -64,11 +67,17 @@ class FinnedCoreTest {
     void layersAreCountedFromTheHeight() {
         FinnedBlock block = Blocks.barAndPlate();
         double step = block.step();
-        assertThat(block.layers(new CoreSize(0.5, 10 * step + block.cold().gap() + 2 * block.plate() + 1e-6, 0.06))).isEqualTo(10);
-        assertThat(block.layers(new CoreSize(0.5, 11 * step + block.cold().gap() + 2 * block.plate() - 1e-4, 0.06))).isEqualTo(10);
-        assertThatThrownBy(() -> block.layers(new CoreSize(0.5, 0.02, 0.06))).isInstanceOf(EnthalpaFault.class)
-                .hasMessageContaining("core height is 20.0 mm").hasMessageContaining("at least one charge layer");
-        assertThatThrownBy(() -> block.layers(new CoreSize(0.5, 0.2, 0.012))).isInstanceOf(EnthalpaFault.class).hasMessageContaining("bar width");
+        assertThat(block.layers(new CoreSize(0.5, 10 * step + block.cold().gap() + 2 * block.plate() + 1e-6, 0.06)))
+                .isEqualTo(10);
+        assertThat(block.layers(new CoreSize(0.5, 11 * step + block.cold().gap() + 2 * block.plate() - 1e-4, 0.06)))
+                .isEqualTo(10);
+        assertThatThrownBy(() -> block.layers(new CoreSize(0.5, 0.02, 0.06)))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("core height is 20.0 mm")
+                .hasMessageContaining("at least one charge layer");
+        assertThatThrownBy(() -> block.layers(new CoreSize(0.5, 0.2, 0.012)))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("bar width");
     }
 
     @Test
@@ -76,20 +85,42 @@ class FinnedCoreTest {
         FinnedCore once = core(SIZE);
         FinnedCore twice = core(SIZE, EndTankSpec.usual(0.063), Effectiveness.U_FLOW_CROSS_COUNTER);
         assertThat(twice.loss(0.15, 2, 2.3, 360)).isGreaterThan(4 * once.loss(0.15, 2, 2.3, 360));
-        assertThat(twice.conductances(0.15, 360, 1.2, 310).hot()).isGreaterThan(1.2 * once.conductances(0.15, 360, 1.2, 310).hot());
+        assertThat(twice.conductances(0.15, 360, 1.2, 310).hot())
+                .isGreaterThan(1.2 * once.conductances(0.15, 360, 1.2, 310).hot());
     }
 
     @Test
     void foulingCostsConductanceAndBlockedPassagesBoth() {
         FinnedBlock clean = Blocks.barAndPlate();
-        FinnedBlock dirty = new FinnedBlock(clean.construction(), clean.coolant(), clean.charge(), clean.cold(), clean.plate(), clean.bar(),
-                clean.conductivity(), 2e-3, 1e-3);
-        FinnedCore one = new FinnedCore(new CoreSpec("", SIZE, clean, Effectiveness.CROSSFLOW_UNMIXED, EndTankSpec.usual(0.063), PortSide.RIGHT), clean, GlycolWater.WATER);
-        FinnedCore two = new FinnedCore(new CoreSpec("", SIZE, dirty, Effectiveness.CROSSFLOW_UNMIXED, EndTankSpec.usual(0.063), PortSide.RIGHT), dirty, GlycolWater.WATER);
-        assertThat(two.conductances(0.2, 360, 1.2, 310).overall()).isLessThan(0.97 * one.conductances(0.2, 360, 1.2, 310).overall());
-        FinnedCore blocked = core(SIZE, new EndTankSpec(0.063, 0.063, EndTankSpec.PortPlace.MIDDLE, false, 0.3, 1), Effectiveness.CROSSFLOW_UNMIXED);
+        FinnedBlock dirty = new FinnedBlock(
+                clean.construction(),
+                clean.coolant(),
+                clean.charge(),
+                clean.cold(),
+                clean.plate(),
+                clean.bar(),
+                clean.conductivity(),
+                2e-3,
+                1e-3);
+        FinnedCore one = new FinnedCore(
+                new CoreSpec(
+                        "", SIZE, clean, Effectiveness.CROSSFLOW_UNMIXED, EndTankSpec.usual(0.063), PortSide.RIGHT),
+                clean,
+                GlycolWater.WATER);
+        FinnedCore two = new FinnedCore(
+                new CoreSpec(
+                        "", SIZE, dirty, Effectiveness.CROSSFLOW_UNMIXED, EndTankSpec.usual(0.063), PortSide.RIGHT),
+                dirty,
+                GlycolWater.WATER);
+        assertThat(two.conductances(0.2, 360, 1.2, 310).overall())
+                .isLessThan(0.97 * one.conductances(0.2, 360, 1.2, 310).overall());
+        FinnedCore blocked = core(
+                SIZE,
+                new EndTankSpec(0.063, 0.063, EndTankSpec.PortPlace.MIDDLE, false, 0.3, 1),
+                Effectiveness.CROSSFLOW_UNMIXED);
         assertThat(blocked.loss(0.2, 2, 2.3, 360)).isGreaterThan(1.4 * one.loss(0.2, 2, 2.3, 360));
-        assertThat(blocked.conductances(0.2, 360, 1.2, 310).overall()).isLessThan(one.conductances(0.2, 360, 1.2, 310).overall());
+        assertThat(blocked.conductances(0.2, 360, 1.2, 310).overall())
+                .isLessThan(one.conductances(0.2, 360, 1.2, 310).overall());
     }
 
     /** TF-02, common practice, no source: a core rated 1.35 times the power loses far less and cools further at the power itself. */
@@ -100,19 +131,24 @@ class FinnedCoreTest {
         double used = rated / 1.35;
         double air = 1.6;
         assertThat(core.loss(used, 2, 2.4, 360) / core.loss(rated, 2, 2.4, 360)).isBetween(0.5, 0.68);
-        double atRating = Effectiveness.CROSSFLOW_UNMIXED.between(core.conductances(rated, 360, air, 310).overall(), rated * 1012, air * 1006);
-        double inUse = Effectiveness.CROSSFLOW_UNMIXED.between(core.conductances(used, 360, air, 310).overall(), used * 1012, air * 1006);
+        double atRating = Effectiveness.CROSSFLOW_UNMIXED.between(
+                core.conductances(rated, 360, air, 310).overall(), rated * 1012, air * 1006);
+        double inUse = Effectiveness.CROSSFLOW_UNMIXED.between(
+                core.conductances(used, 360, air, 310).overall(), used * 1012, air * 1006);
         assertThat(inUse - atRating).isBetween(0.02, 0.12);
     }
 
     /** TF-27, common practice, no source: cores seen on engines carry those engines' air for a few kPa. */
     @Test
     void coresSeenOnEnginesSuitThem() {
-        FinnedCore bigV8 = core(new CoreSize(0.610, 0.445, 0.114), EndTankSpec.usual(0.102), Effectiveness.CROSSFLOW_UNMIXED);
-        FinnedCore truckV8 = core(new CoreSize(0.559, 0.318, 0.089), EndTankSpec.usual(0.076), Effectiveness.CROSSFLOW_UNMIXED);
+        FinnedCore bigV8 =
+                core(new CoreSize(0.610, 0.445, 0.114), EndTankSpec.usual(0.102), Effectiveness.CROSSFLOW_UNMIXED);
+        FinnedCore truckV8 =
+                core(new CoreSize(0.559, 0.318, 0.089), EndTankSpec.usual(0.076), Effectiveness.CROSSFLOW_UNMIXED);
         assertThat(bigV8.loss(0.8, 2.6, 3.2, 370)).as("about 1000 hp").isLessThan(15e3);
         assertThat(truckV8.loss(0.42, 2.0, 2.5, 370)).as("about 500 hp").isLessThan(12e3);
-        FinnedCore overkill = core(new CoreSize(0.650, 0.300, 0.076), EndTankSpec.usual(0.070), Effectiveness.CROSSFLOW_UNMIXED);
+        FinnedCore overkill =
+                core(new CoreSize(0.650, 0.300, 0.076), EndTankSpec.usual(0.070), Effectiveness.CROSSFLOW_UNMIXED);
         double at450 = overkill.loss(0.36, 2.2, 2.7, 365);
         double at270 = overkill.loss(0.22, 2.2, 2.7, 365);
         assertThat(at270).as("far below what it is rated for").isLessThan(0.5 * at450);
@@ -127,16 +163,21 @@ class FinnedCoreTest {
         assertThat(effect.conductanceFactor(1.5)).isBetween(0.5, 1.0);
         assertThat(effect.inletK()).isPositive();
         assertThat(effect.outletK()).isPositive();
-        TankEffect divided = core(SIZE, new EndTankSpec(0.063, 0.05, place, true, 0, 1), Effectiveness.CROSSFLOW_UNMIXED).tankEffect(0.2, 360);
+        TankEffect divided = core(
+                        SIZE, new EndTankSpec(0.063, 0.05, place, true, 0, 1), Effectiveness.CROSSFLOW_UNMIXED)
+                .tankEffect(0.2, 360);
         assertThat(divided.spread()).as("a divided inlet never feeds worse").isLessThanOrEqualTo(effect.spread());
-        TankEffect small = core(SIZE, new EndTankSpec(0.040, 0.05, place, false, 0, 1), Effectiveness.CROSSFLOW_UNMIXED).tankEffect(0.2, 360);
+        TankEffect small = core(SIZE, new EndTankSpec(0.040, 0.05, place, false, 0, 1), Effectiveness.CROSSFLOW_UNMIXED)
+                .tankEffect(0.2, 360);
         assertThat(small.jetSpread()).as("a smaller port blows harder").isGreaterThanOrEqualTo(effect.jetSpread());
     }
 
     @Test
     void portLargerThanItsTankIsRefused() {
         assertThatThrownBy(() -> core(SIZE, EndTankSpec.usual(0.127), Effectiveness.CROSSFLOW_UNMIXED))
-                .isInstanceOf(EnthalpaFault.class).hasMessageContaining("core port bore is 127 mm").hasMessageContaining("at most 102 mm");
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("core port bore is 127 mm")
+                .hasMessageContaining("at most 102 mm");
     }
 
     /** Halves with 1.2 and 0.8 of the flow, counted by hand for NTU 1.5: mean outlet 0.2334 of the inlet difference against 0.2231. */

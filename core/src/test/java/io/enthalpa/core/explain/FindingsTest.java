@@ -49,13 +49,35 @@ class FindingsTest {
     private List<Finding> found() {
         boolean over = outcome == Outcome.OVER_TARGET || outcome == Outcome.PULLS_TIMING;
         boolean pulls = outcome == Outcome.PULLS_TIMING;
-        Verdict verdict = new Verdict(outcome, 326, 700, 320, over ? 192 : NEVER, pulls ? 240 : NEVER, over ? 90 : 0, pulls ? 12 : 0, climbing, limitedFrom, shares, needed, limit, beside);
-        RunFigures figures = new RunFigures(shape, byCoolant, firstShown, 0, recovered, 0.94, 0.82, condensed, 0, List.of());
-        return Findings.of(verdict, figures, new Findings.Circumstances(new Targets(328, 343), runs, 308, new EnergyAudit(1e6, 0, 1e6, latent), loop));
+        Verdict verdict = new Verdict(
+                outcome,
+                326,
+                700,
+                320,
+                over ? 192 : NEVER,
+                pulls ? 240 : NEVER,
+                over ? 90 : 0,
+                pulls ? 12 : 0,
+                climbing,
+                limitedFrom,
+                shares,
+                needed,
+                limit,
+                beside);
+        RunFigures figures =
+                new RunFigures(shape, byCoolant, firstShown, 0, recovered, 0.94, 0.82, condensed, 0, List.of());
+        return Findings.of(
+                verdict,
+                figures,
+                new Findings.Circumstances(
+                        new Targets(328, 343), runs, 308, new EnergyAudit(1e6, 0, 1e6, latent), loop));
     }
 
     private List<Kind> kinds(Part part) {
-        return found().stream().map(Finding::kind).filter(kind -> kind.part() == part).toList();
+        return found().stream()
+                .map(Finding::kind)
+                .filter(kind -> kind.part() == part)
+                .toList();
     }
 
     private FindingsTest cooledByWater() {
@@ -65,18 +87,27 @@ class FindingsTest {
 
     @Test
     void theHeadlineSaysHowItEnds() {
-        assertThat(found().get(0)).isEqualTo(new Finding(Kind.HOLDS, List.of(new Figure("worst", 326, Quantity.TEMPERATURE), new Figure("climbing", 0, Quantity.NUMBER),
-                new Figure("short", 0, Quantity.NUMBER))));
+        assertThat(found().get(0))
+                .isEqualTo(new Finding(
+                        Kind.HOLDS,
+                        List.of(
+                                new Figure("worst", 326, Quantity.TEMPERATURE),
+                                new Figure("climbing", 0, Quantity.NUMBER),
+                                new Figure("short", 0, Quantity.NUMBER))));
         runs = 2;
         assertThat(kinds(Part.HEADLINE)).containsExactly(Kind.HOLDS_BOTH_RUNS);
         runs = 4;
         assertThat(found().get(0).figures()).contains(new Figure("runs", 4, Quantity.NUMBER));
         limitedFrom = 12;
         assertThat(found().get(0).figures()).contains(new Figure("short", 1, Quantity.NUMBER));
-        assertThat(kinds(Part.PARTICULARS)).containsExactly(Kind.TARGET_KEPT, Kind.TIMING_NEVER, Kind.MEAN, Kind.BLOWER_SHORT);
+        assertThat(kinds(Part.PARTICULARS))
+                .containsExactly(Kind.TARGET_KEPT, Kind.TIMING_NEVER, Kind.MEAN, Kind.BLOWER_SHORT);
         outcome = Outcome.PULLS_TIMING;
-        assertThat(found().get(0).figures()).as("when the line was passed, not the target").contains(new Figure("first", 240, Quantity.TIME));
-        assertThat(kinds(Part.PARTICULARS)).containsExactly(Kind.TARGET_PASSED, Kind.TIMING_PASSED, Kind.MEAN, Kind.BLOWER_SHORT);
+        assertThat(found().get(0).figures())
+                .as("when the line was passed, not the target")
+                .contains(new Figure("first", 240, Quantity.TIME));
+        assertThat(kinds(Part.PARTICULARS))
+                .containsExactly(Kind.TARGET_PASSED, Kind.TIMING_PASSED, Kind.MEAN, Kind.BLOWER_SHORT);
         outcome = Outcome.OVER_TARGET;
         assertThat(found().get(0).figures()).contains(new Figure("first", 192, Quantity.TIME));
     }
@@ -88,8 +119,16 @@ class FindingsTest {
     }
 
     @ParameterizedTest
-    @CsvSource({"FLAT, HOLDS, false, FLAT_AND_HOLDS", "FLAT, OVER_TARGET, false, FLAT_BUT_HIGH", "SAW_TEETH, HOLDS, true, TEETH_AND_HOLDS", "SAW_TEETH, PULLS_TIMING, false, TEETH_TOO_HIGH",
-        "SOAKED, HOLDS, false, SOAKED_THEN_AIR", "SOAKED, HOLDS, true, SOAKED_THEN_WATER", "RAMP, OVER_TARGET, false, RAMP_OF_LITTLE_AIR", "RAMP, OVER_TARGET, true, RAMP_OF_LITTLE_WATER"})
+    @CsvSource({
+        "FLAT, HOLDS, false, FLAT_AND_HOLDS",
+        "FLAT, OVER_TARGET, false, FLAT_BUT_HIGH",
+        "SAW_TEETH, HOLDS, true, TEETH_AND_HOLDS",
+        "SAW_TEETH, PULLS_TIMING, false, TEETH_TOO_HIGH",
+        "SOAKED, HOLDS, false, SOAKED_THEN_AIR",
+        "SOAKED, HOLDS, true, SOAKED_THEN_WATER",
+        "RAMP, OVER_TARGET, false, RAMP_OF_LITTLE_AIR",
+        "RAMP, OVER_TARGET, true, RAMP_OF_LITTLE_WATER"
+    })
     void theShapeSaysWhatItPointsAt(RunShape is, Outcome ends, boolean water, Kind says) {
         shape = is;
         outcome = ends;
@@ -106,7 +145,9 @@ class FindingsTest {
         byCoolant = 0.8;
         assertThat(kinds(Part.SHAPE)).containsExactly(Kind.RAMP_OF_WARM_AIR);
         cooledByWater();
-        assertThat(kinds(Part.SHAPE)).as("the radiator's share is larger than the tank's").containsExactly(Kind.RAMP_OF_SINK);
+        assertThat(kinds(Part.SHAPE))
+                .as("the radiator's share is larger than the tank's")
+                .containsExactly(Kind.RAMP_OF_SINK);
         shares = new ResistanceShares(0.2, 0.02, 0.2, 0.1, 0.1, 0.38, 0);
         assertThat(kinds(Part.SHAPE)).containsExactly(Kind.RAMP_OF_TANK);
         shares = null;
@@ -117,7 +158,9 @@ class FindingsTest {
     void whatIsNotJudgedIsToldWhereItIsHotter() {
         assertThat(kinds(Part.BESIDE)).isEmpty();
         beside = new Verdict.Beside(325, 18, 326.9, 30);
-        assertThat(kinds(Part.BESIDE)).as("no hotter than what is judged, or hardly").isEmpty();
+        assertThat(kinds(Part.BESIDE))
+                .as("no hotter than what is judged, or hardly")
+                .isEmpty();
         beside = new Verdict.Beside(335, 18, 344, 30);
         assertThat(kinds(Part.BESIDE)).containsExactly(Kind.START_SOAK, Kind.HOT_OFF_LOAD);
     }
@@ -128,20 +171,30 @@ class FindingsTest {
         outcome = Outcome.PULLS_TIMING;
         recovered = 8;
         condensed = 0.143;
-        assertThat(kinds(Part.WORTH)).containsExactly(Kind.DENSITY, Kind.BACK_AT_TARGET, Kind.SENSOR_NEVER_SHOWS, Kind.CONDENSED);
+        assertThat(kinds(Part.WORTH))
+                .containsExactly(Kind.DENSITY, Kind.BACK_AT_TARGET, Kind.SENSOR_NEVER_SHOWS, Kind.CONDENSED);
         firstShown = 71;
         latent = 0.18e6;
-        assertThat(kinds(Part.WORTH)).containsExactly(Kind.DENSITY, Kind.BACK_AT_TARGET, Kind.SENSOR_SHOWS, Kind.CONDENSED_HEAVILY);
+        assertThat(kinds(Part.WORTH))
+                .containsExactly(Kind.DENSITY, Kind.BACK_AT_TARGET, Kind.SENSOR_SHOWS, Kind.CONDENSED_HEAVILY);
     }
 
     @ParameterizedTest
-    @CsvSource({"COLD_SIDE, false, LIMIT_LITTLE_AIR, 0.7", "COLD_SIDE, true, LIMIT_LITTLE_WATER, 0.7", "WALL, false, LIMIT_WALL, 0.02", "WARMED_AIR, false, LIMIT_WARMED_AIR, 0",
-        "CHARGE, false, LIMIT_CHARGE_SIDE, 0.2", "TANK, true, LIMIT_TANK_OVER_RADIATOR, 0.03", "SINK, true, LIMIT_RADIATOR, 0.05"})
+    @CsvSource({
+        "COLD_SIDE, false, LIMIT_LITTLE_AIR, 0.7",
+        "COLD_SIDE, true, LIMIT_LITTLE_WATER, 0.7",
+        "WALL, false, LIMIT_WALL, 0.02",
+        "WARMED_AIR, false, LIMIT_WARMED_AIR, 0",
+        "CHARGE, false, LIMIT_CHARGE_SIDE, 0.2",
+        "TANK, true, LIMIT_TANK_OVER_RADIATOR, 0.03",
+        "SINK, true, LIMIT_RADIATOR, 0.05"
+    })
     void theLargestShareIsWhatToChangeFirst(Limit first, boolean water, Kind says, double share) {
         limit = first;
         List<Finding> found = (water ? cooledByWater() : this).found();
         assertThat(found.get(found.size() - 1).kind()).isEqualTo(says);
-        assertThat(found.get(found.size() - 1).figures().get(0).value()).isCloseTo(share, org.assertj.core.api.Assertions.within(1e-12));
+        assertThat(found.get(found.size() - 1).figures().get(0).value())
+                .isCloseTo(share, org.assertj.core.api.Assertions.within(1e-12));
     }
 
     @Test
@@ -156,7 +209,8 @@ class FindingsTest {
         assertThat(kinds(Part.LIMIT)).containsExactly(Kind.LIMIT_OUTSIDE_AIR_TOO_WARM);
         Loops iced = new Loops();
         iced.radiator = Optional.empty();
-        iced.tank = Optional.of(new TankSpec(20e-3, false, OptionalDouble.empty(), new IceSpec(8, 0.03, IceSpec.Stir.STILL), false));
+        iced.tank = Optional.of(
+                new TankSpec(20e-3, false, OptionalDouble.empty(), new IceSpec(8, 0.03, IceSpec.Stir.STILL), false));
         loop = Optional.of(iced.spec());
         limit = Limit.SINK;
         assertThat(kinds(Part.LIMIT)).containsExactly(Kind.LIMIT_ICE);

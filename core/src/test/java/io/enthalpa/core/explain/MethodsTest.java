@@ -21,16 +21,25 @@ class MethodsTest {
         if (Boolean.getBoolean("update.methods")) {
             Files.writeString(DOCUMENT, Methods.markdown());
         }
-        assertThat(Files.readString(DOCUMENT)).as("docs/methods.md; run with -Dupdate.methods=true to write it anew").isEqualTo(Methods.markdown());
+        assertThat(Files.readString(DOCUMENT))
+                .as("docs/methods.md; run with -Dupdate.methods=true to write it anew")
+                .isEqualTo(Methods.markdown());
     }
 
     @Test
     void everyMethodOfTheCodeIsInTheDocument() {
-        JavaClasses core = new ClassFileImporter().withImportOption(new ImportOption.DoNotIncludeTests()).importPackages("io.enthalpa.core");
-        long fields = core.stream().flatMap(c -> c.getFields().stream()).filter(f -> f.getRawType().isEquivalentTo(Method.class))
+        JavaClasses core = new ClassFileImporter()
+                .withImportOption(new ImportOption.DoNotIncludeTests())
+                .importPackages("io.enthalpa.core");
+        long fields = core.stream()
+                .flatMap(c -> c.getFields().stream())
+                .filter(f -> f.getRawType().isEquivalentTo(Method.class))
                 .filter(f -> f.getModifiers().contains(com.tngtech.archunit.core.domain.JavaModifier.STATIC))
-                .filter(f -> !f.getOwner().getSimpleName().equals("RatedCore")).count();
-        assertThat((long) Methods.all().size()).as("RatedCore shows its card's method").isEqualTo(fields);
+                .filter(f -> !f.getOwner().getSimpleName().equals("RatedCore"))
+                .count();
+        assertThat((long) Methods.all().size())
+                .as("RatedCore shows its card's method")
+                .isEqualTo(fields);
         assertThat(Methods.all()).extracting(Method::id).doesNotHaveDuplicates();
     }
 

@@ -33,7 +33,8 @@ class DewPointTest {
     void dewPointIsTheInverseOfSaturation(long seed) {
         Cases cases = Cases.of(seed);
         double t = cases.between(275.0, 350.0);
-        assertThat(WaterVapour.saturationTemperature(WaterVapour.saturationPressure(t))).isCloseTo(t, within(1e-5));
+        assertThat(WaterVapour.saturationTemperature(WaterVapour.saturationPressure(t)))
+                .isCloseTo(t, within(1e-5));
         HumidAir air = HumidAir.at(300, 101325, cases.between(0.05, 1.0));
         double p = cases.between(100e3, 300e3);
         assertThat(air.dewPoint(p * 1.1)).isGreaterThan(air.dewPoint(p));
@@ -68,7 +69,11 @@ class DewPointTest {
             double exact = WaterVapour.saturationPressure(t);
             assertThat(WaterVapour.tabledPressure(t)).isCloseTo(exact, withinPercentage(1e-3));
             if (t > 231 && t < 419) {
-                assertThat(WaterVapour.tabledSlope(t)).isCloseTo((WaterVapour.saturationPressure(t + 0.05) - WaterVapour.saturationPressure(t - 0.05)) / 0.1, withinPercentage(1));
+                assertThat(WaterVapour.tabledSlope(t))
+                        .isCloseTo(
+                                (WaterVapour.saturationPressure(t + 0.05) - WaterVapour.saturationPressure(t - 0.05))
+                                        / 0.1,
+                                withinPercentage(1));
             }
         }
     }

@@ -70,6 +70,8 @@ class GlycolWaterTest {
         assertThat(more.conductivity(t)).isLessThan(less.conductivity(t));
         assertThat(more.freezing()).isLessThan(less.freezing());
         assertThat(more.filmFactor(t)).isLessThan(less.filmFactor(t)).isBetween(0.1, 1.0);
-        assertThat(new GlycolWater(1e-6).density(t)).as("joins water without a step").isCloseTo(Water.density(t), withinPercentage(0.001));
+        assertThat(new GlycolWater(1e-6).density(t))
+                .as("joins water without a step")
+                .isCloseTo(Water.density(t), withinPercentage(0.001));
     }
 }

@@ -31,7 +31,8 @@ class HumidAirTest {
         assertThat(HumidAir.DRY.heatCapacity(t)).isCloseTo(row.get("cp_J_kgK"), withinPercentage(0.5));
         assertThat(HumidAir.DRY.viscosity(t)).isCloseTo(row.get("viscosity_Pa_s"), withinPercentage(1.0));
         assertThat(HumidAir.DRY.conductivity(t)).isCloseTo(row.get("conductivity_W_mK"), withinPercentage(1.5));
-        // The table's densities belong to 100 kPa, 1.3 % below the atmosphere in its heading (300 K: 1e5 / (287.05 * 300) = 1.1613).
+        // The table's densities belong to 100 kPa, 1.3 % below the atmosphere in its heading (300 K: 1e5 / (287.05 *
+        // 300) = 1.1613).
         assertThat(HumidAir.DRY.density(1e5, t)).isCloseTo(row.get("density_kg_m3"), withinPercentage(0.3));
         assertThat(HumidAir.DRY.prandtl(t)).isCloseTo(row.get("prandtl"), withinPercentage(2));
     }
@@ -74,8 +75,14 @@ class HumidAirTest {
 
     @Test
     void refusesWhatIsNotAir() {
-        assertThatThrownBy(() -> HumidAir.at(300, 101325, 1.4)).isInstanceOf(EnthalpaFault.class).hasMessageContaining("relative humidity");
-        assertThatThrownBy(() -> HumidAir.at(Double.NaN, 101325, 0.4)).isInstanceOf(EnthalpaFault.class).hasMessageContaining("air temperature");
-        assertThatThrownBy(() -> HumidAir.at(300, -1, 0.4)).isInstanceOf(EnthalpaFault.class).hasMessageContaining("air pressure");
+        assertThatThrownBy(() -> HumidAir.at(300, 101325, 1.4))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("relative humidity");
+        assertThatThrownBy(() -> HumidAir.at(Double.NaN, 101325, 0.4))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("air temperature");
+        assertThatThrownBy(() -> HumidAir.at(300, -1, 0.4))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("air pressure");
     }
 }

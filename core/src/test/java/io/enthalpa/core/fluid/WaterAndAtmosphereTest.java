@@ -57,7 +57,8 @@ class WaterAndAtmosphereTest {
 
     @Test
     void refusesAltitudesThatNobodyDrivesAt() {
-        assertThatThrownBy(() -> Atmosphere.pressure(9000)).isInstanceOf(EnthalpaFault.class)
+        assertThatThrownBy(() -> Atmosphere.pressure(9000))
+                .isInstanceOf(EnthalpaFault.class)
                 .hasMessage("altitude is 9000 m; it must lie between -500 and 5000 m.");
     }
 }

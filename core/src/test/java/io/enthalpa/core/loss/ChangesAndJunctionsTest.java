@@ -30,7 +30,8 @@ class ChangesAndJunctionsTest {
     @MethodSource("changes")
     void changeOfBoreAgreesWithThePublishedTable(ReferenceTable.Row row) {
         double angle = Math.toRadians(row.get("included_angle_deg"));
-        assertThat(DiameterChange.coefficient(row.get("d_in_m"), row.get("d_out_m"), angle)).isCloseTo(row.get("k"), withinPercentage(0.01));
+        assertThat(DiameterChange.coefficient(row.get("d_in_m"), row.get("d_out_m"), angle))
+                .isCloseTo(row.get("k"), withinPercentage(0.01));
     }
 
     /** Rennels &amp; Hudson (2012) exactly; every other published method within the 16 % that they differ by, from 30° up. */
@@ -84,13 +85,16 @@ class ChangesAndJunctionsTest {
         double two = (1 - share) * areaTwo;
         double momentum = (share * one + (1 - share) * two) * Math.cos(angle);
         double whole = share * JunctionLoss.merge(one, momentum) + (1 - share) * JunctionLoss.merge(two, momentum);
-        assertThat(whole).as("at least what mixing two speeds costs").isGreaterThanOrEqualTo(share * (1 - share) * Math.pow(one - two, 2) - 1e-9);
+        assertThat(whole)
+                .as("at least what mixing two speeds costs")
+                .isGreaterThanOrEqualTo(share * (1 - share) * Math.pow(one - two, 2) - 1e-9);
         assertThat(JunctionLoss.split(one, angle)).isGreaterThanOrEqualTo(0);
     }
 
     @Test
     void jointCostsALittleAndNeverMoreThanItsTwoSteps() {
-        double whole = DiameterChange.coefficient(0.063, 0.067, Math.PI) + DiameterChange.coefficient(0.067, 0.063, Math.PI);
+        double whole =
+                DiameterChange.coefficient(0.063, 0.067, Math.PI) + DiameterChange.coefficient(0.067, 0.063, Math.PI);
         assertThat(JointLoss.coefficient(0.063, 0.067, 0.008)).isLessThan(0.06).isPositive();
         assertThat(JointLoss.coefficient(0.063, 0.067, 0.5)).isCloseTo(whole, within(1e-12));
         assertThat(JointLoss.coefficient(0.063, 0.063, 0.01)).isZero();
@@ -108,7 +112,8 @@ class ChangesAndJunctionsTest {
     void mitreInARunCountsAsAMitre() {
         PipeSpec mitred = new PipeSpec(PipeMaterial.STEEL, 0.063, 0.5, List.of(PipeSpec.Bend.mitre(Math.PI / 2)));
         PipeSpec straight = new PipeSpec(PipeMaterial.STEEL, 0.063, 0.5, List.of());
-        assertThat(mitred.loss().coefficient(2e5) - straight.loss().coefficient(2e5)).isCloseTo(MitreLoss.coefficient(Math.PI / 2), within(1e-9));
+        assertThat(mitred.loss().coefficient(2e5) - straight.loss().coefficient(2e5))
+                .isCloseTo(MitreLoss.coefficient(Math.PI / 2), within(1e-9));
         assertThat(mitred.volume()).isCloseTo(straight.volume(), within(1e-12));
         assertThat(mitred.apart()).isInfinite();
     }

@@ -31,7 +31,9 @@ class FallingCurveTest {
         FallingCurve two = curve(0, 40e3, 1e-3, 0);
         assertThat(two.at(0.5e-3)).isCloseTo(30e3, within(1e-6));
         assertThat(two.freeFlow()).isCloseTo(1e-3, within(1e-12));
-        assertThat(curve(0, 40e3, 0.8e-3, 14.4e3).freeFlow()).as("the same parabola from other points").isCloseTo(1e-3, within(1e-9));
+        assertThat(curve(0, 40e3, 0.8e-3, 14.4e3).freeFlow())
+                .as("the same parabola from other points")
+                .isCloseTo(1e-3, within(1e-9));
         FallingCurve three = curve(0, 40e3, 0.5e-3, 30e3, 1e-3, 10e3);
         assertThat(three.at(0.25e-3)).isCloseTo(35e3, within(1e-6));
         assertThat(three.at(1.5e-3)).as("goes on falling").isCloseTo(-10e3, within(1e-6));
@@ -53,9 +55,16 @@ class FallingCurveTest {
 
     @Test
     void curveThatRisesOrRunsBackIsRefusedByPoint() {
-        assertThatThrownBy(() -> curve(0, 30e3, 0.5e-3, 32e3)).isInstanceOf(EnthalpaFault.class)
-                .hasMessageContaining("pressure of point 2").hasMessageContaining("32.00 kPa").hasMessageContaining("30.00 kPa");
-        assertThatThrownBy(() -> curve(0, 30e3, 0, 20e3)).isInstanceOf(EnthalpaFault.class).hasMessageContaining("flow of point 2");
-        assertThatThrownBy(() -> curve(0, 30e3)).isInstanceOf(EnthalpaFault.class).hasMessageContaining("at least two");
+        assertThatThrownBy(() -> curve(0, 30e3, 0.5e-3, 32e3))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("pressure of point 2")
+                .hasMessageContaining("32.00 kPa")
+                .hasMessageContaining("30.00 kPa");
+        assertThatThrownBy(() -> curve(0, 30e3, 0, 20e3))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("flow of point 2");
+        assertThatThrownBy(() -> curve(0, 30e3))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("at least two");
     }
 }

@@ -38,7 +38,8 @@ class PipeLossTest {
     @MethodSource("bends")
     void bendLossLiesWithinTheSpreadOfPublishedMethods(ReferenceTable.Row row) {
         double friction = FrictionFactor.darcy(row.get("reynolds"), 1.5e-6 / 0.0635);
-        double k = BendLoss.coefficient(row.get("radius_over_diameter"), Math.toRadians(row.get("angle_deg")), friction);
+        double k =
+                BendLoss.coefficient(row.get("radius_over_diameter"), Math.toRadians(row.get("angle_deg")), friction);
         double slack = 0.1 * (row.get("k_max") - row.get("k_min"));
         assertThat(k).isBetween(row.get("k_min") - slack, row.get("k_max") + slack);
     }
@@ -56,13 +57,15 @@ class PipeLossTest {
         Cases cases = Cases.of(seed);
         double re = cases.between(500, 1e6);
         double roughness = cases.between(0, 0.01);
-        assertThat(FrictionFactor.darcy(re, roughness + 0.001)).isGreaterThanOrEqualTo(FrictionFactor.darcy(re, roughness));
+        assertThat(FrictionFactor.darcy(re, roughness + 0.001))
+                .isGreaterThanOrEqualTo(FrictionFactor.darcy(re, roughness));
     }
 
     @Test
     void frictionHasNoStepAtTheEdgesOfTransition() {
         for (double edge : new double[] {FrictionFactor.LAMINAR_LIMIT, FrictionFactor.TURBULENT_FROM}) {
-            assertThat(FrictionFactor.darcy(edge - 1e-6, 1e-4)).isCloseTo(FrictionFactor.darcy(edge + 1e-6, 1e-4), within(1e-6));
+            assertThat(FrictionFactor.darcy(edge - 1e-6, 1e-4))
+                    .isCloseTo(FrictionFactor.darcy(edge + 1e-6, 1e-4), within(1e-6));
         }
     }
 
@@ -75,6 +78,7 @@ class PipeLossTest {
         assertThat(straight.loss().coefficient(2e5)).isCloseTo(f / 0.0635, within(1e-12));
         assertThat(bent.loss().coefficient(2e5) - straight.loss().coefficient(2e5))
                 .isCloseTo(2 * BendLoss.coefficient(1.5, Math.PI / 2, f), within(1e-12));
-        assertThat(bent.volume()).isCloseTo(Math.PI / 4 * 0.0635 * 0.0635 * (1 + Math.PI * 1.5 * 0.0635), within(1e-12));
+        assertThat(bent.volume())
+                .isCloseTo(Math.PI / 4 * 0.0635 * 0.0635 * (1 + Math.PI * 1.5 * 0.0635), within(1e-12));
     }
 }

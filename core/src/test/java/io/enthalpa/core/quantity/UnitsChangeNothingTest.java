@@ -31,7 +31,9 @@ class UnitsChangeNothingTest {
         for (long seed : seeds().toArray()) {
             double si = Cases.of(seed).between(280.0, 400.0);
             for (Unit unit : quantity.units()) {
-                assertThat(typed(si, quantity, unit)).as("%s in %s, seed %d", quantity, unit.symbol(), seed).isCloseTo(si, withinPercentage(1e-9));
+                assertThat(typed(si, quantity, unit))
+                        .as("%s in %s, seed %d", quantity, unit.symbol(), seed)
+                        .isCloseTo(si, withinPercentage(1e-9));
             }
         }
     }
@@ -50,11 +52,13 @@ class UnitsChangeNothingTest {
         assertThat(us.path().intakeTemperature()).isCloseTo(metric.path().intakeTemperature(), withinPercentage(1e-6));
     }
 
-    private static SteadyResult solve(double bore, double length, double boost, String lengthUnit, String pressureUnit) {
+    private static SteadyResult solve(
+            double bore, double length, double boost, String lengthUnit, String pressureUnit) {
         double b = typed(bore, Quantity.LENGTH, Quantity.LENGTH.requireUnit(lengthUnit));
         double l = typed(length, Quantity.LENGTH, Quantity.LENGTH.requireUnit(lengthUnit));
         double p = typed(boost, Quantity.PRESSURE, Quantity.PRESSURE.requireUnit(pressureUnit));
-        return new ChargeSystem(Paths.of(Paths.filter(), Paths.blower(), Paths.pipe("hot", b, l, 2), Paths.core("core"), Paths.plenum()))
+        return new ChargeSystem(Paths.of(
+                        Paths.filter(), Paths.blower(), Paths.pipe("hot", b, l, 2), Paths.core("core"), Paths.plenum()))
                 .steady(Systems.point(4500, p / 1000, 20));
     }
 }

@@ -23,12 +23,30 @@ import org.junit.jupiter.params.provider.EnumSource;
 
 class MethodSizingTest {
     private static final double RPM = Math.PI / 30;
-    private static final Duty PULLS = new Duty("pulls", true, 8, 2, 900, List.of(new DutyPoint(0, 200, -30e3, 10), new DutyPoint(2, 400, 90e3, 20),
-            new DutyPoint(40, 600, 90e3, 35), new DutyPoint(60, 200, -30e3, 15)));
+    private static final Duty PULLS = new Duty(
+            "pulls",
+            true,
+            8,
+            2,
+            900,
+            List.of(
+                    new DutyPoint(0, 200, -30e3, 10),
+                    new DutyPoint(2, 400, 90e3, 20),
+                    new DutyPoint(40, 600, 90e3, 35),
+                    new DutyPoint(60, 200, -30e3, 15)));
 
     private static Build build(List<PathElement> path, double target) {
-        return new Build("bench", "", new EngineSpec(0.0023, 4, 0.92, 7000 * RPM), new Build.Climate(300, 0, 0.4, OptionalDouble.empty()), new Targets(target, target + 25),
-                new Build.FullLoad(5500 * RPM, 30), PULLS, Optional.empty(), Optional.empty(), List.of(new BuildOption("A", "as built", 90e3, path, List.of())));
+        return new Build(
+                "bench",
+                "",
+                new EngineSpec(0.0023, 4, 0.92, 7000 * RPM),
+                new Build.Climate(300, 0, 0.4, OptionalDouble.empty()),
+                new Targets(target, target + 25),
+                new Build.FullLoad(5500 * RPM, 30),
+                PULLS,
+                Optional.empty(),
+                Optional.empty(),
+                List.of(new BuildOption("A", "as built", 90e3, path, List.of())));
     }
 
     private static MethodSizing sizing(double target) {
@@ -36,7 +54,9 @@ class MethodSizingTest {
     }
 
     @ParameterizedTest
-    @EnumSource(value = CoolingMethod.class, names = {"AIR", "WATER_RADIATOR", "ICE", "CHILLER"})
+    @EnumSource(
+            value = CoolingMethod.class,
+            names = {"AIR", "WATER_RADIATOR", "ICE", "CHILLER"})
     void sizedMethodKeepsTheTargetAndNotMuchMore(CoolingMethod method) {
         Proposal proposal = sizing(325).propose(method);
         assertThat(proposal.meets()).isTrue();
@@ -47,9 +67,12 @@ class MethodSizingTest {
     }
 
     @ParameterizedTest
-    @EnumSource(value = CoolingMethod.class, names = {"AIR", "WATER_RADIATOR"})
+    @EnumSource(
+            value = CoolingMethod.class,
+            names = {"AIR", "WATER_RADIATOR"})
     void harderTargetWantsMore(CoolingMethod method) {
-        assertThat(sizing(318).propose(method).bill().mass()).isGreaterThan(sizing(335).propose(method).bill().mass());
+        assertThat(sizing(318).propose(method).bill().mass())
+                .isGreaterThan(sizing(335).propose(method).bill().mass());
     }
 
     @Test
@@ -74,9 +97,12 @@ class MethodSizingTest {
     void injectionOnTopKeepsTheCoreAndIsOfferedOnce() {
         MethodSizing sizing = sizing(312);
         Proposal onTop = sizing.propose(CoolingMethod.INJECTION_ON_TOP);
-        assertThat(onTop.option().path()).hasSize(Systems.standard().path().elements().size() + 1).anyMatch(PathElement.Core.class::isInstance);
+        assertThat(onTop.option().path())
+                .hasSize(Systems.standard().path().elements().size() + 1)
+                .anyMatch(PathElement.Core.class::isInstance);
         assertThat(sizing.applies(CoolingMethod.INJECTION_ON_TOP)).isTrue();
-        assertThat(new MethodSizing(build(onTop.option().path(), 312), "A").applies(CoolingMethod.INJECTION_ON_TOP)).isFalse();
+        assertThat(new MethodSizing(build(onTop.option().path(), 312), "A").applies(CoolingMethod.INJECTION_ON_TOP))
+                .isFalse();
     }
 
     @Test
@@ -90,10 +116,13 @@ class MethodSizingTest {
 
     @Test
     void twoBanksGetTwoCores() {
-        List<PathElement> path = List.of(Paths.filter(), Paths.blower(), Paths.pair(Paths.core("left"), Paths.core("right")), Paths.plenum());
+        List<PathElement> path = List.of(
+                Paths.filter(), Paths.blower(), Paths.pair(Paths.core("left"), Paths.core("right")), Paths.plenum());
         Proposal water = new MethodSizing(build(path, 330), "A").propose(CoolingMethod.WATER_RADIATOR);
         PathElement.Parallel pair = (PathElement.Parallel) water.option().path().get(2);
-        assertThat(pair.legs()).allSatisfy(leg -> assertThat(((PathElement.Core) leg.path().get(0)).cooling()).isInstanceOf(CoolingSide.Water.class));
+        assertThat(pair.legs())
+                .allSatisfy(leg -> assertThat(((PathElement.Core) leg.path().get(0)).cooling())
+                        .isInstanceOf(CoolingSide.Water.class));
     }
 
     @Test

@@ -7,8 +7,8 @@ import static org.assertj.core.api.Assertions.withinPercentage;
 import io.enthalpa.core.Cases;
 import io.enthalpa.core.Loops;
 import io.enthalpa.core.Systems;
-import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.chargepath.OperatingPoint;
+import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.endurance.LoopResult;
 import io.enthalpa.core.endurance.SteadyResult;
 import io.enthalpa.core.exchanger.CoreSize;
@@ -52,10 +52,13 @@ class ColdSourcesTest {
         loops.radiator = radiator ? Optional.of(Systems.radiator()) : Optional.empty();
         boolean ice = c.between(0, 1) > 0;
         loops.tank = Optional.of(ice ? ice(c.between(2.0, 30.0)) : TankSpec.PLAIN);
-        loops.chiller = c.between(0, 1) > 0 ? Optional.of(new ChillerSpec(c.between(2e3, 8e3), 278.15, c.between(0, 1) > 0 ? 20e3 : 500e3, false)) : Optional.empty();
+        loops.chiller = c.between(0, 1) > 0
+                ? Optional.of(new ChillerSpec(c.between(2e3, 8e3), 278.15, c.between(0, 1) > 0 ? 20e3 : 500e3, false))
+                : Optional.empty();
         LoopResult r = loop(loops);
         double capacity = loops.volume * loops.coolant.density(r.waterIn()) * loops.coolant.heatCapacity(r.waterIn());
-        assertThat(r.radiator() + r.ice() + r.chiller() + r.rise() * capacity).isCloseTo(r.heat(), withinPercentage(0.5));
+        assertThat(r.radiator() + r.ice() + r.chiller() + r.rise() * capacity)
+                .isCloseTo(r.heat(), withinPercentage(0.5));
         assertThat(r.waterOut()).isGreaterThan(r.waterIn());
         assertThat(r.heat()).isPositive();
     }
@@ -68,7 +71,8 @@ class ColdSourcesTest {
         LoopResult cold = loop(loops);
         assertThat(cold.waterIn() - 273.15).isBetween(0.5, 12.0);
         assertThat(cold.iceLasts()).isCloseTo(30 * 334e3 / cold.heat(), withinPercentage(0.5));
-        loops.tank = Optional.of(new TankSpec(40e-3, false, OptionalDouble.empty(), new IceSpec(30, 0.09, IceSpec.Stir.STILL), false));
+        loops.tank = Optional.of(
+                new TankSpec(40e-3, false, OptionalDouble.empty(), new IceSpec(30, 0.09, IceSpec.Stir.STILL), false));
         assertThat(loop(loops).waterIn()).as("big still blocks melt slower").isGreaterThan(cold.waterIn() + 2);
     }
 
@@ -76,7 +80,9 @@ class ColdSourcesTest {
     @EnumSource(IceSpec.Stir.class)
     void iceTakesLessAsItShrinks(IceSpec.Stir stir) {
         IceSpec ice = new IceSpec(8, 0.04, stir);
-        assertThat(ice.conductance(1) / ice.conductance(8)).as("surface as mass to two thirds").isCloseTo(0.25, within(1e-9));
+        assertThat(ice.conductance(1) / ice.conductance(8))
+                .as("surface as mass to two thirds")
+                .isCloseTo(0.25, within(1e-9));
         assertThat(ice.conductance(0)).isZero();
     }
 
@@ -92,7 +98,9 @@ class ColdSourcesTest {
             seconds += 0.05;
         }
         assertThat(chiller.pullDown(capacity, 308.15, 308.15)).isCloseTo(seconds, withinPercentage(0.1));
-        assertThat(chiller.pullDown(capacity, 308.15, 308.15) / 60).as("minutes, for a tank of 38 L").isBetween(10.0, 45.0);
+        assertThat(chiller.pullDown(capacity, 308.15, 308.15) / 60)
+                .as("minutes, for a tank of 38 L")
+                .isBetween(10.0, 45.0);
         assertThat(chiller.pullDown(capacity, 276, 300)).isZero();
         assertThat(chiller.heat(293.15, 298.15)).isCloseTo(5000, within(1e-6));
     }
@@ -110,7 +118,11 @@ class ColdSourcesTest {
         assertThat(full.rise()).isPositive();
         assertThat(full.waterIn()).isCloseTo(276.15, within(1e-6));
         assertThat(full.sweats()).as("3 °C hoses on a 27 °C day").isTrue();
-        LoopResult light = loops.systems().system().steady(Systems.point(2500, 5, 20)).loops().get(0);
+        LoopResult light = loops.systems()
+                .system()
+                .steady(Systems.point(2500, 5, 20))
+                .loops()
+                .get(0);
         assertThat(light.chillerOut()).isFalse();
         assertThat(light.chiller()).isCloseTo(light.heat(), withinPercentage(0.5));
         assertThat(light.waterIn()).as("never below the coldest set").isGreaterThanOrEqualTo(276.15 - 1e-6);
@@ -126,7 +138,8 @@ class ColdSourcesTest {
         assertThat(clean.loops().get(0).rise()).isZero();
         assertThat(clean.core().out()).isGreaterThan(291.15);
         loops.raw = Optional.of(new RawWaterSpec(291.15, 1.5e-4));
-        assertThat(loops.systems().system().steady(POINT).core().out()).isGreaterThan(clean.core().out() + 0.3);
+        assertThat(loops.systems().system().steady(POINT).core().out())
+                .isGreaterThan(clean.core().out() + 0.3);
     }
 
     /** TF-06 and TF-07, common practice, no source. */
@@ -152,8 +165,16 @@ class ColdSourcesTest {
 
     private static Radiator tubes(double depth, int passes) {
         CoreSize size = new CoreSize(0.4, 0.25, depth);
-        return Radiator.of(new RadiatorSpec(size, new RadiatorBasis.Geometry(FinSpec.louvred(8e-3, 1.6e-3, 0.1e-3, 1.2e-3, Math.toRadians(27)), 2e-3, 0.3e-3, passes),
-                new FaceAirSpec(0.25, 0.5)), GlycolWater.WATER);
+        return Radiator.of(
+                new RadiatorSpec(
+                        size,
+                        new RadiatorBasis.Geometry(
+                                FinSpec.louvred(8e-3, 1.6e-3, 0.1e-3, 1.2e-3, Math.toRadians(27)),
+                                2e-3,
+                                0.3e-3,
+                                passes),
+                        new FaceAirSpec(0.25, 0.5)),
+                GlycolWater.WATER);
     }
 
     /**
@@ -165,11 +186,22 @@ class ColdSourcesTest {
         Radiator radiator = tubes(0.032, 1);
         double water = 20e-3 / 60 * Water.density(333.15);
         double air = 5 * 0.4 * 0.25 * HumidAir.DRY.density(101325, 298.15);
-        double heat = radiator.transfer(water, water * Water.heatCapacity(333.15), 333.15, air, air * HumidAir.DRY.heatCapacity(298.15), 298.15).conductancePerKelvin() * 35;
+        double heat = radiator.transfer(
+                                water,
+                                water * Water.heatCapacity(333.15),
+                                333.15,
+                                air,
+                                air * HumidAir.DRY.heatCapacity(298.15),
+                                298.15)
+                        .conductancePerKelvin()
+                * 35;
         assertThat(heat).isBetween(8e3, 16e3);
         assertThat(radiator.airLoss(5)).isBetween(40.0, 300.0);
         assertThat(tubes(0.05, 1).airLoss(5)).isGreaterThan(1.3 * radiator.airLoss(5));
-        assertThat(tubes(0.032, 2).waterLoss(water, 333.15)).as("half the tubes, twice the way").isGreaterThan(4 * radiator.waterLoss(water, 333.15));
-        assertThat(tubes(0.032, 2).conductances(water, 333.15, air, 298.15).hot()).isGreaterThan(radiator.conductances(water, 333.15, air, 298.15).hot());
+        assertThat(tubes(0.032, 2).waterLoss(water, 333.15))
+                .as("half the tubes, twice the way")
+                .isGreaterThan(4 * radiator.waterLoss(water, 333.15));
+        assertThat(tubes(0.032, 2).conductances(water, 333.15, air, 298.15).hot())
+                .isGreaterThan(radiator.conductances(water, 333.15, air, 298.15).hot());
     }
 }

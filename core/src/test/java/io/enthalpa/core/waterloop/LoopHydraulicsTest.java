@@ -33,7 +33,8 @@ class LoopHydraulicsTest {
     }
 
     private static LoopPiece.Pump pump(double shutOff, double freeFlow, int beside, OptionalDouble drivenAt) {
-        return new LoopPiece.Pump("pump", new PumpSpec(Loops.curve(shutOff, freeFlow), 1, drivenAt, 0.3), BORE, beside, 0);
+        return new LoopPiece.Pump(
+                "pump", new PumpSpec(Loops.curve(shutOff, freeFlow), 1, drivenAt, 0.3), BORE, beside, 0);
     }
 
     /** An open line of one globe valve, whose loss is a fixed K; its core loses nothing worth counting at these flows. */
@@ -43,7 +44,14 @@ class LoopHydraulicsTest {
         pieces.add(new LoopPiece.Fitting("valve", FittingLoss.GLOBE_VALVE, BORE, 0, 1, 0));
         pieces.add(new LoopPiece.CoreSide("core", CorePorts.BEST, 0));
         pieces.add(new LoopPiece.Outfall("outfall", outfall));
-        WaterLoopSpec spec = new WaterLoopSpec(GlycolWater.WATER, OptionalDouble.empty(), 5e-3, pieces, Optional.empty(), Optional.empty(), Optional.empty(),
+        WaterLoopSpec spec = new WaterLoopSpec(
+                GlycolWater.WATER,
+                OptionalDouble.empty(),
+                5e-3,
+                pieces,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 Optional.of(new RawWaterSpec(WARM, 0)));
         return new LoopHydraulics(spec, new ChargeCooler(Systems.water().core()), null);
     }
@@ -56,7 +64,9 @@ class LoopHydraulicsTest {
 
     /** The core's card is silent: 8 kPa at 20 L/min, as flow^1.75 and viscosity^0.25. */
     private static double coreLoss(double q) {
-        return 8000 * Math.pow(q / (20 * LITRES) * Water.density(WARM) / Water.density(298.15), 1.75) * Math.pow(Water.viscosity(WARM) / Water.viscosity(298.15), 0.25);
+        return 8000
+                * Math.pow(q / (20 * LITRES) * Water.density(WARM) / Water.density(298.15), 1.75)
+                * Math.pow(Water.viscosity(WARM) / Water.viscosity(298.15), 0.25);
     }
 
     /** Worked by hand: p0 (1 - (Q/Q0)^2) = a Q^2 + core, solved on paper by putting the answer back in. */
@@ -82,12 +92,18 @@ class LoopHydraulicsTest {
         java.util.Arrays.fill(pumps, pump(p0, q0, beside, OptionalDouble.empty()));
         double q = valveLine(0, pumps).flow(WARM, 0);
         double each = q / beside;
-        // Side by side, the pumps' ports together are wider than the valve: a step of bore at its inlet instead of none.
-        double step = beside == 1 ? 0 : io.enthalpa.core.loss.DiameterChange.coefficient(BORE * Math.sqrt(beside), BORE, Math.PI);
+        // Side by side, the pumps' ports together are wider than the valve: a step of bore at its inlet instead of
+        // none.
+        double step = beside == 1
+                ? 0
+                : io.enthalpa.core.loss.DiameterChange.coefficient(BORE * Math.sqrt(beside), BORE, Math.PI);
         double intake = beside == 1 ? 0 : 0.5 / beside / beside - 0.5;
         double a = perSquare() + (step + intake) * Water.density(WARM) / 2 / Math.pow(Math.PI / 4 * BORE * BORE, 2);
-        assertThat(behind * p0 * (1 - each * each / q0 / q0)).isCloseTo(a * q * q + coreLoss(q), withinPercentage(0.02));
-        assertThat(q).isGreaterThan(valveLine(0, pump(p0, q0, 1, OptionalDouble.empty())).flow(WARM, 0));
+        assertThat(behind * p0 * (1 - each * each / q0 / q0))
+                .isCloseTo(a * q * q + coreLoss(q), withinPercentage(0.02));
+        assertThat(q)
+                .isGreaterThan(
+                        valveLine(0, pump(p0, q0, 1, OptionalDouble.empty())).flow(WARM, 0));
     }
 
     /** Affinity: against losses that grow nearly as the square, a pump turned twice as fast moves nearly twice as much for nearly eight times the power. */
@@ -107,7 +123,9 @@ class LoopHydraulicsTest {
         double level = valveLine(0, pump).flow(WARM, 0);
         double lifted = valveLine(2, pump).flow(WARM, 0);
         assertThat(lifted).isLessThan(0.9 * level);
-        assertThat(valveLine(5.3, pump).flow(WARM, 0)).as("5.3 m of water is more than 50 kPa").isLessThan(1e-6);
+        assertThat(valveLine(5.3, pump).flow(WARM, 0))
+                .as("5.3 m of water is more than 50 kPa")
+                .isLessThan(1e-6);
     }
 
     /** At equal flow the loss of a smooth bore falls with its fourth to fifth power (Blasius: 4.75). */
@@ -119,11 +137,23 @@ class LoopHydraulicsTest {
     }
 
     private static double hoseLoss(double bore) {
-        List<LoopPiece> pieces = List.of(Loops.hose("hose", bore, 3, 0), Loops.fitting("end", FittingLoss.SPIGOT, bore, 0), new LoopPiece.CoreSide("core", CorePorts.BEST, 0));
-        WaterLoopSpec spec = new WaterLoopSpec(GlycolWater.WATER, OptionalDouble.of(15 * LITRES), 5e-3, pieces, Optional.empty(), Optional.empty(), Optional.empty(),
+        List<LoopPiece> pieces = List.of(
+                Loops.hose("hose", bore, 3, 0),
+                Loops.fitting("end", FittingLoss.SPIGOT, bore, 0),
+                new LoopPiece.CoreSide("core", CorePorts.BEST, 0));
+        WaterLoopSpec spec = new WaterLoopSpec(
+                GlycolWater.WATER,
+                OptionalDouble.of(15 * LITRES),
+                5e-3,
+                pieces,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
-        LoopFlow flow = new LoopHydraulics(spec, new ChargeCooler(Systems.water().core()), null).at(WARM, 0);
-        return flow.pieces().get(0).loss() - 0.5 * Water.density(WARM) / 2 * Math.pow(flow.pieces().get(0).velocity(), 2);
+        LoopFlow flow =
+                new LoopHydraulics(spec, new ChargeCooler(Systems.water().core()), null).at(WARM, 0);
+        return flow.pieces().get(0).loss()
+                - 0.5 * Water.density(WARM) / 2 * Math.pow(flow.pieces().get(0).velocity(), 2);
     }
 
     @ParameterizedTest
@@ -140,11 +170,21 @@ class LoopHydraulicsTest {
         double sum = flow.pieces().stream().mapToDouble(PieceLoss::loss).sum();
         assertThat(sum / flow.head()).as("residual").isCloseTo(0, within(1e-3));
         assertThat(flow.pieces().stream().mapToDouble(PieceLoss::share).sum()).isCloseTo(1, within(1e-9));
-        assertThat(flow.pieces()).allSatisfy(p -> assertThat(p.loss()).as(p.piece().name()).satisfiesAnyOf(l -> assertThat(l).isGreaterThanOrEqualTo(0),
-                l -> assertThat(p.piece()).isInstanceOf(LoopPiece.Pump.class)));
-        double least = flow.pieces().stream().filter(p -> p.piece().bore() > 0 && !(p.piece() instanceof LoopPiece.Pump)).mapToDouble(p -> p.piece().area()).min().orElseThrow();
+        assertThat(flow.pieces())
+                .allSatisfy(p -> assertThat(p.loss())
+                        .as(p.piece().name())
+                        .satisfiesAnyOf(
+                                l -> assertThat(l).isGreaterThanOrEqualTo(0),
+                                l -> assertThat(p.piece()).isInstanceOf(LoopPiece.Pump.class)));
+        double least = flow.pieces().stream()
+                .filter(p -> p.piece().bore() > 0 && !(p.piece() instanceof LoopPiece.Pump))
+                .mapToDouble(p -> p.piece().area())
+                .min()
+                .orElseThrow();
         assertThat(flow.pieces().get(flow.narrowest()).piece().area()).isEqualTo(least);
-        assertThat(wider(loops).hydraulics().flow(t, 0)).as("wider everywhere, more water").isGreaterThan(flow.flow());
+        assertThat(wider(loops).hydraulics().flow(t, 0))
+                .as("wider everywhere, more water")
+                .isGreaterThan(flow.flow());
     }
 
     private static Loops wider(Loops loops) {
@@ -165,8 +205,13 @@ class LoopHydraulicsTest {
         LoopFlow matched = new Loops().hydraulics().at(WARM, 0);
         PieceLoss odd = strangled.pieces().get(strangled.narrowest());
         assertThat(odd.piece().name()).isEqualTo("odd spigot");
-        assertThat(odd.share()).as("takes more than any other piece").isGreaterThan(0.25)
-                .isEqualTo(strangled.pieces().stream().mapToDouble(PieceLoss::share).max().orElseThrow());
+        assertThat(odd.share())
+                .as("takes more than any other piece")
+                .isGreaterThan(0.25)
+                .isEqualTo(strangled.pieces().stream()
+                        .mapToDouble(PieceLoss::share)
+                        .max()
+                        .orElseThrow());
         assertThat(matched.flow()).isGreaterThan(1.1 * strangled.flow());
     }
 
@@ -175,8 +220,12 @@ class LoopHydraulicsTest {
         Loops loops = new Loops();
         loops.coolant = new GlycolWater(0.6);
         LoopFlow cold = loops.hydraulics().at(255, 0);
-        assertThat(cold.pieces()).filteredOn(p -> p.piece() instanceof LoopPiece.Hose).allMatch(PieceLoss::isLaminar);
-        assertThat(loops.hydraulics().at(WARM, 0).pieces()).filteredOn(p -> p.piece() instanceof LoopPiece.Hose).noneMatch(PieceLoss::isLaminar);
+        assertThat(cold.pieces())
+                .filteredOn(p -> p.piece() instanceof LoopPiece.Hose)
+                .allMatch(PieceLoss::isLaminar);
+        assertThat(loops.hydraulics().at(WARM, 0).pieces())
+                .filteredOn(p -> p.piece() instanceof LoopPiece.Hose)
+                .noneMatch(PieceLoss::isLaminar);
         assertThat(cold.flow()).isLessThan(loops.hydraulics().flow(WARM, 0));
     }
 
@@ -192,7 +241,9 @@ class LoopHydraulicsTest {
     }
 
     private static void refuses(Runnable made, String... words) {
-        assertThatThrownBy(made::run).isInstanceOf(EnthalpaFault.class).satisfies(e -> assertThat(((EnthalpaFault) e).sentence()).contains(words));
+        assertThatThrownBy(made::run)
+                .isInstanceOf(EnthalpaFault.class)
+                .satisfies(e -> assertThat(((EnthalpaFault) e).sentence()).contains(words));
     }
 
     @Test
@@ -200,14 +251,34 @@ class LoopHydraulicsTest {
         Loops noPump = new Loops();
         noPump.pumps = List.of();
         refuses(noPump::spec, "without a pump", "Put a pump in");
-        refuses(() -> new WaterLoopSpec(GlycolWater.WATER, OptionalDouble.empty(), 5e-3, List.of(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty()),
+        refuses(
+                () -> new WaterLoopSpec(
+                        GlycolWater.WATER,
+                        OptionalDouble.empty(),
+                        5e-3,
+                        List.of(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty(),
+                        Optional.empty()),
                 "without pieces and without a measured flow");
         List<LoopPiece> open = new ArrayList<>(new Loops().spec().pieces());
         open.add(new LoopPiece.Outfall("overboard", 0));
-        refuses(() -> new WaterLoopSpec(GlycolWater.WATER, OptionalDouble.empty(), 5e-3, open, Optional.of(Systems.radiator()), Optional.of(TankSpec.PLAIN), Optional.empty(),
-                Optional.empty()), "open-ended", "closed");
+        refuses(
+                () -> new WaterLoopSpec(
+                        GlycolWater.WATER,
+                        OptionalDouble.empty(),
+                        5e-3,
+                        open,
+                        Optional.of(Systems.radiator()),
+                        Optional.of(TankSpec.PLAIN),
+                        Optional.empty(),
+                        Optional.empty()),
+                "open-ended",
+                "closed");
         Loops ice = new Loops();
-        ice.tank = Optional.of(new TankSpec(10e-3, false, OptionalDouble.empty(), new IceSpec(12, 0.03, IceSpec.Stir.STILL), false));
+        ice.tank = Optional.of(
+                new TankSpec(10e-3, false, OptionalDouble.empty(), new IceSpec(12, 0.03, IceSpec.Stir.STILL), false));
         refuses(ice::spec, "12.0 kg", "9.2 kg");
         Loops slush = new Loops();
         slush.chiller = Optional.of(new ChillerSpec(4000, 268.15, 20e3, false));

@@ -36,7 +36,14 @@ class WaterLoopTest {
         Radiator radiator = Radiator.of(Systems.radiator(), GlycolWater.WATER);
         double water = 20e-3 / 60 * Water.density(333.15);
         double air = 5 * 0.4 * 0.25 * HumidAir.DRY.density(101325, 298.15);
-        double perKelvin = radiator.transfer(water, water * Water.heatCapacity(333.15), 333.15, air, air * HumidAir.DRY.heatCapacity(298.15), 298.15).conductancePerKelvin();
+        double perKelvin = radiator.transfer(
+                        water,
+                        water * Water.heatCapacity(333.15),
+                        333.15,
+                        air,
+                        air * HumidAir.DRY.heatCapacity(298.15),
+                        298.15)
+                .conductancePerKelvin();
         assertThat(perKelvin * (333.15 - 298.15)).isCloseTo(12e3, withinPercentage(0.01));
     }
 
@@ -48,12 +55,27 @@ class WaterLoopTest {
         CoreResult core = core(flow);
         RadiatorSpec radiator = Systems.radiator();
         Ambient outside = Ambient.of(300, 101325, 0.4);
-        double air = radiator.air().flow(POINT.roadSpeed(), radiator.size().face(), outside.air(), outside.pressure(), outside.temperature());
+        double air = radiator.air()
+                .flow(
+                        POINT.roadSpeed(),
+                        radiator.size().face(),
+                        outside.air(),
+                        outside.pressure(),
+                        outside.temperature());
         double water = flow / 60e3 * Water.density(core.coldIn());
-        double perKelvin = Radiator.of(radiator, GlycolWater.WATER).transfer(water, water * Water.heatCapacity(core.coldIn()), core.coldIn(), air,
-                air * outside.air().heatCapacity(300), 300).conductancePerKelvin();
+        double perKelvin = Radiator.of(radiator, GlycolWater.WATER)
+                .transfer(
+                        water,
+                        water * Water.heatCapacity(core.coldIn()),
+                        core.coldIn(),
+                        air,
+                        air * outside.air().heatCapacity(300),
+                        300)
+                .conductancePerKelvin();
         assertThat(perKelvin * (core.coldOut() - 300)).isCloseTo(core.heat(), withinPercentage(0.1));
-        assertThat(core.coldIn()).as("water is never colder than the air that cools it").isGreaterThan(300);
+        assertThat(core.coldIn())
+                .as("water is never colder than the air that cools it")
+                .isGreaterThan(300);
     }
 
     /** TF-05, common practice, no source: a strangled loop is helped more by flow than a well-fed one. */

@@ -36,7 +36,10 @@ class CapacityIT {
                 others.add(socket);
                 if (i % 2 == 0) {
                     // Says that it has much to say, and then hardly says anything.
-                    socket.getOutputStream().write("POST /api/preview HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\nContent-Length: 100000\r\n\r\n{".getBytes(StandardCharsets.US_ASCII));
+                    socket.getOutputStream()
+                            .write(
+                                    "POST /api/preview HTTP/1.1\r\nHost: 127.0.0.1\r\nContent-Type: application/json\r\nContent-Length: 100000\r\n\r\n{"
+                                            .getBytes(StandardCharsets.US_ASCII));
                 }
             }
             Queue<String> wrong = new ConcurrentLinkedQueue<>();
@@ -52,7 +55,9 @@ class CapacityIT {
                 socket.close();
             }
         }
-        assertThat(Files.readString(data.resolve("enthalpa.log"))).as("clients that go away leave no stack trace").doesNotContain("\tat ");
+        assertThat(Files.readString(data.resolve("enthalpa.log")))
+                .as("clients that go away leave no stack trace")
+                .doesNotContain("\tat ");
     }
 
     /** As a page does: edits, and asks after each what it comes to without waiting for what it asked before. */
@@ -87,7 +92,8 @@ class CapacityIT {
 
     private static Void ask(Client client, String page, String body, Queue<String> wrong) throws Exception {
         Client.Answer answer = client.post("/api/preview", body);
-        boolean superseded = answer.status() == 409 && answer.json().path("type").asString("").endsWith("superseded");
+        boolean superseded = answer.status() == 409
+                && answer.json().path("type").asString("").endsWith("superseded");
         if (answer.status() != 200 && !superseded) {
             wrong.add(page + " asked " + answer.status());
         }
@@ -102,9 +108,15 @@ class CapacityIT {
         long id = client.get("/api/builds").json().get(0).get("id").longValue();
         ObjectNode request = Client.JSON.createObjectNode().put("option", "A");
         request.set("document", client.get("/api/builds/" + id).json().get("document"));
-        String job = client.post("/api/jobs/spread", request.toString()).json().get("id").asString();
+        String job = client.post("/api/jobs/spread", request.toString())
+                .json()
+                .get("id")
+                .asString();
         try (Socket events = new Socket("127.0.0.1", program.port())) {
-            events.getOutputStream().write(("GET " + URI.create("/api/jobs/" + job + "/events") + " HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n").getBytes(StandardCharsets.US_ASCII));
+            events.getOutputStream()
+                    .write(("GET " + URI.create("/api/jobs/" + job + "/events")
+                                    + " HTTP/1.1\r\nHost: 127.0.0.1\r\n\r\n")
+                            .getBytes(StandardCharsets.US_ASCII));
             assertThat(events.getInputStream().read()).isPositive();
             assertThat(program.ends(3)).as("ends within three seconds").isTrue();
         }

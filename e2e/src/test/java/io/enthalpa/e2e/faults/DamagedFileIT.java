@@ -25,8 +25,10 @@ import tools.jackson.databind.node.ObjectNode;
  */
 class DamagedFileIT {
     private static final int BUILDS = 5;
+
     @TempDir
     static Path folder;
+
     private static Path closed;
     private static Path killed;
     private static Path backup;
@@ -44,7 +46,9 @@ class DamagedFileIT {
         backup = folder.resolve("backup.zip");
         try (RunningProgram program = RunningProgram.demo(closed, 0)) {
             edit(new Client(program.address()));
-            assertThat(RunningProgram.run("backup", backup.toString(), "--data", closed.toString()).status()).isZero();
+            assertThat(RunningProgram.run("backup", backup.toString(), "--data", closed.toString())
+                            .status())
+                    .isZero();
         }
         RunningProgram program = RunningProgram.demo(killed, 0);
         edit(new Client(program.address()));
@@ -56,7 +60,9 @@ class DamagedFileIT {
         ObjectNode document = (ObjectNode) build.get("document");
         for (int i = 1; i <= 60; i++) {
             document.put("summary", "edit " + i);
-            assertThat(client.save(build.get("id").longValue(), i, document, "edit " + i, "e" + i).status()).isEqualTo(200);
+            assertThat(client.save(build.get("id").longValue(), i, document, "edit " + i, "e" + i)
+                            .status())
+                    .isEqualTo(200);
         }
     }
 
@@ -102,7 +108,9 @@ class DamagedFileIT {
         kinds.put("a letter turned late", at(0.95, 1, false));
         kinds.put("zeros at a quarter", at(0.25, 8192, true));
         kinds.put("zeros at three quarters", at(0.75, 8192, true));
-        kinds.put("another file's bytes", file -> Files.writeString(file, "not a database at all ".repeat(2000), StandardCharsets.UTF_8));
+        kinds.put(
+                "another file's bytes",
+                file -> Files.writeString(file, "not a database at all ".repeat(2000), StandardCharsets.UTF_8));
         kinds.put("something appended", file -> {
             try (RandomAccessFile f = new RandomAccessFile(file.toFile(), "rw")) {
                 f.seek(f.length());
@@ -150,16 +158,25 @@ class DamagedFileIT {
         String first = lines.readLine();
         if (first != null && first.contains("Enthalpa is ready")) {
             try {
-                return everythingIsThere(new Client(first.replaceAll(".*(http://[0-9.:]+)/.*", "$1"))) ? "harmless, nothing is missing" : "NOT NOTICED";
+                return everythingIsThere(new Client(first.replaceAll(".*(http://[0-9.:]+)/.*", "$1")))
+                        ? "harmless, nothing is missing"
+                        : "NOT NOTICED";
             } finally {
                 start.destroy();
                 start.waitFor();
             }
         }
         int status = start.waitFor();
-        boolean untouched = damaged == null ? !Files.exists(file) : java.util.Arrays.equals(damaged, Files.readAllBytes(file));
-        boolean plain = first != null && first.startsWith("enthalpa: ") && first.contains(file.toString()) && first.contains("backup") && !first.contains("Exception");
-        return status == 2 && untouched && plain ? "refused" : "NOT REFUSED PLAINLY: " + status + " " + untouched + " " + first;
+        boolean untouched =
+                damaged == null ? !Files.exists(file) : java.util.Arrays.equals(damaged, Files.readAllBytes(file));
+        boolean plain = first != null
+                && first.startsWith("enthalpa: ")
+                && first.contains(file.toString())
+                && first.contains("backup")
+                && !first.contains("Exception");
+        return status == 2 && untouched && plain
+                ? "refused"
+                : "NOT REFUSED PLAINLY: " + status + " " + untouched + " " + first;
     }
 
     private static boolean everythingIsThere(Client client) throws IOException, InterruptedException {

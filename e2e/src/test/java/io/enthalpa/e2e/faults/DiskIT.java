@@ -46,14 +46,24 @@ class DiskIT {
                 Client.Answer answer = save();
                 assertThat(answer.status()).isEqualTo(status);
                 assertThat(answer.json().get("detail").asString()).contains(words);
-                assertThat(client.get("/api/builds").status()).as("reading goes on").isEqualTo(200);
-                assertThat(client.get("/api/builds/" + build).json().get("revision").intValue()).isEqualTo(before);
+                assertThat(client.get("/api/builds").status())
+                        .as("reading goes on")
+                        .isEqualTo(200);
+                assertThat(client.get("/api/builds/" + build)
+                                .json()
+                                .get("revision")
+                                .intValue())
+                        .isEqualTo(before);
             }
         }
 
         void kept() throws Exception {
             assertThat(save().status()).isEqualTo(200);
-            assertThat(client.get("/api/builds/" + build).json().at("/document/summary").asString()).isEqualTo("edit " + edits);
+            assertThat(client.get("/api/builds/" + build)
+                            .json()
+                            .at("/document/summary")
+                            .asString())
+                    .isEqualTo("edit " + edits);
         }
     }
 
@@ -67,7 +77,9 @@ class DiskIT {
     @Test
     void full() throws Exception {
         Path disk = Files.createDirectories(folder.resolve("disk"));
-        assumeTrue(done("mount", "-t", "tmpfs", "-o", "size=24m", "tmpfs", disk.toString()), "mounting is not allowed here");
+        assumeTrue(
+                done("mount", "-t", "tmpfs", "-o", "size=24m", "tmpfs", disk.toString()),
+                "mounting is not allowed here");
         try {
             Path data = disk.resolve("store");
             try (RunningProgram program = RunningProgram.demo(data, 0)) {
@@ -80,7 +92,8 @@ class DiskIT {
                 saver.kept();
             }
             try (RunningProgram again = RunningProgram.serve(data)) {
-                assertThat(new Client(again.address()).get("/api/builds").json()).hasSize(5);
+                assertThat(new Client(again.address()).get("/api/builds").json())
+                        .hasSize(5);
             }
         } finally {
             done("umount", disk.toString());

@@ -21,12 +21,12 @@ import tools.jackson.databind.node.ObjectNode;
 class KillIT {
     private static final int CLIENTS = 4;
     private static final long SEED = 11;
+
     @TempDir
     Path folder;
 
     /** An edit that the program said is on the disk. */
-    private record Acknowledged(long build, int revision, String change) {
-    }
+    private record Acknowledged(long build, int revision, String change) {}
 
     /** Saves one edit after the other until the program is gone. */
     private static final class Writer implements Runnable {
@@ -91,9 +91,12 @@ class KillIT {
         assertThat(all).isPositive();
     }
 
-    private static List<Acknowledged> writeUntilKilled(RunningProgram program, List<Long> builds, int round, int after_ms) throws Exception {
+    private static List<Acknowledged> writeUntilKilled(
+            RunningProgram program, List<Long> builds, int round, int after_ms) throws Exception {
         ExecutorService clients = Executors.newFixedThreadPool(CLIENTS);
-        List<Writer> writers = builds.stream().map(build -> new Writer(program.address(), build, round)).toList();
+        List<Writer> writers = builds.stream()
+                .map(build -> new Writer(program.address(), build, round))
+                .toList();
         writers.forEach(clients::submit);
         Thread.sleep(after_ms);
         program.kill();
@@ -103,16 +106,21 @@ class KillIT {
     }
 
     private static void check(Client client, List<Long> builds, List<Acknowledged> acknowledged) throws Exception {
-        assertThat(client.get("/api/builds").json()).hasSize(builds.size()).allSatisfy(card -> assertThat(card.has("unreadable")).isFalse());
+        assertThat(client.get("/api/builds").json())
+                .hasSize(builds.size())
+                .allSatisfy(card -> assertThat(card.has("unreadable")).isFalse());
         for (long build : builds) {
-            List<Acknowledged> mine = acknowledged.stream().filter(a -> a.build() == build).toList();
+            List<Acknowledged> mine =
+                    acknowledged.stream().filter(a -> a.build() == build).toList();
             if (mine.isEmpty()) {
                 continue;
             }
             JsonNode head = client.get("/api/builds/" + build).json();
-            assertThat(head.get("revision").intValue()).isGreaterThanOrEqualTo(mine.get(mine.size() - 1).revision());
+            assertThat(head.get("revision").intValue())
+                    .isGreaterThanOrEqualTo(mine.get(mine.size() - 1).revision());
             for (Acknowledged a : mine) {
-                JsonNode revision = client.get("/api/builds/" + build + "/revisions/" + a.revision()).json();
+                JsonNode revision = client.get("/api/builds/" + build + "/revisions/" + a.revision())
+                        .json();
                 assertThat(revision.get("change").asString()).isEqualTo(a.change());
                 assertThat(revision.at("/document/summary").asString()).isEqualTo(a.change());
             }
@@ -127,7 +135,12 @@ class KillIT {
             killedWhileStarting(data, i, times, "demo");
             try (RunningProgram again = RunningProgram.demo(data, 0)) {
                 Client client = new Client(again.address());
-                assertThat(client.get("/api/builds").json().valueStream().map(c -> c.get("name").asString())).contains("Juniper", "Pass Van", "Saltline", "Pilot Launch").hasSize(4);
+                assertThat(client.get("/api/builds")
+                                .json()
+                                .valueStream()
+                                .map(c -> c.get("name").asString()))
+                        .contains("Juniper", "Pass Van", "Saltline", "Pilot Launch")
+                        .hasSize(4);
                 assertThat(client.get("/api/catalogue").json().size()).isGreaterThan(100);
             }
         }
@@ -145,12 +158,16 @@ class KillIT {
             try (RunningProgram again = RunningProgram.serve(data)) {
                 Client client = new Client(again.address());
                 JsonNode builds = client.get("/api/builds").json();
-                assertThat(builds.valueStream().map(c -> c.get("name").asString())).contains("Juniper, renamed", "Pass Van", "Saltline", "Pilot Launch");
+                assertThat(builds.valueStream().map(c -> c.get("name").asString()))
+                        .contains("Juniper, renamed", "Pass Van", "Saltline", "Pilot Launch");
                 for (JsonNode card : builds) {
-                    assertThat(client.get("/api/builds/" + card.get("id")).status()).isEqualTo(200);
+                    assertThat(client.get("/api/builds/" + card.get("id")).status())
+                            .isEqualTo(200);
                 }
             }
-            assertThat(Files.list(data.resolve("backups"))).as("a backup from before the update").isNotEmpty();
+            assertThat(data.resolve("backups").toFile().list())
+                    .as("a backup from before the update")
+                    .isNotEmpty();
         }
     }
 

@@ -39,25 +39,44 @@ final class OddRequests {
     OddRequests(String address) throws IOException, InterruptedException {
         this.address = address;
         CookieManager cookies = new CookieManager();
-        this.client = HttpClient.newBuilder().cookieHandler(cookies).version(HttpClient.Version.HTTP_1_1).connectTimeout(Duration.ofSeconds(10)).build();
+        this.client = HttpClient.newBuilder()
+                .cookieHandler(cookies)
+                .version(HttpClient.Version.HTTP_1_1)
+                .connectTimeout(Duration.ofSeconds(10))
+                .build();
         get("/api/fields");
-        this.token = cookies.getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN")).findFirst().orElseThrow().getValue();
+        this.token = cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .findFirst()
+                .orElseThrow()
+                .getValue();
         for (JsonNode card : JSON.readTree(get("/api/builds"))) {
             documents.add(JSON.readTree(get("/api/builds/" + card.get("id"))).get("document"));
         }
         // Only these are changed and deleted, so that the others stay whole.
         for (JsonNode document : documents) {
-            builds.add(JSON.readTree(post("/api/builds", document.toString())).get("id").longValue());
+            builds.add(JSON.readTree(post("/api/builds", document.toString()))
+                    .get("id")
+                    .longValue());
         }
     }
 
     private String get(String path) throws IOException, InterruptedException {
-        return client.send(HttpRequest.newBuilder(URI.create(address + path)).build(), HttpResponse.BodyHandlers.ofString()).body();
+        return client.send(
+                        HttpRequest.newBuilder(URI.create(address + path)).build(),
+                        HttpResponse.BodyHandlers.ofString())
+                .body();
     }
 
     private String post(String path, String body) throws IOException, InterruptedException {
-        return client.send(HttpRequest.newBuilder(URI.create(address + path)).header("Content-Type", "application/json").header("X-XSRF-TOKEN", token)
-                .POST(HttpRequest.BodyPublishers.ofString(body)).build(), HttpResponse.BodyHandlers.ofString()).body();
+        return client.send(
+                        HttpRequest.newBuilder(URI.create(address + path))
+                                .header("Content-Type", "application/json")
+                                .header("X-XSRF-TOKEN", token)
+                                .POST(HttpRequest.BodyPublishers.ofString(body))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString())
+                .body();
     }
 
     /** @return what ended badly: a failure inside, no answer, or too late a one, each with how to make it again */
@@ -77,11 +96,18 @@ final class OddRequests {
     private void one(long seed, int number) {
         Random random = new Random(seed * 1_000_003 + number);
         Odd odd = odd(random);
-        String what = "seed %d, request %d: %s %s".formatted(seed, number, odd.method, odd.path.length() > 200 ? odd.path.substring(0, 200) : odd.path);
+        String what = "seed %d, request %d: %s %s"
+                .formatted(seed, number, odd.method, odd.path.length() > 200 ? odd.path.substring(0, 200) : odd.path);
         long began = System.nanoTime();
         try {
-            HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + odd.path)).timeout(Duration.ofSeconds(60)).header("X-XSRF-TOKEN", token)
-                    .method(odd.method, odd.body == null ? HttpRequest.BodyPublishers.noBody() : HttpRequest.BodyPublishers.ofString(odd.body));
+            HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + odd.path))
+                    .timeout(Duration.ofSeconds(60))
+                    .header("X-XSRF-TOKEN", token)
+                    .method(
+                            odd.method,
+                            odd.body == null
+                                    ? HttpRequest.BodyPublishers.noBody()
+                                    : HttpRequest.BodyPublishers.ofString(odd.body));
             for (int i = 0; i < odd.headers.size(); i += 2) {
                 request.setHeader(odd.headers.get(i), odd.headers.get(i + 1));
             }
@@ -119,7 +145,21 @@ final class OddRequests {
         Odd odd = new Odd();
         JsonNode document = any(random, documents).deepCopy();
         String letter = any(random, List.of("A", "B", "C", "Z", "", "a", "AA"));
-        String place = any(random, List.of("/path/3", "/path/0", "/path/99", "", "path", "/path/-1", "/path/3/legs/0/path/1", "/airWays/0", "/path/999999999999", "/path/3/water", "~", "/path//"));
+        String place = any(
+                random,
+                List.of(
+                        "/path/3",
+                        "/path/0",
+                        "/path/99",
+                        "",
+                        "path",
+                        "/path/-1",
+                        "/path/3/legs/0/path/1",
+                        "/airWays/0",
+                        "/path/999999999999",
+                        "/path/3/water",
+                        "~",
+                        "/path//"));
         long build = any(random, builds);
         ObjectNode request = JSON.createObjectNode();
         switch (random.nextInt(22)) {
@@ -140,7 +180,14 @@ final class OddRequests {
                 request.remove("place");
                 request.put("way", any(random, List.of(0, 1, -1, 99, Integer.MAX_VALUE)));
             }
-            case 6 -> asked(odd, request, document, letter, place, "/api/preview/trace/" + any(random, List.of("csv", "json", "xml", "..%2F..", "")));
+            case 6 ->
+                asked(
+                        odd,
+                        request,
+                        document,
+                        letter,
+                        place,
+                        "/api/preview/trace/" + any(random, List.of("csv", "json", "xml", "..%2F..", "")));
             case 7 -> asked(odd, request, document, letter, place, "/api/preview/reasons");
             case 8 -> {
                 odd.path = "/api/preview/map";
@@ -150,25 +197,64 @@ final class OddRequests {
             case 10 -> {
                 odd.path = "/api/duties/" + any(random, List.of("library", "rows", "laps", "log-columns"));
                 request.set("document", document);
-                request.put("start", text(random)).put("lap_s", 90).put("corners", 6).put("fast_km_h", 180).put("slow_km_h", 80).put("laps", 3);
+                request.put("start", text(random))
+                        .put("lap_s", 90)
+                        .put("corners", 6)
+                        .put("fast_km_h", 180)
+                        .put("slow_km_h", 80)
+                        .put("laps", 3);
             }
             case 11, 12 -> log(odd, random);
             case 13 -> {
                 odd.path = "/api/catalogue" + any(random, List.of("", "/file", "/1", "/999999", "/abc", "/-1"));
                 odd.method = any(random, List.of("POST", "PUT", "DELETE", "PATCH"));
-                odd.headers.addAll(List.of("If-Match", any(random, List.of("\"1\"", "1", "x", "*", "\"99999999999999\""))));
-                request.put("kind", any(random, List.of("joint", "pipe", "core", "bend", "wing", ""))).put("name", text(random)).put("note", "").put("price", 20).put("mass_kg", 0.2).put("csv", text(random));
-                request.putObject("figures").put("bore_mm", 63).put("hoseBore_mm", 67).put("gap_mm", 8);
+                odd.headers.addAll(
+                        List.of("If-Match", any(random, List.of("\"1\"", "1", "x", "*", "\"99999999999999\""))));
+                request.put("kind", any(random, List.of("joint", "pipe", "core", "bend", "wing", "")))
+                        .put("name", text(random))
+                        .put("note", "")
+                        .put("price", 20)
+                        .put("mass_kg", 0.2)
+                        .put("csv", text(random));
+                request.putObject("figures")
+                        .put("bore_mm", 63)
+                        .put("hoseBore_mm", 67)
+                        .put("gap_mm", 8);
             }
             case 14, 15 -> {
-                odd.path = "/api/builds/" + build + any(random, List.of("", "/undo", "/redo", "/put-away", "/duplicate?uid=x", "/revisions/1/name", "/revisions/-1/name", "/file", "/nothing"));
+                odd.path = "/api/builds/" + build
+                        + any(
+                                random,
+                                List.of(
+                                        "",
+                                        "/undo",
+                                        "/redo",
+                                        "/put-away",
+                                        "/duplicate?uid=x",
+                                        "/revisions/1/name",
+                                        "/revisions/-1/name",
+                                        "/file",
+                                        "/nothing"));
                 odd.method = any(random, List.of("PUT", "PUT", "POST", "PATCH"));
-                odd.headers.addAll(List.of("If-Match", any(random, List.of("\"1\"", "\"2\"", "1", "", "x", "W/\"1\"", "\"-1\"", "\"99999999999\""))));
-                request.put("change", text(random)).put("edit", any(random, List.of("e1", "", "x".repeat(100)))).put("putAway", random.nextBoolean()).put("name", text(random));
+                odd.headers.addAll(List.of(
+                        "If-Match",
+                        any(random, List.of("\"1\"", "\"2\"", "1", "", "x", "W/\"1\"", "\"-1\"", "\"99999999999\""))));
+                request.put("change", text(random))
+                        .put("edit", any(random, List.of("e1", "", "x".repeat(100))))
+                        .put("putAway", random.nextBoolean())
+                        .put("name", text(random));
                 request.set("document", document);
             }
             case 16 -> {
-                odd.path = "/api/builds" + any(random, List.of("", "?uid=zz", "?uid=" + java.util.UUID.randomUUID(), "/starter", "?change=" + "x".repeat(5000)));
+                odd.path = "/api/builds"
+                        + any(
+                                random,
+                                List.of(
+                                        "",
+                                        "?uid=zz",
+                                        "?uid=" + java.util.UUID.randomUUID(),
+                                        "/starter",
+                                        "?change=" + "x".repeat(5000)));
                 odd.body = broken(document.toString(), random);
                 return odd;
             }
@@ -176,7 +262,14 @@ final class OddRequests {
                 odd.path = "/api/jobs/" + any(random, List.of("spread", "methods", "none", "x/events", "..", "%00"));
                 odd.method = any(random, List.of("POST", "GET", "DELETE"));
                 request.put("option", letter);
-                request.set("document", any(random, List.of(JSON.createObjectNode(), JSON.getNodeFactory().nullNode(), document.get("options"))));
+                request.set(
+                        "document",
+                        any(
+                                random,
+                                List.of(
+                                        JSON.createObjectNode(),
+                                        JSON.getNodeFactory().nullNode(),
+                                        document.get("options"))));
             }
             case 18 -> {
                 odd.path = any(random, List.of("/api/backups/restore", "/api/archive"));
@@ -185,10 +278,37 @@ final class OddRequests {
                 return odd;
             }
             case 19 -> {
-                odd.method = any(random, List.of("GET", "HEAD", "OPTIONS", "DELETE", "PUT", "POST", "TRACE", "PROPFIND"));
-                odd.path = any(random, List.of("/error", "/api", "/api/", "/api/builds/0", "/api/builds/99999999999999999999", "/api/builds/1.5", "/api/home", "/api/home/0", "/api/home/x", "/assets/../../etc", "/api/openapi.json",
-                        "/%2e%2e/", "/api/builds/1/revisions?below=x", "/api/builds/1/revisions?most=-5", "/api/builds/1/revisions/99999999999", "/api/backups/..%2f..%2fpasswd", "/api/backups/x.zip", "/api/preview/pages/x",
-                        "/api/methods", "/api/fields", "/build/1/none", "/;a=b", "/api/catalogue?q=" + "%F0%9F%98%80".repeat(300), "/api/catalogue?kind=%00", "/actuator", "/api/jobs/" + "x".repeat(3000)));
+                odd.method =
+                        any(random, List.of("GET", "HEAD", "OPTIONS", "DELETE", "PUT", "POST", "TRACE", "PROPFIND"));
+                odd.path = any(
+                        random,
+                        List.of(
+                                "/error",
+                                "/api",
+                                "/api/",
+                                "/api/builds/0",
+                                "/api/builds/99999999999999999999",
+                                "/api/builds/1.5",
+                                "/api/home",
+                                "/api/home/0",
+                                "/api/home/x",
+                                "/assets/../../etc",
+                                "/api/openapi.json",
+                                "/%2e%2e/",
+                                "/api/builds/1/revisions?below=x",
+                                "/api/builds/1/revisions?most=-5",
+                                "/api/builds/1/revisions/99999999999",
+                                "/api/backups/..%2f..%2fpasswd",
+                                "/api/backups/x.zip",
+                                "/api/preview/pages/x",
+                                "/api/methods",
+                                "/api/fields",
+                                "/build/1/none",
+                                "/;a=b",
+                                "/api/catalogue?q=" + "%F0%9F%98%80".repeat(300),
+                                "/api/catalogue?kind=%00",
+                                "/actuator",
+                                "/api/jobs/" + "x".repeat(3000)));
                 odd.body = random.nextInt(3) == 0 ? text(random) : null;
                 if (odd.method.equals("DELETE") && odd.path.startsWith("/api/builds")) {
                     odd.method = "GET";
@@ -197,13 +317,39 @@ final class OddRequests {
             }
             case 20 -> {
                 odd.path = "/api/preview";
-                odd.body = any(random, List.of("", "null", "[]", "{}", "0", "\"x\"", "{\"document\":" + "[".repeat(3000), "{\"document\":" + "9".repeat(400) + "}", "{\"document\":{\"a\":" + "9".repeat(400) + "}}", "\u0000", "{\"document\":NaN}",
-                        "{\"document\":{},\"options\":[null]}", "{\"document\":{\"format\":\"enthalpa-build\",\"version\":3}}", "{".repeat(100_000), "{\"document\":\"" + "x".repeat(2_000_000) + "\"}"));
+                odd.body = any(
+                        random,
+                        List.of(
+                                "",
+                                "null",
+                                "[]",
+                                "{}",
+                                "0",
+                                "\"x\"",
+                                "{\"document\":" + "[".repeat(3000),
+                                "{\"document\":" + "9".repeat(400) + "}",
+                                "{\"document\":{\"a\":" + "9".repeat(400) + "}}",
+                                "\u0000",
+                                "{\"document\":NaN}",
+                                "{\"document\":{},\"options\":[null]}",
+                                "{\"document\":{\"format\":\"enthalpa-build\",\"version\":3}}",
+                                "{".repeat(100_000),
+                                "{\"document\":\"" + "x".repeat(2_000_000) + "\"}"));
                 return odd;
             }
             default -> {
                 odd.path = any(random, List.of("/api/preview", "/api/preview/changes", "/api/duties/rows"));
-                odd.headers.set(1, any(random, List.of("text/plain", "application/xml", "multipart/form-data", "application/json;charset=utf-16", "x/y;;", "application/x-www-form-urlencoded")));
+                odd.headers.set(
+                        1,
+                        any(
+                                random,
+                                List.of(
+                                        "text/plain",
+                                        "application/xml",
+                                        "multipart/form-data",
+                                        "application/json;charset=utf-16",
+                                        "x/y;;",
+                                        "application/x-www-form-urlencoded")));
                 request.set("document", document);
             }
         }
@@ -215,7 +361,8 @@ final class OddRequests {
         return odd;
     }
 
-    private static void asked(Odd odd, ObjectNode request, JsonNode document, String letter, String place, String path) {
+    private static void asked(
+            Odd odd, ObjectNode request, JsonNode document, String letter, String place, String path) {
         odd.path = path;
         request.set("document", document);
         request.put("option", letter).put("place", place);
@@ -223,43 +370,114 @@ final class OddRequests {
 
     private void log(Odd odd, Random random) {
         StringBuilder query = new StringBuilder("?");
-        for (String key : List.of("columns", "outside_kPa", "boost_kPa", "limiter_rpm", "ratios", "tyre_mm", "finalDrive", "changeUp_rpm", "idle_rpm")) {
+        for (String key : List.of(
+                "columns",
+                "outside_kPa",
+                "boost_kPa",
+                "limiter_rpm",
+                "ratios",
+                "tyre_mm",
+                "finalDrive",
+                "changeUp_rpm",
+                "idle_rpm")) {
             if (random.nextInt(8) > 0) {
-                String value = random.nextInt(4) > 0 ? switch (key) {
-                    case "columns" -> any(random, List.of("", "TIME:0:s,BOOST:1:kPa,ENGINE_SPEED:2:rpm"));
-                    case "ratios" -> "3.4,2,1.35,1";
-                    case "outside_kPa" -> "100";
-                    case "boost_kPa" -> "90";
-                    case "tyre_mm" -> "2000";
-                    case "finalDrive" -> "3.9";
-                    default -> "6000";
-                } : any(random, List.of("NaN", "Infinity", "-1", "1e309", "x", "", "0", "TIME:99:s", "TIME:-1:s", "TIME:0:parsec", "1,,2", "NaN,1"));
-                query.append(key).append('=').append(URLEncoder.encode(value, StandardCharsets.UTF_8)).append('&');
+                String value = random.nextInt(4) > 0
+                        ? switch (key) {
+                            case "columns" -> any(random, List.of("", "TIME:0:s,BOOST:1:kPa,ENGINE_SPEED:2:rpm"));
+                            case "ratios" -> "3.4,2,1.35,1";
+                            case "outside_kPa" -> "100";
+                            case "boost_kPa" -> "90";
+                            case "tyre_mm" -> "2000";
+                            case "finalDrive" -> "3.9";
+                            default -> "6000";
+                        }
+                        : any(
+                                random,
+                                List.of(
+                                        "NaN",
+                                        "Infinity",
+                                        "-1",
+                                        "1e309",
+                                        "x",
+                                        "",
+                                        "0",
+                                        "TIME:99:s",
+                                        "TIME:-1:s",
+                                        "TIME:0:parsec",
+                                        "1,,2",
+                                        "NaN,1"));
+                query.append(key)
+                        .append('=')
+                        .append(URLEncoder.encode(value, StandardCharsets.UTF_8))
+                        .append('&');
             }
         }
         odd.path = "/api/duties/log" + query;
         odd.headers.set(1, "text/csv");
-        StringBuilder csv = new StringBuilder(any(random, List.of("Time [s],Boost [kPa],RPM,Note\n", "t;p;n\n", "", "Time,Time,Boost\n", "a,".repeat(16_000) + "\n", "\uFEFFTime\tBoost\tRPM\n")));
+        StringBuilder csv = new StringBuilder(any(
+                random,
+                List.of(
+                        "Time [s],Boost [kPa],RPM,Note\n",
+                        "t;p;n\n",
+                        "",
+                        "Time,Time,Boost\n",
+                        "a,".repeat(16_000) + "\n",
+                        "\uFEFFTime\tBoost\tRPM\n")));
         int rows = random.nextInt(60);
         for (int i = 0; i < rows; i++) {
-            csv.append(random.nextInt(20) == 0 ? any(random, List.of("NaN", "", "x", "1e400", "-", "\"")) : String.valueOf(i)).append(',')
-                    .append(random.nextInt(20) == 0 ? any(random, List.of("NaN", "", "Infinity", "9".repeat(400))) : String.valueOf(random.nextInt(90))).append(',')
-                    .append(1000 + 100 * i).append(',').append(any(random, List.of("ok", "NaN", "bad cell", ""))).append('\n');
+            csv.append(
+                            random.nextInt(20) == 0
+                                    ? any(random, List.of("NaN", "", "x", "1e400", "-", "\""))
+                                    : String.valueOf(i))
+                    .append(',')
+                    .append(
+                            random.nextInt(20) == 0
+                                    ? any(random, List.of("NaN", "", "Infinity", "9".repeat(400)))
+                                    : String.valueOf(random.nextInt(90)))
+                    .append(',')
+                    .append(1000 + 100 * i)
+                    .append(',')
+                    .append(any(random, List.of("ok", "NaN", "bad cell", "")))
+                    .append('\n');
         }
         odd.body = csv.toString();
     }
 
     private String text(Random random) {
-        return any(random, List.of("", " ", "x", "\u0000", "=1+1", "<script>", "x".repeat(10_000), "speed,flow,pressure ratio,efficiency\n90000,0.1,2,70\n", "\uD800", "a\nb,c\n1,2", "kind,name\njoint,x\n", "9".repeat(400),
-                "speed,flow,pressure ratio,efficiency\nNaN,NaN,NaN,NaN\n", "\"", "kind;name;price\njoint;x;NaN\n"));
+        return any(
+                random,
+                List.of(
+                        "",
+                        " ",
+                        "x",
+                        "\u0000",
+                        "=1+1",
+                        "<script>",
+                        "x".repeat(10_000),
+                        "speed,flow,pressure ratio,efficiency\n90000,0.1,2,70\n",
+                        "\uD800",
+                        "a\nb,c\n1,2",
+                        "kind,name\njoint,x\n",
+                        "9".repeat(400),
+                        "speed,flow,pressure ratio,efficiency\nNaN,NaN,NaN,NaN\n",
+                        "\"",
+                        "kind;name;price\njoint;x;NaN\n"));
     }
 
     private String broken(String text, Random random) {
         return switch (random.nextInt(4)) {
             case 0 -> text.substring(0, random.nextInt(text.length()));
             case 1 -> text;
-            case 2 -> new StringBuilder(text).insert(random.nextInt(text.length()), any(random, List.of("{", "\"", ",", "\u0000", "9".repeat(500), "null"))).toString();
-            default -> text.replaceFirst("\\d+", any(random, List.of("1e999", "-0", "NaN", "9".repeat(400), "0.0000000000000000000001")));
+            case 2 ->
+                new StringBuilder(text)
+                        .insert(
+                                random.nextInt(text.length()),
+                                any(random, List.of("{", "\"", ",", "\u0000", "9".repeat(500), "null")))
+                        .toString();
+            default ->
+                text.replaceFirst(
+                        "\\d+",
+                        any(random, List.of("1e999", "-0", "NaN", "9".repeat(400), "0.0000000000000000000001")));
         };
     }
 

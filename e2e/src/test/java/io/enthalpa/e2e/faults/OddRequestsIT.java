@@ -10,6 +10,7 @@ import org.junit.jupiter.api.io.TempDir;
 
 class OddRequestsIT {
     private static final long SEED = 20_261_128;
+
     @TempDir
     Path folder;
 
@@ -17,9 +18,13 @@ class OddRequestsIT {
     void noneEndsInAFailureOrTakesLong() throws Exception {
         Path data = folder.resolve("store");
         try (RunningProgram program = RunningProgram.demo(data, 0)) {
-            assertThat(new OddRequests(program.address()).send(SEED, Integer.getInteger("faults.requests", 1000), 3)).isEmpty();
-            assertThat(new Client(program.address()).get("/api/builds").status()).isEqualTo(200);
+            assertThat(new OddRequests(program.address()).send(SEED, Integer.getInteger("faults.requests", 1000), 3))
+                    .isEmpty();
+            assertThat(new Client(program.address()).get("/api/builds").status())
+                    .isEqualTo(200);
         }
-        assertThat(Files.readString(data.resolve("enthalpa.log"))).as("faults of users leave no stack trace").doesNotContain("\tat ");
+        assertThat(Files.readString(data.resolve("enthalpa.log")))
+                .as("faults of users leave no stack trace")
+                .doesNotContain("\tat ");
     }
 }

@@ -22,17 +22,23 @@ import tools.jackson.databind.module.SimpleModule;
 final class Binding {
     /** Digits kept: twelve hide the rounding of unit conversion and keep far more than anybody measured. */
     private static final MathContext DIGITS = new MathContext(12);
+
     static final JsonMapper MAPPER = JsonMapper.builder(JsonFactory.builder()
                     .enable(StreamReadFeature.STRICT_DUPLICATE_DETECTION)
-                    .streamReadConstraints(StreamReadConstraints.builder().maxNestingDepth(30).maxNumberLength(60).build()).build())
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxNestingDepth(30)
+                            .maxNumberLength(60)
+                            .build())
+                    .build())
             .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
             .enable(SerializationFeature.INDENT_OUTPUT)
             .disable(MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
-            .changeDefaultPropertyInclusion(inclusion -> inclusion.withValueInclusion(com.fasterxml.jackson.annotation.JsonInclude.Include.NON_NULL))
-            .addModule(module()).build();
+            .changeDefaultPropertyInclusion(inclusion ->
+                    inclusion.withValueInclusion(com.fasterxml.jackson.annotation.JsonInclude.Include.NON_NULL))
+            .addModule(module())
+            .build();
 
-    private Binding() {
-    }
+    private Binding() {}
 
     private static SimpleModule module() {
         SimpleModule module = new SimpleModule("build file");
@@ -75,7 +81,9 @@ final class Binding {
             @Override
             public T deserialize(JsonParser parser, DeserializationContext context) {
                 JsonNode row = context.readTree(parser);
-                return (T) context.readTreeAsValue(row, Shape.kinds(sealed).get(row.path("kind").asString()).type());
+                return (T) context.readTreeAsValue(
+                        row,
+                        Shape.kinds(sealed).get(row.path("kind").asString()).type());
             }
         });
     }

@@ -8,5 +8,4 @@ import java.lang.annotation.Target;
 /** A text that may be empty. */
 @Retention(RetentionPolicy.RUNTIME)
 @Target(ElementType.RECORD_COMPONENT)
-@interface Blank {
-}
+@interface Blank {}

@@ -34,10 +34,22 @@ import tools.jackson.databind.node.ObjectNode;
  * reads, writes, checks and documents it is made from them.
  */
 @Part(value = "build", says = "one build with its duty and options")
-public record BuildDocument(@Kind("enthalpa-build") String format,
-        @Figure(label = "version", min = 1, max = 1000, usual = 4, help = "of the file's form") int version, String name, @Blank String summary,
-        @Called("") Engine engine, @Called("") Climate climate, @Called("") TargetsDocument targets, @Called("") FullLoad fullLoad, @Called("") @Nullable GearingDocument gearing,
-        @Called("") @Nullable Bay bay, @Called("duty") DutyDocument duty, @Called(value = "option", most = 26) List<BuildOptionDocument> options) {
+public record BuildDocument(
+        @Kind("enthalpa-build") String format,
+
+        @Figure(label = "version", min = 1, max = 1000, usual = 4, help = "of the file's form")
+        int version,
+
+        String name,
+        @Blank String summary,
+        @Called("") Engine engine,
+        @Called("") Climate climate,
+        @Called("") TargetsDocument targets,
+        @Called("") FullLoad fullLoad,
+        @Called("") @Nullable GearingDocument gearing,
+        @Called("") @Nullable Bay bay,
+        @Called("duty") DutyDocument duty,
+        @Called(value = "option", most = 26) List<BuildOptionDocument> options) {
 
     /**
      * @param tree of a build file whose format and version were looked at
@@ -55,8 +67,17 @@ public record BuildDocument(@Kind("enthalpa-build") String format,
         for (int i = 0; i < options.size(); i++) {
             all.add(options.get(i).core(Place.ROOT.to("options", i, options.get(i))));
         }
-        Build build = new Build(name, summary, engine.core(), climate.core(), targets.core(), fullLoad.core(), duty.core(Place.ROOT.to("duty"), gears), gears,
-                Optional.ofNullable(bay).map(b -> b.core(Place.ROOT.to("bay"))), all);
+        Build build = new Build(
+                name,
+                summary,
+                engine.core(),
+                climate.core(),
+                targets.core(),
+                fullLoad.core(),
+                duty.core(Place.ROOT.to("duty"), gears),
+                gears,
+                Optional.ofNullable(bay).map(b -> b.core(Place.ROOT.to("bay"))),
+                all);
         if (all.isEmpty()) {
             throw Place.malformed("/options", "options", "an empty list", "at least one option");
         }
@@ -65,9 +86,19 @@ public record BuildDocument(@Kind("enthalpa-build") String format,
 
     /** @return the build as a tree */
     public static ObjectNode tree(Build b, String format, int version) {
-        return Binding.MAPPER.valueToTree(new BuildDocument(format, version, b.name(), b.summary(), Engine.of(b.engine()), Climate.of(b.climate()), TargetsDocument.of(b.targets()),
-                new FullLoad(RPM.of(b.fullLoad().speed()), KM_H.of(b.fullLoad().roadSpeed())), b.gearing().map(GearingDocument::of).orElse(null), b.bay().map(Bay::of).orElse(null),
-                DutyDocument.of(b.duty()), b.options().stream().map(BuildOptionDocument::of).toList()));
+        return Binding.MAPPER.valueToTree(new BuildDocument(
+                format,
+                version,
+                b.name(),
+                b.summary(),
+                Engine.of(b.engine()),
+                Climate.of(b.climate()),
+                TargetsDocument.of(b.targets()),
+                new FullLoad(RPM.of(b.fullLoad().speed()), KM_H.of(b.fullLoad().roadSpeed())),
+                b.gearing().map(GearingDocument::of).orElse(null),
+                b.bay().map(Bay::of).orElse(null),
+                DutyDocument.of(b.duty()),
+                b.options().stream().map(BuildOptionDocument::of).toList()));
     }
 
     /** @return how the file's text is read and written */
@@ -81,7 +112,8 @@ public record BuildDocument(@Kind("enthalpa-build") String format,
      * @throws io.enthalpa.core.fault.EnthalpaFault when it is not one
      */
     public static void checkPiece(ObjectNode piece, String name) {
-        Place at = new Place("", name, Shape.kinds(Piece.class).get(piece.path("kind").asString("")));
+        Place at = new Place(
+                "", name, Shape.kinds(Piece.class).get(piece.path("kind").asString("")));
         Check.check(piece, at);
         Binding.MAPPER.treeToValue(piece, Piece.class).core(at);
     }
@@ -107,39 +139,111 @@ public record BuildDocument(@Kind("enthalpa-build") String format,
     }
 
     @Part(value = "engine", says = "shared by all options")
-    record Engine(@Figure(label = "displacement", min = 0.05, max = 60, usual = 2.0, help = "the engine's data plate") double displacement_L,
-            @Figure(label = "cylinders", min = 1, max = 24, usual = 4, help = "count them") int cylinders,
-            @Figure(label = "volumetric efficiency", min = 30, max = 130, usual = 92, help = "two valves 80-88 %, four valves 88-98 %; common practice, no source") double volumetricEfficiency_pct,
-            @Figure(label = "limiter", min = 300, max = 20000, usual = 6500, help = "where the limiter cuts in") double maxSpeed_rpm,
-            @Figure(label = "power", min = 1, max = 5000, usual = 150, help = "at the crank, present or hoped for: a second opinion on the air it needs") @Nullable Double power_kW,
-            @Figure(label = "fuel for the power", min = 150, max = 700, usual = USUAL_FUEL_G_KWH,
-                    help = "boosted petrol 300-360, boosted diesel 210-240 g/kWh; common practice, no source") @Nullable Double fuelRate_g_kWh,
-            @Figure(label = "air for the fuel", min = 4, max = 80, usual = USUAL_AIR, help = "by mass: boosted petrol 11.5-12.5, diesel 18-25, methanol 4.5-5.5; common practice, no source") @Nullable Double airFuelRatio) {
+    record Engine(
+            @Figure(label = "displacement", min = 0.05, max = 60, usual = 2.0, help = "the engine's data plate")
+            double displacement_L,
+
+            @Figure(label = "cylinders", min = 1, max = 24, usual = 4, help = "count them")
+            int cylinders,
+
+            @Figure(
+                    label = "volumetric efficiency",
+                    min = 30,
+                    max = 130,
+                    usual = 92,
+                    help = "two valves 80-88 %, four valves 88-98 %; common practice, no source")
+            double volumetricEfficiency_pct,
+
+            @Figure(label = "limiter", min = 300, max = 20000, usual = 6500, help = "where the limiter cuts in")
+            double maxSpeed_rpm,
+
+            @Figure(
+                    label = "power",
+                    min = 1,
+                    max = 5000,
+                    usual = 150,
+                    help = "at the crank, present or hoped for: a second opinion on the air it needs")
+            @Nullable
+            Double power_kW,
+
+            @Figure(
+                    label = "fuel for the power",
+                    min = 150,
+                    max = 700,
+                    usual = USUAL_FUEL_G_KWH,
+                    help = "boosted petrol 300-360, boosted diesel 210-240 g/kWh; common practice, no source")
+            @Nullable
+            Double fuelRate_g_kWh,
+
+            @Figure(
+                    label = "air for the fuel",
+                    min = 4,
+                    max = 80,
+                    usual = USUAL_AIR,
+                    help =
+                            "by mass: boosted petrol 11.5-12.5, diesel 18-25, methanol 4.5-5.5; common practice, no source")
+            @Nullable
+            Double airFuelRatio) {
         static final double USUAL_FUEL_G_KWH = 320;
         static final double USUAL_AIR = 12;
 
         EngineSpec core() {
-            return new EngineSpec(L.si(displacement_L), cylinders, PCT.si(volumetricEfficiency_pct), RPM.si(maxSpeed_rpm), fuel());
+            return new EngineSpec(
+                    L.si(displacement_L), cylinders, PCT.si(volumetricEfficiency_pct), RPM.si(maxSpeed_rpm), fuel());
         }
 
         /** Where the power is given, fuel and air take the usual figures unless they are given too. */
         private Optional<FuelDemand> fuel() {
-            return power_kW == null ? Optional.empty() : Optional.of(new FuelDemand(KW.si(power_kW.doubleValue()), G_KWH.si(fuelRate_g_kWh == null ? USUAL_FUEL_G_KWH : fuelRate_g_kWh),
-                    airFuelRatio == null ? USUAL_AIR : airFuelRatio));
+            return power_kW == null
+                    ? Optional.empty()
+                    : Optional.of(new FuelDemand(
+                            KW.si(power_kW.doubleValue()),
+                            G_KWH.si(fuelRate_g_kWh == null ? USUAL_FUEL_G_KWH : fuelRate_g_kWh),
+                            airFuelRatio == null ? USUAL_AIR : airFuelRatio));
         }
 
         static Engine of(EngineSpec e) {
             FuelDemand f = e.fuel().orElse(null);
-            return new Engine(L.of(e.displacement()), e.cylinders(), PCT.of(e.volumetricEfficiency()), RPM.of(e.maxSpeed()), f == null ? null : KW.of(f.power()),
-                    f == null ? null : G_KWH.of(f.fuelRate()), f == null ? null : f.airFuelRatio());
+            return new Engine(
+                    L.of(e.displacement()),
+                    e.cylinders(),
+                    PCT.of(e.volumetricEfficiency()),
+                    RPM.of(e.maxSpeed()),
+                    f == null ? null : KW.of(f.power()),
+                    f == null ? null : G_KWH.of(f.fuelRate()),
+                    f == null ? null : f.airFuelRatio());
         }
     }
 
     @Part(value = "climate", says = "the air outside")
-    record Climate(@Figure(label = "outside air", min = -40, max = 55, usual = 25, help = "the hottest day the job must be done on") double airTemperature_C,
-            @Figure(label = "altitude", min = -400, max = 5000, usual = 0, help = "above sea level; sets the air pressure by ISO 2533") double altitude_m,
-            @Figure(label = "humidity", min = 0, max = 100, usual = 40, help = "relative, from the weather report") double humidity_pct,
-            @Figure(label = "barometer", min = 40, max = 110, usual = 101.3, help = "absolute, as measured where you stand; overrides the altitude") @Nullable Double barometer_kPa) {
+    record Climate(
+            @Figure(
+                    label = "outside air",
+                    min = -40,
+                    max = 55,
+                    usual = 25,
+                    help = "the hottest day the job must be done on")
+            double airTemperature_C,
+
+            @Figure(
+                    label = "altitude",
+                    min = -400,
+                    max = 5000,
+                    usual = 0,
+                    help = "above sea level; sets the air pressure by ISO 2533")
+            double altitude_m,
+
+            @Figure(label = "humidity", min = 0, max = 100, usual = 40, help = "relative, from the weather report")
+            double humidity_pct,
+
+            @Figure(
+                    label = "barometer",
+                    min = 40,
+                    max = 110,
+                    usual = 101.3,
+                    help = "absolute, as measured where you stand; overrides the altitude")
+            @Nullable
+            Double barometer_kPa) {
         Build.Climate core() {
             return new Build.Climate(C.si(airTemperature_C), altitude_m, PCT.si(humidity_pct), KPA.si(barometer_kPa));
         }
@@ -150,48 +254,134 @@ public record BuildDocument(@Kind("enthalpa-build") String format,
     }
 
     @Part(value = "targets", says = "what the intake temperature is judged by")
-    record TargetsDocument(@Figure(label = "intake target", min = 0, max = 150, usual = 50, help = "there is a best band, not a minimum: 35 to 55 °C suits most; common practice, no source") double intake_C,
-            @Figure(label = "timing line", min = 10, max = 200, usual = 65, help = "where your ECU starts to pull timing") double timingPull_C,
-            @Figure(label = "sensor's lag", min = 0, max = 120, usual = 5, help = "time constant in air of 10 m/s: open tip 2-5 s, closed tip 10-20 s; common practice, no source") @Nullable Double sensorLag_s) {
+    record TargetsDocument(
+            @Figure(
+                    label = "intake target",
+                    min = 0,
+                    max = 150,
+                    usual = 50,
+                    help = "there is a best band, not a minimum: 35 to 55 °C suits most; common practice, no source")
+            double intake_C,
+
+            @Figure(
+                    label = "timing line",
+                    min = 10,
+                    max = 200,
+                    usual = 65,
+                    help = "where your ECU starts to pull timing")
+            double timingPull_C,
+
+            @Figure(
+                    label = "sensor's lag",
+                    min = 0,
+                    max = 120,
+                    usual = 5,
+                    help =
+                            "time constant in air of 10 m/s: open tip 2-5 s, closed tip 10-20 s; common practice, no source")
+            @Nullable
+            Double sensorLag_s) {
         Targets core() {
-            return new Targets(C.si(intake_C), C.si(timingPull_C), sensorLag_s == null ? Sensor.USUAL : new Sensor(sensorLag_s));
+            return new Targets(
+                    C.si(intake_C), C.si(timingPull_C), sensorLag_s == null ? Sensor.USUAL : new Sensor(sensorLag_s));
         }
 
         static TargetsDocument of(Targets t) {
-            return new TargetsDocument(C.of(t.intake()), C.of(t.timingPull()), t.sensor().lag());
+            return new TargetsDocument(
+                    C.of(t.intake()), C.of(t.timingPull()), t.sensor().lag());
         }
     }
 
     @Part(value = "fullLoad", says = "where the charge line is drawn")
-    record FullLoad(@Figure(label = "engine speed at full load", min = 300, max = 20000, usual = 5000, help = "where the charge line is drawn; usually peak power") double engineSpeed_rpm,
-            @Figure(label = "road speed at full load", min = 0, max = 600, usual = 100, help = "decides the cooling air") double roadSpeed_km_h) {
+    record FullLoad(
+            @Figure(
+                    label = "engine speed at full load",
+                    min = 300,
+                    max = 20000,
+                    usual = 5000,
+                    help = "where the charge line is drawn; usually peak power")
+            double engineSpeed_rpm,
+
+            @Figure(
+                    label = "road speed at full load",
+                    min = 0,
+                    max = 600,
+                    usual = 100,
+                    help = "decides the cooling air")
+            double roadSpeed_km_h) {
         Build.FullLoad core() {
             return new Build.FullLoad(RPM.si(engineSpeed_rpm), KM_H.si(roadSpeed_km_h));
         }
     }
 
     @Part(value = "gearing", says = "from road speed to engine speed")
-    record GearingDocument(@Figure(label = "tyre, once round", min = 500, max = 6000, usual = 1950, help = "rolling circumference: chalk mark to chalk mark on the ground") double tyre_mm,
-            @Figure(label = "final drive", min = 0.5, max = 20, usual = 3.9, help = "the axle's plate; with a transfer box its ratio too") double finalDrive,
-            @Figure(label = "gear", min = 0.2, max = 20, usual = 1, help = "first to top") @Called(value = "gear", alone = true, most = 12) List<Double> ratios,
-            @Figure(label = "changes up at", min = 500, max = 20000, usual = 6200, help = "a little under the limiter") double changeUp_rpm,
-            @Figure(label = "idle", min = 100, max = 3000, usual = 850, help = "engine warm") double idle_rpm) {
+    record GearingDocument(
+            @Figure(
+                    label = "tyre, once round",
+                    min = 500,
+                    max = 6000,
+                    usual = 1950,
+                    help = "rolling circumference: chalk mark to chalk mark on the ground")
+            double tyre_mm,
+
+            @Figure(
+                    label = "final drive",
+                    min = 0.5,
+                    max = 20,
+                    usual = 3.9,
+                    help = "the axle's plate; with a transfer box its ratio too")
+            double finalDrive,
+
+            @Figure(label = "gear", min = 0.2, max = 20, usual = 1, help = "first to top")
+            @Called(value = "gear", alone = true, most = 12)
+            List<Double> ratios,
+
+            @Figure(label = "changes up at", min = 500, max = 20000, usual = 6200, help = "a little under the limiter")
+            double changeUp_rpm,
+
+            @Figure(label = "idle", min = 100, max = 3000, usual = 850, help = "engine warm")
+            double idle_rpm) {
         Gearing core() {
             return new Gearing(MM.si(tyre_mm), finalDrive, ratios, RPM.si(changeUp_rpm), RPM.si(idle_rpm));
         }
 
         static GearingDocument of(Gearing g) {
-            return new GearingDocument(MM.of(g.tyre()), g.finalDrive(), g.ratios(), RPM.of(g.changeUp()), RPM.of(g.idle()));
+            return new GearingDocument(
+                    MM.of(g.tyre()), g.finalDrive(), g.ratios(), RPM.of(g.changeUp()), RPM.of(g.idle()));
         }
     }
 
     @Part(value = "bay", says = "the engine bay; without it no pipe wall is counted")
-    record Bay(@Figure(label = "bay over outside, standing", min = 5, max = 110, usual = 45, help = "engine warm, idling until it settles: 30-60 K; common practice, no source") double standing_K,
-            @Figure(label = "bay over outside at 60 km/h", min = 0.5, max = 100, usual = 14, help = "8-20 K; common practice, no source") double rolling_K,
-            @Figure(label = "bay settles in", min = 10, max = 3600, usual = 240, help = "time constant, standing: 3-6 min; common practice, no source") double settles_s) {
+    record Bay(
+            @Figure(
+                    label = "bay over outside, standing",
+                    min = 5,
+                    max = 110,
+                    usual = 45,
+                    help = "engine warm, idling until it settles: 30-60 K; common practice, no source")
+            double standing_K,
+
+            @Figure(
+                    label = "bay over outside at 60 km/h",
+                    min = 0.5,
+                    max = 100,
+                    usual = 14,
+                    help = "8-20 K; common practice, no source")
+            double rolling_K,
+
+            @Figure(
+                    label = "bay settles in",
+                    min = 10,
+                    max = 3600,
+                    usual = 240,
+                    help = "time constant, standing: 3-6 min; common practice, no source")
+            double settles_s) {
         BaySpec core(Place at) {
             if (rolling_K > standing_K) {
-                throw at.contradiction("rolling_K", "bay over outside at 60 km/h", "%.1f K".formatted(rolling_K), "at most what it is standing, %.1f K".formatted(standing_K),
+                throw at.contradiction(
+                        "rolling_K",
+                        "bay over outside at 60 km/h",
+                        "%.1f K".formatted(rolling_K),
+                        "at most what it is standing, %.1f K".formatted(standing_K),
                         "Rolling air takes heat away.");
             }
             return new BaySpec(standing_K, rolling_K, settles_s);
@@ -203,12 +393,27 @@ public record BuildDocument(@Kind("enthalpa-build") String format,
     }
 
     @Part(value = "option", says = "one way of doing the job")
-    record BuildOptionDocument(String letter, String name,
-            @Figure(label = "boost", min = 0, max = 500, usual = 100, help = "in the manifold above outside air, as the gauge shows it") double boost_kPa,
-            @Called(value = "piece", alone = true, most = Piece.MOST) List<Piece> path, @Called(value = "way of the air", alone = true, most = AirWay.MOST) @Nullable List<AirWay> airWays) {
+    record BuildOptionDocument(
+            String letter,
+            String name,
+
+            @Figure(
+                    label = "boost",
+                    min = 0,
+                    max = 500,
+                    usual = 100,
+                    help = "in the manifold above outside air, as the gauge shows it")
+            double boost_kPa,
+
+            @Called(value = "piece", alone = true, most = Piece.MOST)
+            List<Piece> path,
+
+            @Called(value = "way of the air", alone = true, most = AirWay.MOST) @Nullable
+            List<AirWay> airWays) {
         BuildOption core(Place at) {
             if (!letter.matches("[A-Z]")) {
-                throw Place.malformed(at.pointer() + "/letter", "option letter", "\"" + letter + "\"", "one capital letter A to Z");
+                throw Place.malformed(
+                        at.pointer() + "/letter", "option letter", "\"" + letter + "\"", "one capital letter A to Z");
             }
             List<AirWaySpec> ways = new ArrayList<>();
             for (int i = 0; airWays != null && i < airWays.size(); i++) {
@@ -218,7 +423,14 @@ public record BuildDocument(@Kind("enthalpa-build") String format,
         }
 
         static BuildOptionDocument of(BuildOption o) {
-            return new BuildOptionDocument(o.letter(), o.name(), KPA.of(o.boost()), Piece.of(o.path()), o.airWays().isEmpty() ? null : o.airWays().stream().map(AirWay::of).toList());
+            return new BuildOptionDocument(
+                    o.letter(),
+                    o.name(),
+                    KPA.of(o.boost()),
+                    Piece.of(o.path()),
+                    o.airWays().isEmpty()
+                            ? null
+                            : o.airWays().stream().map(AirWay::of).toList());
         }
     }
 }

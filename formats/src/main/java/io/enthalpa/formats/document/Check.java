@@ -18,13 +18,16 @@ final class Check {
     private static final int LONGEST_TEXT = 200;
     private static final String NAME = "name";
 
-    private Check() {
-    }
+    private Check() {}
 
     /** @throws EnthalpaFault naming the first thing that is not as it should be */
     static void check(JsonNode node, Place place) {
         if (!node.isObject()) {
-            throw Place.malformed(place.pointer(), place.words().isEmpty() ? "build" : place.words(), kindOf(node), "an object { ... }");
+            throw Place.malformed(
+                    place.pointer(),
+                    place.words().isEmpty() ? "build" : place.words(),
+                    kindOf(node),
+                    "an object { ... }");
         }
         unknown(node, place);
         for (Item item : place.shape().items()) {
@@ -32,7 +35,9 @@ final class Check {
             if (value != null && !value.isNull()) {
                 one(value, item, place);
             } else if (!item.optional()) {
-                throw item.form() == Form.NUMBER || item.form() == Form.COUNT ? place.missing(item) : place.malformed(item.key(), "missing", needed(item));
+                throw item.form() == Form.NUMBER || item.form() == Form.COUNT
+                        ? place.missing(item)
+                        : place.malformed(item.key(), "missing", needed(item));
             }
         }
     }
@@ -42,8 +47,15 @@ final class Check {
             List<String> known = place.shape().items().stream().map(Item::key).toList();
             if (!known.contains(key)) {
                 String all = String.join(", ", known.stream().sorted().toList());
-                throw Nearest.to(key, known).map(meant -> EnthalpaFault.of(FaultKind.MALFORMED, place.pointer() + "/" + key, place.join(key), "not a known key here", "perhaps " + meant,
-                        "All that may stand here: " + all + ".")).orElseGet(() -> place.malformed(key, "not a known key here", "one of " + all));
+                throw Nearest.to(key, known)
+                        .map(meant -> EnthalpaFault.of(
+                                FaultKind.MALFORMED,
+                                place.pointer() + "/" + key,
+                                place.join(key),
+                                "not a known key here",
+                                "perhaps " + meant,
+                                "All that may stand here: " + all + "."))
+                        .orElseGet(() -> place.malformed(key, "not a known key here", "one of " + all));
             }
         }
     }
@@ -120,11 +132,17 @@ final class Check {
 
     private static JsonNode list(JsonNode value, Item item, Place place) {
         if (!value.isArray()) {
-            throw Place.malformed(place.pointer() + "/" + item.key(), place.inside(item), kindOf(value), "a list [ ... ]");
+            throw Place.malformed(
+                    place.pointer() + "/" + item.key(), place.inside(item), kindOf(value), "a list [ ... ]");
         }
         if (item.most() > 0 && value.size() > item.most()) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, place.pointer() + "/" + item.key(), "number of " + place.inside(item) + "s", String.valueOf(value.size()),
-                    "at most " + item.most(), "");
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    place.pointer() + "/" + item.key(),
+                    "number of " + place.inside(item) + "s",
+                    String.valueOf(value.size()),
+                    "at most " + item.most(),
+                    "");
         }
         return value;
     }
@@ -133,12 +151,18 @@ final class Check {
         Map<String, Shape> kinds = item.inside().isInterface() ? Shape.kinds(item.inside()) : Map.of();
         for (int i = 0; i < list.size(); i++) {
             JsonNode row = list.get(i);
-            Shape shape = kinds.isEmpty() ? Shape.of(item.inside()) : kinds.get(row.path(kindKey(kinds)).asString(""));
-            Place at = place.row(item, i, shape == null ? kinds.values().iterator().next() : shape);
+            Shape shape = kinds.isEmpty()
+                    ? Shape.of(item.inside())
+                    : kinds.get(row.path(kindKey(kinds)).asString(""));
+            Place at =
+                    place.row(item, i, shape == null ? kinds.values().iterator().next() : shape);
             if (!row.isObject()) {
                 check(row, at);
             }
-            Place called = row.path(NAME).isString() && !row.path(NAME).stringValue().isBlank() ? at.named(row.path(NAME).stringValue().strip()) : at;
+            Place called =
+                    row.path(NAME).isString() && !row.path(NAME).stringValue().isBlank()
+                            ? at.named(row.path(NAME).stringValue().strip())
+                            : at;
             if (shape == null) {
                 throw ofNoKind(row, called, kinds);
             }
@@ -147,12 +171,18 @@ final class Check {
     }
 
     private static String kindKey(Map<String, Shape> kinds) {
-        return kinds.values().iterator().next().items().stream().filter(Item::isKind).findFirst().orElseThrow().key();
+        return kinds.values().iterator().next().items().stream()
+                .filter(Item::isKind)
+                .findFirst()
+                .orElseThrow()
+                .key();
     }
 
     private static EnthalpaFault ofNoKind(JsonNode row, Place at, Map<String, Shape> kinds) {
         JsonNode kind = row.path(kindKey(kinds));
-        String found = kind.isMissingNode() || kind.isNull() ? "missing" : kind.isString() ? "\"" + kind.stringValue() + "\"" : kindOf(kind);
+        String found = kind.isMissingNode() || kind.isNull()
+                ? "missing"
+                : kind.isString() ? "\"" + kind.stringValue() + "\"" : kindOf(kind);
         return at.malformed(kindKey(kinds), found, "one of " + String.join(", ", kinds.keySet()));
     }
 
@@ -160,7 +190,8 @@ final class Check {
         for (int i = 0; i < list.size(); i++) {
             String label = place.inside(item) + " " + (i + 1);
             String at = place.pointer() + "/" + item.key() + "/" + i;
-            String range = Place.plain(item.figure().min()) + " and " + Place.plain(item.figure().max());
+            String range = Place.plain(item.figure().min()) + " and "
+                    + Place.plain(item.figure().max());
             if (!list.get(i).isNumber()) {
                 throw Place.malformed(at, label, kindOf(list.get(i)), "a number between " + range);
             }
@@ -176,7 +207,9 @@ final class Check {
             case ARRAY -> "a list";
             case BOOLEAN -> node.toString();
             case NUMBER -> "the number " + node;
-            case STRING -> "the text " + (node.toString().length() > 60 ? node.toString().substring(0, 60) + "..." : node.toString());
+            case STRING ->
+                "the text "
+                        + (node.toString().length() > 60 ? node.toString().substring(0, 60) + "..." : node.toString());
             case OBJECT -> "an object";
             default -> "nothing";
         };

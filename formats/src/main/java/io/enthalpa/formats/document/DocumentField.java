@@ -16,7 +16,16 @@ import java.util.Map;
  * @param usual  a sensible default
  * @param source where default and range come from, or where to look the number up
  */
-public record DocumentField(String part, String key, String label, Quantity quantity, Unit unit, double min, double max, double usual, String source) {
+public record DocumentField(
+        String part,
+        String key,
+        String label,
+        Quantity quantity,
+        Unit unit,
+        double min,
+        double max,
+        double usual,
+        String source) {
     private static final Map<String, DocumentField> ALL = found(Shape.of(BuildDocument.class));
 
     static Map<String, DocumentField> found(Shape root) {
@@ -38,7 +47,16 @@ public record DocumentField(String part, String key, String label, Quantity quan
     private static DocumentField of(Shape shape, Item item) {
         Figure f = item.figure();
         Suffix suffix = item.suffix();
-        return new DocumentField(f.part().isEmpty() ? shape.part().value() : f.part(), item.key(), f.label(), suffix.quantity(), suffix.unit(), f.min(), f.max(), f.usual(), f.help());
+        return new DocumentField(
+                f.part().isEmpty() ? shape.part().value() : f.part(),
+                item.key(),
+                f.label(),
+                suffix.quantity(),
+                suffix.unit(),
+                f.min(),
+                f.max(),
+                f.usual(),
+                f.help());
     }
 
     public static List<DocumentField> all() {

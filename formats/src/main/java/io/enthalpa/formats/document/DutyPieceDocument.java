@@ -11,8 +11,12 @@ import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
 /** A piece of a duty; each begins where the one before it ended. */
-sealed interface DutyPieceDocument permits DutyPieceDocument.DrivenPiece, DutyPieceDocument.BrakePiece, DutyPieceDocument.ClimbPiece, DutyPieceDocument.WaitPiece,
-        DutyPieceDocument.RepeatPiece {
+sealed interface DutyPieceDocument
+        permits DutyPieceDocument.DrivenPiece,
+                DutyPieceDocument.BrakePiece,
+                DutyPieceDocument.ClimbPiece,
+                DutyPieceDocument.WaitPiece,
+                DutyPieceDocument.RepeatPiece {
     int MOST = 200;
     int DEEPEST = 3;
 
@@ -33,12 +37,42 @@ sealed interface DutyPieceDocument permits DutyPieceDocument.DrivenPiece, DutyPi
         return pieces.stream().map(piece -> piece.to(new DutyPieces())).toList();
     }
 
-    @Part(value = "duty/pieces", says = "hold: that for a time; ramp: straight to these; pull: full boost, up through the gears")
-    record DrivenPiece(@Kind({"hold", "ramp", "pull"}) String kind, @Figure(label = "for", min = 0.1, max = 36000, usual = 20, help = "how long this piece lasts") double time_s,
-            @Figure(label = "road speed", min = 0, max = 600, usual = 100, help = "held, or where a ramp, pull or braking ends") double roadSpeed_km_h,
-            @Figure(label = "engine speed", min = 0, max = 20000, usual = 4000, help = "empty: by the gearing of the Brief") @Nullable Double engineSpeed_rpm,
-            @Figure(label = "boost", min = -90, max = 500, usual = 100, help = "above outside air; below zero is throttled") double boost_kPa,
-            @Nullable String id) implements DutyPieceDocument {
+    @Part(
+            value = "duty/pieces",
+            says = "hold: that for a time; ramp: straight to these; pull: full boost, up through the gears")
+    record DrivenPiece(
+            @Kind({"hold", "ramp", "pull"}) String kind,
+
+            @Figure(label = "for", min = 0.1, max = 36000, usual = 20, help = "how long this piece lasts")
+            double time_s,
+
+            @Figure(
+                    label = "road speed",
+                    min = 0,
+                    max = 600,
+                    usual = 100,
+                    help = "held, or where a ramp, pull or braking ends")
+            double roadSpeed_km_h,
+
+            @Figure(
+                    label = "engine speed",
+                    min = 0,
+                    max = 20000,
+                    usual = 4000,
+                    help = "empty: by the gearing of the Brief")
+            @Nullable
+            Double engineSpeed_rpm,
+
+            @Figure(
+                    label = "boost",
+                    min = -90,
+                    max = 500,
+                    usual = 100,
+                    help = "above outside air; below zero is throttled")
+            double boost_kPa,
+
+            @Nullable String id)
+            implements DutyPieceDocument {
         @Override
         public DutyPiece core(Place at, int depth) {
             double speed = KM_H.si(roadSpeed_km_h);
@@ -53,7 +87,12 @@ sealed interface DutyPieceDocument permits DutyPieceDocument.DrivenPiece, DutyPi
     }
 
     @Part(value = "duty/pieces", says = "throttle shut")
-    record BrakePiece(@Kind("brake") String kind, @Like(DrivenPiece.class) double time_s, @Like(DrivenPiece.class) double roadSpeed_km_h, @Nullable String id) implements DutyPieceDocument {
+    record BrakePiece(
+            @Kind("brake") String kind,
+            @Like(DrivenPiece.class) double time_s,
+            @Like(DrivenPiece.class) double roadSpeed_km_h,
+            @Nullable String id)
+            implements DutyPieceDocument {
         @Override
         public DutyPiece core(Place at, int depth) {
             return new DutyPiece.Brake(time_s, KM_H.si(roadSpeed_km_h));
@@ -61,20 +100,33 @@ sealed interface DutyPieceDocument permits DutyPieceDocument.DrivenPiece, DutyPi
     }
 
     @Part(value = "duty/pieces", says = "a hill at one speed")
-    record ClimbPiece(@Kind("climb") String kind, @Figure(label = "length of the hill", min = 10, max = 200000, usual = 5000, help = "of road") double length_m,
-            @Like(DrivenPiece.class) double roadSpeed_km_h, @Like(DrivenPiece.class) @Nullable Double engineSpeed_rpm, @Like(DrivenPiece.class) double boost_kPa,
-            @Nullable String id) implements DutyPieceDocument {
+    record ClimbPiece(
+            @Kind("climb") String kind,
+
+            @Figure(label = "length of the hill", min = 10, max = 200000, usual = 5000, help = "of road")
+            double length_m,
+
+            @Like(DrivenPiece.class) double roadSpeed_km_h,
+            @Like(DrivenPiece.class) @Nullable Double engineSpeed_rpm,
+            @Like(DrivenPiece.class) double boost_kPa,
+            @Nullable String id)
+            implements DutyPieceDocument {
         @Override
         public DutyPiece core(Place at, int depth) {
             if (roadSpeed_km_h <= 0) {
-                throw Place.malformed(at.pointer() + "/roadSpeed_km_h", "duty piece, climb, road speed", "0 km/h", "a speed above 0");
+                throw Place.malformed(
+                        at.pointer() + "/roadSpeed_km_h", "duty piece, climb, road speed", "0 km/h", "a speed above 0");
             }
             return new DutyPiece.Climb(length_m, KM_H.si(roadSpeed_km_h), RPM.si(engineSpeed_rpm), KPA.si(boost_kPa));
         }
     }
 
     @Part(value = "duty/pieces", says = "standing; idling false is engine off")
-    record WaitPiece(@Kind("wait") String kind, @Like(DrivenPiece.class) double time_s, boolean idling, @Nullable String id) implements DutyPieceDocument {
+    record WaitPiece(
+            @Kind("wait") String kind,
+            @Like(DrivenPiece.class) double time_s,
+            boolean idling,
+            @Nullable String id) implements DutyPieceDocument {
         @Override
         public DutyPiece core(Place at, int depth) {
             return new DutyPiece.Wait(time_s, idling);
@@ -82,8 +134,17 @@ sealed interface DutyPieceDocument permits DutyPieceDocument.DrivenPiece, DutyPi
     }
 
     @Part(value = "duty/pieces", says = "what stands inside, again and again; up to three deep")
-    record RepeatPiece(@Kind("repeat") String kind, @Figure(label = "times", min = 1, max = 500, usual = 2, help = "how often what stands inside is run") int times,
-            @Called(value = "duty piece", alone = true, most = MOST) List<DutyPieceDocument> pieces, @Nullable String id) implements DutyPieceDocument {
+    record RepeatPiece(
+            @Kind("repeat") String kind,
+
+            @Figure(label = "times", min = 1, max = 500, usual = 2, help = "how often what stands inside is run")
+            int times,
+
+            @Called(value = "duty piece", alone = true, most = MOST)
+            List<DutyPieceDocument> pieces,
+
+            @Nullable String id)
+            implements DutyPieceDocument {
         @Override
         public DutyPiece core(Place at, int depth) {
             if (depth >= DEEPEST) {

@@ -11,17 +11,20 @@ import io.enthalpa.formats.document.DutyPieceDocument.DrivenPiece;
 final class DutyPieces implements DutyPiece.Cases<DutyPieceDocument> {
     @Override
     public DutyPieceDocument hold(DutyPiece.Hold p) {
-        return new DrivenPiece("hold", p.seconds(), KM_H.of(p.roadSpeed()), RPM.of(p.engineSpeed()), KPA.of(p.boost()), null);
+        return new DrivenPiece(
+                "hold", p.seconds(), KM_H.of(p.roadSpeed()), RPM.of(p.engineSpeed()), KPA.of(p.boost()), null);
     }
 
     @Override
     public DutyPieceDocument ramp(DutyPiece.Ramp p) {
-        return new DrivenPiece("ramp", p.seconds(), KM_H.of(p.roadSpeed()), RPM.of(p.engineSpeed()), KPA.of(p.boost()), null);
+        return new DrivenPiece(
+                "ramp", p.seconds(), KM_H.of(p.roadSpeed()), RPM.of(p.engineSpeed()), KPA.of(p.boost()), null);
     }
 
     @Override
     public DutyPieceDocument pull(DutyPiece.Pull p) {
-        return new DrivenPiece("pull", p.seconds(), KM_H.of(p.roadSpeed()), RPM.of(p.engineSpeed()), KPA.of(p.boost()), null);
+        return new DrivenPiece(
+                "pull", p.seconds(), KM_H.of(p.roadSpeed()), RPM.of(p.engineSpeed()), KPA.of(p.boost()), null);
     }
 
     @Override
@@ -31,7 +34,8 @@ final class DutyPieces implements DutyPiece.Cases<DutyPieceDocument> {
 
     @Override
     public DutyPieceDocument climb(DutyPiece.Climb p) {
-        return new DutyPieceDocument.ClimbPiece("climb", p.length(), KM_H.of(p.roadSpeed()), RPM.of(p.engineSpeed()), KPA.of(p.boost()), null);
+        return new DutyPieceDocument.ClimbPiece(
+                "climb", p.length(), KM_H.of(p.roadSpeed()), RPM.of(p.engineSpeed()), KPA.of(p.boost()), null);
     }
 
     @Override

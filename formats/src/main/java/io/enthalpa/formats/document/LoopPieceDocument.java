@@ -19,9 +19,20 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** A piece of a water loop, in the order of the water. */
-sealed interface LoopPieceDocument extends Named permits LoopPieceDocument.PumpPiece, LoopPieceDocument.HosePiece, LoopPieceDocument.CoreSidePiece, LoopPieceDocument.PlainPiece,
-        LoopPieceDocument.ChillerPiece, LoopPieceDocument.FittingPiece {
-    @Figure(label = "height", min = -3000, max = 5000, usual = 400, help = "above the ground or any datum, the same for all; of a hose its highest place", part = "water/piece")
+sealed interface LoopPieceDocument extends Named
+        permits LoopPieceDocument.PumpPiece,
+                LoopPieceDocument.HosePiece,
+                LoopPieceDocument.CoreSidePiece,
+                LoopPieceDocument.PlainPiece,
+                LoopPieceDocument.ChillerPiece,
+                LoopPieceDocument.FittingPiece {
+    @Figure(
+            label = "height",
+            min = -3000,
+            max = 5000,
+            usual = 400,
+            help = "above the ground or any datum, the same for all; of a hose its highest place",
+            part = "water/piece")
     double height_mm();
 
     LoopPiece core(Place at);
@@ -40,11 +51,24 @@ sealed interface LoopPieceDocument extends Named permits LoopPieceDocument.PumpP
 
     /** What has a bore of its own. */
     interface Bored {
-        @Figure(label = "bore", min = 3, max = 200, usual = 19, help = "inside; the smallest bore of a loop rules it", part = "water/piece")
+        @Figure(
+                label = "bore",
+                min = 3,
+                max = 200,
+                usual = 19,
+                help = "inside; the smallest bore of a loop rules it",
+                part = "water/piece")
         double bore_mm();
 
-        @Figure(label = "side by side", min = 1, max = 6, usual = 1, help = "equal ones that share the flow", part = "water/piece")
-        @Nullable Integer beside();
+        @Figure(
+                label = "side by side",
+                min = 1,
+                max = 6,
+                usual = 1,
+                help = "equal ones that share the flow",
+                part = "water/piece")
+        @Nullable
+        Integer beside();
 
         default int together() {
             return beside() == null ? 1 : beside();
@@ -52,60 +76,141 @@ sealed interface LoopPieceDocument extends Named permits LoopPieceDocument.PumpP
     }
 
     @Part(value = "water/pump", says = "a pump with its curve", named = true)
-    record PumpPiece(@Kind("pump") String kind, String name, double height_mm, double bore_mm, @Nullable Integer beside,
-            @Figure(label = "pump speed", min = 5, max = 200, usual = 100, help = "over that of its curve; voltage changes it about in proportion") @Nullable Double speed_pct,
-            @Figure(label = "driven by the engine at", min = 100, max = 20000, usual = 2000, help = "engine speed that the curve belongs to; empty for its own motor") @Nullable Double drivenAt_rpm,
-            @Figure(label = "pump efficiency", min = 2, max = 90, usual = USUAL_EFFICIENCY_PCT,
-                    help = "hydraulic power over power drawn: small electric pumps 20-40 %; common practice, no source") @Nullable Double efficiency_pct,
-            @Called(value = "curve point", alone = true, most = 40) List<CurvePoint> curve, @Nullable String id) implements LoopPieceDocument, Bored {
+    record PumpPiece(
+            @Kind("pump") String kind,
+            String name,
+            double height_mm,
+            double bore_mm,
+            @Nullable Integer beside,
+
+            @Figure(
+                    label = "pump speed",
+                    min = 5,
+                    max = 200,
+                    usual = 100,
+                    help = "over that of its curve; voltage changes it about in proportion")
+            @Nullable
+            Double speed_pct,
+
+            @Figure(
+                    label = "driven by the engine at",
+                    min = 100,
+                    max = 20000,
+                    usual = 2000,
+                    help = "engine speed that the curve belongs to; empty for its own motor")
+            @Nullable
+            Double drivenAt_rpm,
+
+            @Figure(
+                    label = "pump efficiency",
+                    min = 2,
+                    max = 90,
+                    usual = USUAL_EFFICIENCY_PCT,
+                    help = "hydraulic power over power drawn: small electric pumps 20-40 %; common practice, no source")
+            @Nullable
+            Double efficiency_pct,
+
+            @Called(value = "curve point", alone = true, most = 40)
+            List<CurvePoint> curve,
+
+            @Nullable String id)
+            implements LoopPieceDocument, Bored {
         static final double USUAL_EFFICIENCY_PCT = 25;
 
         @Override
         public LoopPiece core(Place at) {
-            List<FallingCurve.Point> points = curve.stream().map(p -> new FallingCurve.Point(L_MIN.si(p.flow_L_min), KPA.si(p.pressure_kPa))).toList();
-            PumpSpec spec = new PumpSpec(falling(at, points, FallingCurve.Machine.PUMP, name), PCT.si(speed_pct).orElse(1), RPM.si(drivenAt_rpm),
+            List<FallingCurve.Point> points = curve.stream()
+                    .map(p -> new FallingCurve.Point(L_MIN.si(p.flow_L_min), KPA.si(p.pressure_kPa)))
+                    .toList();
+            PumpSpec spec = new PumpSpec(
+                    falling(at, points, FallingCurve.Machine.PUMP, name),
+                    PCT.si(speed_pct).orElse(1),
+                    RPM.si(drivenAt_rpm),
                     PCT.si(efficiency_pct).orElse(PCT.si(USUAL_EFFICIENCY_PCT)));
             return new LoopPiece.Pump(name, spec, MM.si(bore_mm), together(), MM.si(height_mm));
         }
     }
 
     @Part(value = "water/pump/curve", says = "a point of a pump's curve")
-    record CurvePoint(@Figure(label = "curve flow", min = 0, max = 3000, usual = 30, help = "from its maker, or bucket and watch") double flow_L_min,
-            @Figure(label = "curve pressure", min = 0, max = 600, usual = 40, help = "from its maker, or a gauge") double pressure_kPa, @Nullable String id) {
-    }
+    record CurvePoint(
+            @Figure(label = "curve flow", min = 0, max = 3000, usual = 30, help = "from its maker, or bucket and watch")
+            double flow_L_min,
+
+            @Figure(label = "curve pressure", min = 0, max = 600, usual = 40, help = "from its maker, or a gauge")
+            double pressure_kPa,
+
+            @Nullable String id) {}
 
     /** Refuses a curve that does not fall, by the place of the point that is to blame. */
     static FallingCurve falling(Place at, List<FallingCurve.Point> points, FallingCurve.Machine machine, String what) {
         try {
             return new FallingCurve(points, machine, what);
         } catch (EnthalpaFault fault) {
-            throw fault.at(at.pointer() + "/curve" + (fault.field().isEmpty() ? "" : "/" + fault.field()), fault.label());
+            throw fault.at(
+                    at.pointer() + "/curve" + (fault.field().isEmpty() ? "" : "/" + fault.field()), fault.label());
         }
     }
 
     @Part(value = "water/piece", says = "a hose", named = true)
-    record HosePiece(@Kind("hose") String kind, String name, double height_mm, double bore_mm, @Nullable Integer beside, @Nullable PipeMaterial material,
-            @Figure(label = "length", min = 0, max = 20000, usual = 800, help = "straight length of a hose, bends not counted; of a spigot its narrow part") double length_mm,
-            @Called(value = "bend", most = PipePiece.Bend.MOST) @Nullable List<PipePiece.Bend> bends, @Nullable String id) implements LoopPieceDocument, Bored {
+    record HosePiece(
+            @Kind("hose") String kind,
+            String name,
+            double height_mm,
+            double bore_mm,
+            @Nullable Integer beside,
+            @Nullable PipeMaterial material,
+
+            @Figure(
+                    label = "length",
+                    min = 0,
+                    max = 20000,
+                    usual = 800,
+                    help = "straight length of a hose, bends not counted; of a spigot its narrow part")
+            double length_mm,
+
+            @Called(value = "bend", most = PipePiece.Bend.MOST) @Nullable
+            List<PipePiece.Bend> bends,
+
+            @Nullable String id)
+            implements LoopPieceDocument, Bored {
         @Override
         public LoopPiece core(Place at) {
-            PipeSpec spec = new PipeSpec(material == null ? PipeMaterial.SILICONE : material, MM.si(bore_mm), MM.si(length_mm),
+            PipeSpec spec = new PipeSpec(
+                    material == null ? PipeMaterial.SILICONE : material,
+                    MM.si(bore_mm),
+                    MM.si(length_mm),
                     bends == null ? List.of() : PipePiece.Bend.all(bends, at, MM.si(bore_mm)));
             return new LoopPiece.Hose(name, spec, together(), MM.si(height_mm));
         }
     }
 
     @Part(value = "water/piece", says = "the core itself, by its water ports", named = true)
-    record CoreSidePiece(@Kind("core") String kind, String name, double height_mm, CorePorts.Layout ports, CorePorts.Feed fedFrom, @Nullable Boolean boss, @Nullable String id)
+    record CoreSidePiece(
+            @Kind("core") String kind,
+            String name,
+            double height_mm,
+            CorePorts.Layout ports,
+            CorePorts.Feed fedFrom,
+            @Nullable Boolean boss,
+            @Nullable String id)
             implements LoopPieceDocument {
         @Override
         public LoopPiece core(Place at) {
-            return new LoopPiece.CoreSide(name, new CorePorts(ports, fedFrom, Boolean.TRUE.equals(boss)), MM.si(height_mm));
+            return new LoopPiece.CoreSide(
+                    name, new CorePorts(ports, fedFrom, Boolean.TRUE.equals(boss)), MM.si(height_mm));
         }
     }
 
-    @Part(value = "water/piece", says = "radiator and tank, described beside the pieces; first and last of an open line", named = true)
-    record PlainPiece(@Kind({"radiator", "tank", "source", "outfall"}) String kind, String name, double height_mm, @Nullable String id) implements LoopPieceDocument {
+    @Part(
+            value = "water/piece",
+            says = "radiator and tank, described beside the pieces; first and last of an open line",
+            named = true)
+    record PlainPiece(
+            @Kind({"radiator", "tank", "source", "outfall"}) String kind,
+            String name,
+            double height_mm,
+            @Nullable String id)
+            implements LoopPieceDocument {
         @Override
         public LoopPiece core(Place at) {
             double height = MM.si(height_mm);
@@ -119,8 +224,19 @@ sealed interface LoopPieceDocument extends Named permits LoopPieceDocument.PumpP
     }
 
     @Part(value = "water/chiller", says = "the chiller, described beside the pieces", named = true)
-    record ChillerPiece(@Kind("chiller") String kind, String name, double height_mm, @Figure(label = "chiller loss", min = 0, max = 100, usual = 8, help = "of water through it") double loss_kPa,
-            @Figure(label = "at flow", min = 0.5, max = 1000, usual = 20, help = "that the loss was read at") double flow_L_min, @Nullable String id) implements LoopPieceDocument {
+    record ChillerPiece(
+            @Kind("chiller") String kind,
+            String name,
+            double height_mm,
+
+            @Figure(label = "chiller loss", min = 0, max = 100, usual = 8, help = "of water through it")
+            double loss_kPa,
+
+            @Figure(label = "at flow", min = 0.5, max = 1000, usual = 20, help = "that the loss was read at")
+            double flow_L_min,
+
+            @Nullable String id)
+            implements LoopPieceDocument {
         @Override
         public LoopPiece core(Place at) {
             return new LoopPiece.ChillerSide(name, KPA.si(loss_kPa), L_MIN.si(flow_L_min), MM.si(height_mm));
@@ -128,11 +244,19 @@ sealed interface LoopPieceDocument extends Named permits LoopPieceDocument.PumpP
     }
 
     @Part(value = "water/piece", says = "a fitting or a valve", named = true)
-    record FittingPiece(@Kind FittingLoss kind, String name, double height_mm, double bore_mm, @Nullable Integer beside,
-            @Like(HosePiece.class) @Nullable Double length_mm, @Nullable String id) implements LoopPieceDocument, Bored {
+    record FittingPiece(
+            @Kind FittingLoss kind,
+            String name,
+            double height_mm,
+            double bore_mm,
+            @Nullable Integer beside,
+            @Like(HosePiece.class) @Nullable Double length_mm,
+            @Nullable String id)
+            implements LoopPieceDocument, Bored {
         @Override
         public LoopPiece core(Place at) {
-            return new LoopPiece.Fitting(name, kind, MM.si(bore_mm), MM.si(length_mm).orElse(0), together(), MM.si(height_mm));
+            return new LoopPiece.Fitting(
+                    name, kind, MM.si(bore_mm), MM.si(length_mm).orElse(0), together(), MM.si(height_mm));
         }
     }
 }

@@ -21,23 +21,51 @@ final class LoopPieces implements LoopPiece.Cases<LoopPieceDocument> {
     @Override
     public LoopPieceDocument pump(LoopPiece.Pump p) {
         PumpSpec s = p.spec();
-        return new PumpPiece("pump", p.name(), MM.of(p.height()), MM.of(p.bore()), p.beside(), PCT.of(s.speedShare()), RPM.of(s.drivenAt()), PCT.of(s.efficiency()),
-                s.curve().points().stream().map(c -> new CurvePoint(L_MIN.of(c.flow()), KPA.of(c.rise()), null)).toList(), null);
+        return new PumpPiece(
+                "pump",
+                p.name(),
+                MM.of(p.height()),
+                MM.of(p.bore()),
+                p.beside(),
+                PCT.of(s.speedShare()),
+                RPM.of(s.drivenAt()),
+                PCT.of(s.efficiency()),
+                s.curve().points().stream()
+                        .map(c -> new CurvePoint(L_MIN.of(c.flow()), KPA.of(c.rise()), null))
+                        .toList(),
+                null);
     }
 
     @Override
     public LoopPieceDocument hose(LoopPiece.Hose h) {
-        return new HosePiece("hose", h.name(), MM.of(h.height()), MM.of(h.bore()), h.beside(), h.spec().material(), MM.of(h.spec().length()), PipePiece.Bend.of(h.spec()), null);
+        return new HosePiece(
+                "hose",
+                h.name(),
+                MM.of(h.height()),
+                MM.of(h.bore()),
+                h.beside(),
+                h.spec().material(),
+                MM.of(h.spec().length()),
+                PipePiece.Bend.of(h.spec()),
+                null);
     }
 
     @Override
     public LoopPieceDocument fitting(LoopPiece.Fitting f) {
-        return new FittingPiece(f.type(), f.name(), MM.of(f.height()), MM.of(f.bore()), f.beside(), MM.of(f.length()), null);
+        return new FittingPiece(
+                f.type(), f.name(), MM.of(f.height()), MM.of(f.bore()), f.beside(), MM.of(f.length()), null);
     }
 
     @Override
     public LoopPieceDocument coreSide(LoopPiece.CoreSide c) {
-        return new CoreSidePiece("core", c.name(), MM.of(c.height()), c.ports().layout(), c.ports().feed(), c.ports().boss(), null);
+        return new CoreSidePiece(
+                "core",
+                c.name(),
+                MM.of(c.height()),
+                c.ports().layout(),
+                c.ports().feed(),
+                c.ports().boss(),
+                null);
     }
 
     @Override

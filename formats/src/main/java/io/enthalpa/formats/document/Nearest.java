@@ -7,13 +7,14 @@ import java.util.Optional;
 
 /** Finds what was meant by a misspelt word. */
 final class Nearest {
-    private Nearest() {
-    }
+    private Nearest() {}
 
     /** @return the word that takes the fewest changes, when those are at most a third of its letters or only its unit differs */
     static Optional<String> to(String written, List<String> known) {
         String plain = written.toLowerCase(Locale.ROOT);
-        return known.stream().filter(word -> stem(word).equals(stem(plain)) || distance(plain, word.toLowerCase(Locale.ROOT)) <= word.length() / 3)
+        return known.stream()
+                .filter(word -> stem(word).equals(stem(plain))
+                        || distance(plain, word.toLowerCase(Locale.ROOT)) <= word.length() / 3)
                 .min(Comparator.comparingInt(word -> distance(plain, word.toLowerCase(Locale.ROOT))));
     }
 
@@ -32,7 +33,8 @@ final class Nearest {
             row[0] = i;
             for (int j = 1; j <= b.length(); j++) {
                 int above = row[j];
-                row[j] = Math.min(Math.min(row[j], row[j - 1]) + 1, diagonal + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1));
+                row[j] = Math.min(
+                        Math.min(row[j], row[j - 1]) + 1, diagonal + (a.charAt(i - 1) == b.charAt(j - 1) ? 0 : 1));
                 diagonal = above;
             }
         }

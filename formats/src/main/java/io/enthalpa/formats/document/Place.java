@@ -44,7 +44,9 @@ record Place(String pointer, String words, Shape shape) {
         if (item.called() == null) {
             return words;
         }
-        return item.called().alone() || words.isEmpty() ? item.called().value() : words + ", " + item.called().value();
+        return item.called().alone() || words.isEmpty()
+                ? item.called().value()
+                : words + ", " + item.called().value();
     }
 
     String join(String key) {
@@ -69,20 +71,37 @@ record Place(String pointer, String words, Shape shape) {
     }
 
     EnthalpaFault missing(Item item) {
-        return EnthalpaFault.of(FaultKind.MISSING, pointer + "/" + item.key(), label(item.figure()), "", range(item), "");
+        return EnthalpaFault.of(
+                FaultKind.MISSING, pointer + "/" + item.key(), label(item.figure()), "", range(item), "");
     }
 
     EnthalpaFault notANumber(Item item, String found) {
         String unit = item.suffix().unit().symbol();
-        return malformed(pointer + "/" + item.key(), label(item.figure()), found, "a number in " + (unit.isEmpty() ? "plain figures" : unit) + " between " + range(item));
+        return malformed(
+                pointer + "/" + item.key(),
+                label(item.figure()),
+                found,
+                "a number in " + (unit.isEmpty() ? "plain figures" : unit) + " between " + range(item));
     }
 
     EnthalpaFault outOfRange(Item item, double found) {
-        return EnthalpaFault.of(FaultKind.OUT_OF_RANGE, pointer + "/" + item.key(), label(item.figure()), withUnit(found, item), range(item), item.figure().help() + ".");
+        return EnthalpaFault.of(
+                FaultKind.OUT_OF_RANGE,
+                pointer + "/" + item.key(),
+                label(item.figure()),
+                withUnit(found, item),
+                range(item),
+                item.figure().help() + ".");
     }
 
     EnthalpaFault notWhole(Item item, double found) {
-        return EnthalpaFault.of(FaultKind.CONTRADICTION, pointer + "/" + item.key(), label(item.figure()), plain(found), "a whole number", "");
+        return EnthalpaFault.of(
+                FaultKind.CONTRADICTION,
+                pointer + "/" + item.key(),
+                label(item.figure()),
+                plain(found),
+                "a whole number",
+                "");
     }
 
     /** @return the number, which this object cannot do without */
@@ -104,7 +123,9 @@ record Place(String pointer, String words, Shape shape) {
 
     /** @param fault of something inside, its field told from here */
     EnthalpaFault inside(EnthalpaFault fault, String below) {
-        return fault.field().startsWith("/") ? fault : fault.at(pointer + below + "/" + fault.field(), join(fault.label()));
+        return fault.field().startsWith("/")
+                ? fault
+                : fault.at(pointer + below + "/" + fault.field(), join(fault.label()));
     }
 
     private static String range(Item item) {
@@ -116,6 +137,8 @@ record Place(String pointer, String words, Shape shape) {
     }
 
     static String plain(double number) {
-        return Double.isFinite(number) ? new BigDecimal(Double.toString(number)).stripTrailingZeros().toPlainString() : Double.toString(number);
+        return Double.isFinite(number)
+                ? new BigDecimal(Double.toString(number)).stripTrailingZeros().toPlainString()
+                : Double.toString(number);
     }
 }

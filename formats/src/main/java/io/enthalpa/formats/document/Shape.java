@@ -21,7 +21,16 @@ import org.jspecify.annotations.Nullable;
  */
 record Shape(Class<?> type, Part part, List<Item> items) {
     /** What stands behind a key. */
-    enum Form { NUMBER, COUNT, TEXT, FLAG, WORD, OBJECT, ROWS, NUMBERS }
+    enum Form {
+        NUMBER,
+        COUNT,
+        TEXT,
+        FLAG,
+        WORD,
+        OBJECT,
+        ROWS,
+        NUMBERS
+    }
 
     /**
      * @param optional may be left out
@@ -32,7 +41,16 @@ record Shape(Class<?> type, Part part, List<Item> items) {
      * @param isKind   tells which of several objects this is
      * @param blank    a text that may be empty
      */
-    record Item(String key, Form form, boolean optional, @Nullable Figure figure, List<String> words, Class<?> inside, @Nullable Called called, boolean isKind, boolean blank) {
+    record Item(
+            String key,
+            Form form,
+            boolean optional,
+            @Nullable Figure figure,
+            List<String> words,
+            Class<?> inside,
+            @Nullable Called called,
+            boolean isKind,
+            boolean blank) {
         Suffix suffix() {
             return form == Form.NUMBERS ? Suffix.NONE : Suffix.of(key);
         }
@@ -58,7 +76,12 @@ record Shape(Class<?> type, Part part, List<Item> items) {
         if (part == null || !record.isRecord()) {
             throw new IllegalArgumentException(record + " is no record of the build file");
         }
-        return new Shape(record, part, Arrays.stream(record.getRecordComponents()).map(c -> item(record, c)).toList());
+        return new Shape(
+                record,
+                part,
+                Arrays.stream(record.getRecordComponents())
+                        .map(c -> item(record, c))
+                        .toList());
     }
 
     private static Item item(Class<?> record, RecordComponent component) {
@@ -70,12 +93,14 @@ record Shape(Class<?> type, Part part, List<Item> items) {
         Class<?> type = component.getType();
         if (List.class.isAssignableFrom(type)) {
             Type row = ((ParameterizedType) component.getGenericType()).getActualTypeArguments()[0];
-            return row == Double.class ? new Item(key, Form.NUMBERS, optional, figure, List.of(), void.class, called, false, false)
+            return row == Double.class
+                    ? new Item(key, Form.NUMBERS, optional, figure, List.of(), void.class, called, false, false)
                     : new Item(key, Form.ROWS, optional, null, List.of(), (Class<?>) row, called, false, false);
         }
         if (figure != null) {
             boolean whole = type == int.class || type == Integer.class;
-            return new Item(key, whole ? Form.COUNT : Form.NUMBER, optional, figure, List.of(), void.class, null, false, false);
+            return new Item(
+                    key, whole ? Form.COUNT : Form.NUMBER, optional, figure, List.of(), void.class, null, false, false);
         }
         if (Words.has(type)) {
             return new Item(key, Form.WORD, optional, null, Words.of(type), void.class, null, kind != null, false);
@@ -83,8 +108,19 @@ record Shape(Class<?> type, Part part, List<Item> items) {
         if (kind != null) {
             return new Item(key, Form.WORD, optional, null, List.of(kind.value()), void.class, null, true, false);
         }
-        Form form = type == String.class ? Form.TEXT : type == boolean.class || type == Boolean.class ? Form.FLAG : Form.OBJECT;
-        return new Item(key, form, optional, null, List.of(), form == Form.OBJECT ? type : void.class, called, false, component.isAnnotationPresent(Blank.class));
+        Form form = type == String.class
+                ? Form.TEXT
+                : type == boolean.class || type == Boolean.class ? Form.FLAG : Form.OBJECT;
+        return new Item(
+                key,
+                form,
+                optional,
+                null,
+                List.of(),
+                form == Form.OBJECT ? type : void.class,
+                called,
+                false,
+                component.isAnnotationPresent(Blank.class));
     }
 
     /** Said on the component, by the record it points to, or once for all by an interface that several records share. */
@@ -112,7 +148,12 @@ record Shape(Class<?> type, Part part, List<Item> items) {
         Map<String, Shape> kinds = new LinkedHashMap<>();
         for (Class<?> record : sealed.getPermittedSubclasses()) {
             Shape shape = of(record);
-            shape.items().stream().filter(Item::isKind).findFirst().orElseThrow().words().forEach(word -> kinds.put(word, shape));
+            shape.items().stream()
+                    .filter(Item::isKind)
+                    .findFirst()
+                    .orElseThrow()
+                    .words()
+                    .forEach(word -> kinds.put(word, shape));
         }
         return kinds;
     }
@@ -139,6 +180,9 @@ record Shape(Class<?> type, Part part, List<Item> items) {
     }
 
     Item item(String key) {
-        return items.stream().filter(i -> i.key().equals(key)).findFirst().orElseThrow(() -> new IllegalArgumentException("no " + key + " in " + type.getSimpleName()));
+        return items.stream()
+                .filter(i -> i.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> new IllegalArgumentException("no " + key + " in " + type.getSimpleName()));
     }
 }

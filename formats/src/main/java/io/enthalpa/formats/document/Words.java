@@ -24,22 +24,37 @@ final class Words {
     static {
         words(BlowerType.class, "roots-type", "screw", "centrifugal", "turbo");
         words(PipeMaterial.class, "aluminium", "steel", "stainless", "silicone");
-        words(Effectiveness.class, "crossflow", "crossflow, charge mixed", "crossflow, coolant mixed", "counterflow", "u-flow, passes stacked",
+        words(
+                Effectiveness.class,
+                "crossflow",
+                "crossflow, charge mixed",
+                "crossflow, coolant mixed",
+                "counterflow",
+                "u-flow, passes stacked",
                 "u-flow, passes behind each other");
         words(PortPlace.class, "middle", "offset", "end");
         words(PortSide.class, "left", "right", "up", "down");
         words(FinType.class, "plain", "offset strip", "louvred");
         words(Construction.class, "bar-and-plate", "tube-and-fin");
         words(Coolant.class, "air", "water");
-        words(FittingLoss.class, "spigot", "elbow 90", "elbow 45", "tee through", "tee branch", "ball valve", "gate valve", "globe valve", "check valve");
+        words(
+                FittingLoss.class,
+                "spigot",
+                "elbow 90",
+                "elbow 45",
+                "tee through",
+                "tee branch",
+                "ball valve",
+                "gate valve",
+                "globe valve",
+                "check valve");
         words(CorePorts.Layout.class, "opposite corners", "one end", "middle");
         words(CorePorts.Feed.class, "bottom", "top");
         words(IceSpec.Stir.class, "still", "returned over the ice", "sprayed");
         words(Layer.Kind.class, "core", "radiator", "condenser", "engine radiator", "oil cooler");
     }
 
-    private Words() {
-    }
+    private Words() {}
 
     private static void words(Class<? extends Enum<?>> type, String... words) {
         Enum<?>[] values = type.getEnumConstants();
@@ -71,6 +86,10 @@ final class Words {
     }
 
     static String of(Enum<?> value) {
-        return ALL.get(value.getDeclaringClass()).entrySet().stream().filter(e -> e.getValue() == value).map(Map.Entry::getKey).findFirst().orElseThrow();
+        return ALL.get(value.getDeclaringClass()).entrySet().stream()
+                .filter(e -> e.getValue() == value)
+                .map(Map.Entry::getKey)
+                .findFirst()
+                .orElseThrow();
     }
 }

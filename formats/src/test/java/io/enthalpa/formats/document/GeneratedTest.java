@@ -20,7 +20,9 @@ class GeneratedTest {
         if (Boolean.getBoolean("update.document")) {
             Files.writeString(file, made);
         }
-        assertThat(Files.readString(file)).as(file + " is not what the records say; run the tests of formats with -Dupdate.document=true").isEqualTo(made);
+        assertThat(Files.readString(file))
+                .as(file + " is not what the records say; run the tests of formats with -Dupdate.document=true")
+                .isEqualTo(made);
     }
 
     @Test

@@ -13,7 +13,8 @@ import java.util.stream.Collectors;
 
 /** The page's types of the build file. */
 final class TypeScript {
-    private final StringBuilder text = new StringBuilder("/* Made from the records of the build file (formats, package document). Change them there. */\n");
+    private final StringBuilder text = new StringBuilder(
+            "/* Made from the records of the build file (formats, package document). Change them there. */\n");
 
     static String of(Shape root) {
         TypeScript made = new TypeScript();
@@ -41,24 +42,42 @@ final class TypeScript {
     }
 
     private static String choiceName(Class<?> type) {
-        return (type.isMemberClass() ? type.getDeclaringClass().getSimpleName().replaceFirst("Spec$", "") : "") + type.getSimpleName();
+        return (type.isMemberClass() ? type.getDeclaringClass().getSimpleName().replaceFirst("Spec$", "") : "")
+                + type.getSimpleName();
     }
 
     private void choice(Class<?> type) {
         String name = choiceName(type);
-        String list = name.substring(0, 1).toLowerCase() + name.substring(1) + "Words";
-        text.append("\nexport const ").append(list).append(" = [").append(Words.of(type).stream().map(w -> "'" + w + "'").collect(Collectors.joining(", "))).append("] as const\n");
-        text.append("export type ").append(name).append(" = (typeof ").append(list).append(")[number]\n");
+        String list = name.substring(0, 1).toLowerCase(java.util.Locale.ROOT) + name.substring(1) + "Words";
+        text.append("\nexport const ")
+                .append(list)
+                .append(" = [")
+                .append(Words.of(type).stream().map(w -> "'" + w + "'").collect(Collectors.joining(", ")))
+                .append("] as const\n");
+        text.append("export type ")
+                .append(name)
+                .append(" = (typeof ")
+                .append(list)
+                .append(")[number]\n");
     }
 
     private void shape(Shape shape) {
-        text.append("\n/** ").append(shape.part().says()).append(" */\nexport interface ").append(name(shape.type())).append(" {\n");
+        text.append("\n/** ")
+                .append(shape.part().says())
+                .append(" */\nexport interface ")
+                .append(name(shape.type()))
+                .append(" {\n");
         for (int i = 0; i < shape.items().size(); i++) {
             Item item = shape.items().get(i);
             if (item.figure() != null) {
                 text.append("  /** ").append(Markdown.figure(item)).append(" */\n");
             }
-            text.append("  ").append(item.key()).append(item.optional() ? "?" : "").append(": ").append(type(shape, i, item)).append('\n');
+            text.append("  ")
+                    .append(item.key())
+                    .append(item.optional() ? "?" : "")
+                    .append(": ")
+                    .append(type(shape, i, item))
+                    .append('\n');
         }
         text.append("}\n");
     }
@@ -70,7 +89,10 @@ final class TypeScript {
             case NUMBERS -> "number[]";
             case TEXT -> "string";
             case FLAG -> "boolean";
-            case WORD -> Words.has(java) ? choiceName(java) : item.words().stream().map(w -> "'" + w + "'").collect(Collectors.joining(" | "));
+            case WORD ->
+                Words.has(java)
+                        ? choiceName(java)
+                        : item.words().stream().map(w -> "'" + w + "'").collect(Collectors.joining(" | "));
             default -> name(item.inside()) + (item.form() == Form.ROWS ? "[]" : "");
         };
     }
@@ -80,15 +102,25 @@ final class TypeScript {
         for (Class<?> one : sealed.getPermittedSubclasses()) {
             names.add(name(one));
         }
-        text.append("\nexport type ").append(name(sealed)).append(" = ").append(String.join(" | ", names)).append('\n');
+        text.append("\nexport type ")
+                .append(name(sealed))
+                .append(" = ")
+                .append(String.join(" | ", names))
+                .append('\n');
     }
 
     /** Sensible defaults by part and key, so that the page keeps none of its own. */
     private void usual(Shape root) {
         text.append("\n/** A sensible default of each number, by the part it stands in. */\nexport const usual = {\n");
-        Map<String, List<DocumentField>> parts = DocumentField.found(root).values().stream().collect(Collectors.groupingBy(DocumentField::part, LinkedHashMap::new, Collectors.toList()));
-        parts.forEach((part, fields) -> text.append("  '").append(part).append("': { ")
-                .append(fields.stream().map(f -> f.key() + ": " + Place.plain(f.usual())).collect(Collectors.joining(", "))).append(" },\n"));
+        Map<String, List<DocumentField>> parts = DocumentField.found(root).values().stream()
+                .collect(Collectors.groupingBy(DocumentField::part, LinkedHashMap::new, Collectors.toList()));
+        parts.forEach((part, fields) -> text.append("  '")
+                .append(part)
+                .append("': { ")
+                .append(fields.stream()
+                        .map(f -> f.key() + ": " + Place.plain(f.usual()))
+                        .collect(Collectors.joining(", ")))
+                .append(" },\n"));
         text.append("}\n");
     }
 }

@@ -22,23 +22,24 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
  */
 @Configuration(proxyBeanMethods = false)
 class AccessConfiguration {
-    private static final String CONTENT_POLICY = "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; "
-            + "font-src 'self' data:; img-src 'self' data:; connect-src 'self'; object-src 'none'; base-uri 'none'; "
-            + "form-action 'self'; frame-ancestors 'none'";
-    private static final String FORBIDDEN = "The request carries no token of this server, so nothing was changed. A page: reload it; unsaved edits are kept. "
-            + "A script: ask for GET /api/fields first, keep the cookie XSRF-TOKEN that comes with it, and send the cookie and its value as the header X-XSRF-TOKEN with every request that changes or computes something.";
+    private static final String CONTENT_POLICY =
+            "default-src 'self'; script-src 'self'; style-src 'self' 'unsafe-inline'; "
+                    + "font-src 'self' data:; img-src 'self' data:; connect-src 'self'; object-src 'none'; base-uri 'none'; "
+                    + "form-action 'self'; frame-ancestors 'none'";
+    private static final String FORBIDDEN =
+            "The request carries no token of this server, so nothing was changed. A page: reload it; unsaved edits are kept. "
+                    + "A script: ask for GET /api/fields first, keep the cookie XSRF-TOKEN that comes with it, and send the cookie and its value as the header X-XSRF-TOKEN with every request that changes or computes something.";
 
     @Bean
     SecurityFilterChain filters(HttpSecurity http) throws Exception {
-        return http
-                .authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
+        return http.authorizeHttpRequests(requests -> requests.anyRequest().permitAll())
                 .csrf(csrf -> csrf.spa().csrfTokenRepository(tokens()))
-                .headers(headers -> headers
-                        .contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.NO_REFERRER))
                         .frameOptions(frame -> frame.deny()))
-                .exceptionHandling(handling -> handling.accessDeniedHandler((request, response, denied) ->
-                        ProblemText.write(response, HttpServletResponse.SC_FORBIDDEN, "forbidden", "Not allowed", FORBIDDEN)))
+                .exceptionHandling(
+                        handling -> handling.accessDeniedHandler((request, response, denied) -> ProblemText.write(
+                                response, HttpServletResponse.SC_FORBIDDEN, "forbidden", "Not allowed", FORBIDDEN)))
                 .formLogin(form -> form.disable())
                 .httpBasic(basic -> basic.disable())
                 .logout(logout -> logout.disable())

@@ -26,28 +26,42 @@ import java.util.concurrent.Semaphore;
 final class BodyFilter implements Filter {
     /** Bytes; a build file has at most 4 million characters, and a change carries one with a label. */
     static final long LARGEST = 9_000_000;
+
     static final long PATIENCE_MS = 20_000;
     private static final int FILES_AT_A_TIME = 4;
     private static final String BODY = BodyFilter.class.getName() + ".body";
     /** What is read as a stream, and how many bytes it may have: ten hours of a log at 50 Hz with many columns, a backup, an archive. */
-    private static final Map<String, Long> FILES = Map.of("/api/duties/log", 600_000_000L, "/api/backups/restore", 2_000_000_000L, "/api/archive", 2_000_000_000L);
+    private static final Map<String, Long> FILES = Map.of(
+            "/api/duties/log", 600_000_000L, "/api/backups/restore", 2_000_000_000L, "/api/archive", 2_000_000_000L);
+
     private final Semaphore files = new Semaphore(FILES_AT_A_TIME);
 
     @Override
-    public void doFilter(ServletRequest from, ServletResponse to, FilterChain chain) throws IOException, ServletException {
+    public void doFilter(ServletRequest from, ServletResponse to, FilterChain chain)
+            throws IOException, ServletException {
         HttpServletRequest request = (HttpServletRequest) from;
         HttpServletResponse response = (HttpServletResponse) to;
         if (request.getDispatcherType() != DispatcherType.REQUEST) {
-            byte[] body = request.getDispatcherType() == DispatcherType.ASYNC ? (byte[]) request.getAttribute(BODY) : null;
+            byte[] body =
+                    request.getDispatcherType() == DispatcherType.ASYNC ? (byte[]) request.getAttribute(BODY) : null;
             chain.doFilter(body == null ? request : new TakenRequest(request, body), response);
             return;
         }
         Long file = FILES.get(request.getRequestURI());
         long length = request.getContentLengthLong();
         if (request.getHeader("Transfer-Encoding") != null) {
-            ProblemText.write(response, 411, "length-required", "Length required", "Send the body's length (Content-Length) instead of pieces of unknown length.");
+            ProblemText.write(
+                    response,
+                    411,
+                    "length-required",
+                    "Length required",
+                    "Send the body's length (Content-Length) instead of pieces of unknown length.");
         } else if (length > (file == null ? LARGEST : file)) {
-            ProblemText.write(response, 413, "too-large", "Too large",
+            ProblemText.write(
+                    response,
+                    413,
+                    "too-large",
+                    "Too large",
                     "The request has more than 9 MB (a log: 600 MB, a backup: 2 GB); a build file has at most 4. Choose a file saved from a build's page, or cut the log.");
         } else if (file != null) {
             stream(request, response, chain);
@@ -58,7 +72,8 @@ final class BodyFilter implements Filter {
         }
     }
 
-    private void stream(HttpServletRequest request, HttpServletResponse response, FilterChain chain) throws IOException, ServletException {
+    private void stream(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+            throws IOException, ServletException {
         if (!files.tryAcquire()) {
             ProblemText.write(response, 503, "busy", "Busy", "Other files are being read now. Try again in a moment.");
             return;
@@ -87,7 +102,12 @@ final class BodyFilter implements Filter {
         private final ByteArrayOutputStream body;
         private boolean over;
 
-        Taking(AsyncContext later, ServletInputStream in, HttpServletRequest request, HttpServletResponse response, int length) {
+        Taking(
+                AsyncContext later,
+                ServletInputStream in,
+                HttpServletRequest request,
+                HttpServletResponse response,
+                int length) {
             this.later = later;
             this.in = in;
             this.request = request;
@@ -125,7 +145,13 @@ final class BodyFilter implements Filter {
         @Override
         public void onTimeout(AsyncEvent event) throws IOException {
             if (!over) {
-                ProblemText.write(response, 408, "too-slow", "Too slow", "The request did not come within " + PATIENCE_MS / 1000 + " s; nothing was changed. Send it again.");
+                ProblemText.write(
+                        response,
+                        408,
+                        "too-slow",
+                        "Too slow",
+                        "The request did not come within " + PATIENCE_MS / 1000
+                                + " s; nothing was changed. Send it again.");
             }
             end();
         }

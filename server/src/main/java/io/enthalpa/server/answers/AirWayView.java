@@ -11,21 +11,45 @@ import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
 /** What a way of the cooling air does at full load: flow, where the road wind's pressure goes, and the air from layer to layer. */
-public record AirWayView(String place, String name, double flow_m3_h, double bypass_pct, double freeOpening_cm2, double uncovered_pct, double stackFace_cm2, double wind_Pa,
-                         double fan_Pa, double buoyancy_Pa, double inLoss_Pa, double stackLoss_Pa, double outLoss_Pa, boolean against, double front_C, double behind_C,
-                         List<LayerView> layers, List<SpeedView> speeds) {
+public record AirWayView(
+        String place,
+        String name,
+        double flow_m3_h,
+        double bypass_pct,
+        double freeOpening_cm2,
+        double uncovered_pct,
+        double stackFace_cm2,
+        double wind_Pa,
+        double fan_Pa,
+        double buoyancy_Pa,
+        double inLoss_Pa,
+        double stackLoss_Pa,
+        double outLoss_Pa,
+        boolean against,
+        double front_C,
+        double behind_C,
+        List<LayerView> layers,
+        List<SpeedView> speeds) {
     private static final int SPEEDS = 12;
     /** The drawing goes on to this at least, m/s. */
     private static final double FAR = 130 / 3.6;
 
     /** Air at the face of each layer at a road speed. */
-    public record SpeedView(double roadSpeed_km_h, List<Double> faces_m_s) {
-    }
+    public record SpeedView(double roadSpeed_km_h, List<Double> faces_m_s) {}
 
     /** A layer, front first; {@code hot_C} where its hot side is held. */
-    public record LayerView(String place, String name, String kind, double width_mm, double height_mm, double depth_mm, double faceSpeed_m_s, double airIn_C,
-                            double airOut_C, double heat_kW, @Nullable Double hot_C) {
-    }
+    public record LayerView(
+            String place,
+            String name,
+            String kind,
+            double width_mm,
+            double height_mm,
+            double depth_mm,
+            double faceSpeed_m_s,
+            double airIn_C,
+            double airOut_C,
+            double heat_kW,
+            @Nullable Double hot_C) {}
 
     /** @param roadSpeed m/s at full load */
     static AirWayView of(AirWayResult way, int index, double roadSpeed) {
@@ -35,12 +59,37 @@ public record AirWayView(String place, String name, double flow_m3_h, double byp
         for (int k = 0; k < way.layers().size(); k++) {
             Layer layer = spec.layers().get(k);
             LayerResult r = way.layers().get(k);
-            layers.add(new LayerView("/airWays/" + index + "/layers/" + k, layer.name(), layer.kind().name(), r.width() * 1000, r.height() * 1000, r.depth() * 1000,
-                    r.speed(), r.airIn() - 273.15, r.airOut() - 273.15, r.heat() / 1000, layer.isOther() ? layer.other().hot() - 273.15 : null));
+            layers.add(new LayerView(
+                    "/airWays/" + index + "/layers/" + k,
+                    layer.name(),
+                    layer.kind().name(),
+                    r.width() * 1000,
+                    r.height() * 1000,
+                    r.depth() * 1000,
+                    r.speed(),
+                    r.airIn() - 273.15,
+                    r.airOut() - 273.15,
+                    r.heat() / 1000,
+                    layer.isOther() ? layer.other().hot() - 273.15 : null));
         }
-        return new AirWayView("/airWays/" + index, spec.name(), flow.total() * 3600, 100 * flow.bypass() / flow.total(), spec.opening().area() * 1e4,
-                100 * spec.opening().free(), way.face() * 1e4, flow.wind(), flow.fan(), flow.buoyancy(), flow.inLoss(), flow.stackLoss(), flow.outLoss(), flow.against(),
-                way.warmth().front() - 273.15, way.warmth().behind() - 273.15, layers,
+        return new AirWayView(
+                "/airWays/" + index,
+                spec.name(),
+                flow.total() * 3600,
+                100 * flow.bypass() / flow.total(),
+                spec.opening().area() * 1e4,
+                100 * spec.opening().free(),
+                way.face() * 1e4,
+                flow.wind(),
+                flow.fan(),
+                flow.buoyancy(),
+                flow.inLoss(),
+                flow.stackLoss(),
+                flow.outLoss(),
+                flow.against(),
+                way.warmth().front() - 273.15,
+                way.warmth().behind() - 273.15,
+                layers,
                 speeds(way, Math.max(1.25 * roadSpeed, FAR)));
     }
 
@@ -48,7 +97,11 @@ public record AirWayView(String place, String name, double flow_m3_h, double byp
         List<SpeedView> speeds = new ArrayList<>();
         for (int i = 0; i <= SPEEDS; i++) {
             double v = most * i / SPEEDS;
-            speeds.add(new SpeedView(3.6 * v, IntStream.range(0, way.layers().size()).mapToObj(k -> way.faceSpeed(v, k)).toList()));
+            speeds.add(new SpeedView(
+                    3.6 * v,
+                    IntStream.range(0, way.layers().size())
+                            .mapToObj(k -> way.faceSpeed(v, k))
+                            .toList()));
         }
         return speeds;
     }

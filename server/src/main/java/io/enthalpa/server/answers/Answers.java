@@ -5,8 +5,7 @@ import io.enthalpa.core.build.Build;
 
 /** What screen and command line both ask: the same call gives both the same numbers. */
 public final class Answers {
-    private Answers() {
-    }
+    private Answers() {}
 
     /** @return the option's charge line at full load */
     public static SteadyView steady(Build build, String letter) {

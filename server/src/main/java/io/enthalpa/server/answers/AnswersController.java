@@ -33,6 +33,7 @@ import tools.jackson.databind.JsonNode;
 class AnswersController {
     /** Header in which a page says its name. */
     private static final String PAGE = "X-Page";
+
     private final Work work;
 
     AnswersController(Work work) {
@@ -44,85 +45,132 @@ class AnswersController {
      * @param options  letters to answer for; null for all
      * @param part     which half of the answer; null for both
      */
-    record PreviewRequest(JsonNode document, @Nullable List<String> options, @Nullable Part part) {
-    }
+    record PreviewRequest(
+            JsonNode document,
+            @Nullable List<String> options,
+            @Nullable Part part) {}
 
     /** The charge line takes a millisecond, the duty some tens: the screen asks for one after the other. */
-    enum Part { LINE, DUTY }
+    enum Part {
+        LINE,
+        DUTY
+    }
 
     /** An option's two answers, or why there are none. */
-    record OptionAnswer(String option, @Nullable SteadyView steady, @Nullable SoakView soak, @Nullable FaultView fault) {
-    }
+    record OptionAnswer(
+            String option,
+            @Nullable SteadyView steady,
+            @Nullable SoakView soak,
+            @Nullable FaultView fault) {}
 
-    record PreviewAnswer(List<OptionAnswer> answers) {
-    }
+    record PreviewAnswer(List<OptionAnswer> answers) {}
 
     /** @param option the letter to advise on */
-    record ChangesRequest(JsonNode document, String option) {
-    }
+    record ChangesRequest(JsonNode document, String option) {}
 
-    record ChangesAnswer(List<ChangeView> changes) {
-    }
+    record ChangesAnswer(List<ChangeView> changes) {}
 
     /** 422 when the document itself cannot be read; a single option that has no answer says so in its place. */
     @PostMapping
-    PreviewAnswer preview(@RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody PreviewRequest request) {
+    PreviewAnswer preview(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody PreviewRequest request) {
         Build build = BuildFile.read(Asked.document(request.document()));
-        List<String> letters = request.options() == null ? build.options().stream().map(BuildOption::letter).toList() : request.options();
+        List<String> letters = request.options() == null
+                ? build.options().stream().map(BuildOption::letter).toList()
+                : request.options();
         if (letters.stream().anyMatch(Objects::isNull)) {
-            throw EnthalpaFault.of(FaultKind.MALFORMED, "/options", "options", "an empty letter", "letters of options of the document", "");
+            throw EnthalpaFault.of(
+                    FaultKind.MALFORMED,
+                    "/options",
+                    "options",
+                    "an empty letter",
+                    "letters of options of the document",
+                    "");
         }
         if (request.part() == Part.LINE) {
-            return new PreviewAnswer(letters.stream().map(letter -> answer(build, letter, Part.LINE)).toList());
+            return new PreviewAnswer(letters.stream()
+                    .map(letter -> answer(build, letter, Part.LINE))
+                    .toList());
         }
-        return work.now(page, "preview", () -> new PreviewAnswer(letters.stream().map(letter -> answer(build, letter, request.part())).toList()));
+        return work.now(
+                page,
+                "preview",
+                () -> new PreviewAnswer(letters.stream()
+                        .map(letter -> answer(build, letter, request.part()))
+                        .toList()));
     }
 
     private static OptionAnswer answer(Build build, String letter, @Nullable Part part) {
         try {
-            return new OptionAnswer(letter, part == Part.DUTY ? null : Answers.steady(build, letter),
-                    part == Part.LINE ? null : Answers.soak(build, letter), null);
+            return new OptionAnswer(
+                    letter,
+                    part == Part.DUTY ? null : Answers.steady(build, letter),
+                    part == Part.LINE ? null : Answers.soak(build, letter),
+                    null);
         } catch (EnthalpaFault fault) {
             return new OptionAnswer(letter, null, null, FaultView.of(fault));
         }
     }
 
     /** @param place pointer of the core within the option */
-    record CoreStepsRequest(JsonNode document, String option, String place) {
-    }
+    record CoreStepsRequest(JsonNode document, String option, String place) {}
 
-    record CoreStepsAnswer(List<CoreSteps.StepView> steps) {
-    }
+    record CoreStepsAnswer(List<CoreSteps.StepView> steps) {}
 
     @PostMapping("/core-steps")
-    CoreStepsAnswer coreSteps(@RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody CoreStepsRequest request) {
-        return work.now(page, "coreSteps", () -> new CoreStepsAnswer(CoreSteps.of(Asked.document(request.document()), Asked.text(request.option(), "option"), Asked.text(request.place(), "place"))));
+    CoreStepsAnswer coreSteps(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page,
+            @RequestBody CoreStepsRequest request) {
+        return work.now(
+                page,
+                "coreSteps",
+                () -> new CoreStepsAnswer(CoreSteps.of(
+                        Asked.document(request.document()),
+                        Asked.text(request.option(), "option"),
+                        Asked.text(request.place(), "place"))));
     }
 
     @PostMapping("/water-changes")
-    WaterChangesAnswer waterChanges(@RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody CoreStepsRequest request) {
-        return work.now(page, "waterChanges", () -> new WaterChangesAnswer(WaterChanges.of(Asked.document(request.document()), Asked.text(request.option(), "option"), Asked.text(request.place(), "place"))));
+    WaterChangesAnswer waterChanges(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page,
+            @RequestBody CoreStepsRequest request) {
+        return work.now(
+                page,
+                "waterChanges",
+                () -> new WaterChangesAnswer(WaterChanges.of(
+                        Asked.document(request.document()),
+                        Asked.text(request.option(), "option"),
+                        Asked.text(request.place(), "place"))));
     }
 
-    record WaterChangesAnswer(List<WaterChanges.WaterChangeView> changes) {
-    }
+    record WaterChangesAnswer(List<WaterChanges.WaterChangeView> changes) {}
 
     /** @param way index of the way of the air within the option */
-    record StackOrdersRequest(JsonNode document, String option, int way) {
-    }
+    record StackOrdersRequest(JsonNode document, String option, int way) {}
 
-    record StackOrdersAnswer(List<StackOrders.OrderView> orders) {
-    }
+    record StackOrdersAnswer(List<StackOrders.OrderView> orders) {}
 
     @PostMapping("/stack-orders")
-    StackOrdersAnswer stackOrders(@RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody StackOrdersRequest request) {
-        return work.now(page, "stackOrders", () -> new StackOrdersAnswer(StackOrders.of(BuildFile.read(Asked.document(request.document())), Asked.text(request.option(), "option"), request.way())));
+    StackOrdersAnswer stackOrders(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page,
+            @RequestBody StackOrdersRequest request) {
+        return work.now(
+                page,
+                "stackOrders",
+                () -> new StackOrdersAnswer(StackOrders.of(
+                        BuildFile.read(Asked.document(request.document())),
+                        Asked.text(request.option(), "option"),
+                        request.way())));
     }
 
     /** Every step and column of a run, to save; how is csv or json. */
     @PostMapping("/trace/{how}")
-    ResponseEntity<byte[]> trace(@RequestHeader(name = PAGE, required = false) @Nullable String page, @PathVariable String how, @RequestBody ChangesRequest request) {
-        Answer answer = new Answer(BuildFile.read(Asked.document(request.document())), Asked.text(request.option(), "option"));
+    ResponseEntity<byte[]> trace(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page,
+            @PathVariable String how,
+            @RequestBody ChangesRequest request) {
+        Answer answer =
+                new Answer(BuildFile.read(Asked.document(request.document())), Asked.text(request.option(), "option"));
         boolean json = how.equals("json");
         if (!json && !how.equals("csv")) {
             throw new NotThereException("a trace as " + how + "; csv and json are there");
@@ -131,15 +179,15 @@ class AnswersController {
             Trace trace = answer.soak();
             return json ? TraceFile.json(trace) : TraceFile.csv(trace);
         });
-        return ResponseEntity.ok().contentType(json ? MediaType.APPLICATION_JSON : new MediaType("text", "csv", StandardCharsets.UTF_8)).body(text.getBytes(StandardCharsets.UTF_8));
+        return ResponseEntity.ok()
+                .contentType(json ? MediaType.APPLICATION_JSON : new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .body(text.getBytes(StandardCharsets.UTF_8));
     }
 
     /** A compressor map as CSV text; 422 naming column, line or point when it does not make one. */
-    record MapRequest(String csv) {
-    }
+    record MapRequest(String csv) {}
 
-    record MapAnswer(JsonNode map) {
-    }
+    record MapAnswer(JsonNode map) {}
 
     @PostMapping("/map")
     MapAnswer map(@RequestBody MapRequest request) {
@@ -147,7 +195,12 @@ class AnswersController {
     }
 
     @PostMapping("/changes")
-    ChangesAnswer changes(@RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody ChangesRequest request) {
-        return work.now(page, "changes", () -> new ChangesAnswer(ChangesWorthTrying.of(Asked.document(request.document()), Asked.text(request.option(), "option"))));
+    ChangesAnswer changes(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody ChangesRequest request) {
+        return work.now(
+                page,
+                "changes",
+                () -> new ChangesAnswer(ChangesWorthTrying.of(
+                        Asked.document(request.document()), Asked.text(request.option(), "option"))));
     }
 }

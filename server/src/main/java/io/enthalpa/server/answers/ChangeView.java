@@ -18,7 +18,17 @@ import tools.jackson.databind.JsonNode;
  * @param loss_kPa    change of the path's loss at full load
  * @param longer_s    how much longer the target is kept before it is passed for the first time
  */
-public record ChangeView(String piece, String key, String part, double from, double to, List<Edit> edits, @Nullable JsonNode option, double worst_K, double loss_kPa, double longer_s) {
+public record ChangeView(
+        String piece,
+        String key,
+        String part,
+        double from,
+        double to,
+        List<Edit> edits,
+        @Nullable JsonNode option,
+        double worst_K,
+        double loss_kPa,
+        double longer_s) {
     static ChangeView cooler(String core, JsonNode option, double worst, double loss, double longer) {
         return new ChangeView(core, "", "", 0, 0, List.of(), option, worst, loss, longer);
     }
@@ -27,6 +37,5 @@ public record ChangeView(String piece, String key, String part, double from, dou
      * @param pointer within the option, "/path/4/bore_mm"
      * @param value   in the unit of the key
      */
-    public record Edit(String pointer, double value) {
-    }
+    public record Edit(String pointer, double value) {}
 }

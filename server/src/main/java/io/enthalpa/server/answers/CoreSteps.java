@@ -29,8 +29,15 @@ final class CoreSteps {
      * @param mass_kg     change of the core's mass
      * @param coldLoss_Pa change of what the coolant loses in the block; null for a core by its card
      */
-    record StepView(String what, String key, double from, double to, double intake_K, double loss_kPa, double mass_kg, @Nullable Double coldLoss_Pa) {
-    }
+    record StepView(
+            String what,
+            String key,
+            double from,
+            double to,
+            double intake_K,
+            double loss_kPa,
+            double mass_kg,
+            @Nullable Double coldLoss_Pa) {}
 
     private final JsonNode document;
     private final String letter;
@@ -46,8 +53,7 @@ final class CoreSteps {
         this.at = "/options/" + OptionIndex.of(document, letter) + place;
     }
 
-    private record Numbers(double intake, double loss, double mass, Double coldLoss) {
-    }
+    private record Numbers(double intake, double loss, double mass, Double coldLoss) {}
 
     /** @param place pointer of the core within the option @return the steps that have an answer, in a fixed order */
     static List<StepView> of(JsonNode document, String letter, String place) {
@@ -63,7 +69,8 @@ final class CoreSteps {
         JsonNode core = document.at(steps.at);
         if (core.has("block")) {
             SteadyResult result = new Answer(BuildFile.read(document), letter).steady();
-            FinnedBlock block = (FinnedBlock) core(result, place).slot().element().spec().basis();
+            FinnedBlock block =
+                    (FinnedBlock) core(result, place).slot().element().spec().basis();
             double height = core.path("height_mm").asDouble(0);
             steps.add("one more charge row", "height_mm", Math.ceil(height + block.step() * 1000) - height);
             steps.fin("one more charge fin in 10 mm", "block/chargeFin/pitch_mm");
@@ -76,7 +83,10 @@ final class CoreSteps {
     }
 
     private static CoreResult core(SteadyResult result, String place) {
-        return result.cores().stream().filter(c -> c.slot().pointer().equals(place)).findFirst().orElseThrow(() -> OptionIndex.noSuch("core", place));
+        return result.cores().stream()
+                .filter(c -> c.slot().pointer().equals(place))
+                .findFirst()
+                .orElseThrow(() -> OptionIndex.noSuch("core", place));
     }
 
     private void add(String what, String key, double more) {
@@ -97,7 +107,14 @@ final class CoreSteps {
         ((ObjectNode) trial.at(pointer.substring(0, cut))).put(pointer.substring(cut + 1), rounded);
         Numbers then = numbers(trial);
         if (then != null) {
-            found.add(new StepView(what, key, from, rounded, then.intake() - now.intake(), then.loss() - now.loss(), then.mass() - now.mass(),
+            found.add(new StepView(
+                    what,
+                    key,
+                    from,
+                    rounded,
+                    then.intake() - now.intake(),
+                    then.loss() - now.loss(),
+                    then.mass() - now.mass(),
                     then.coldLoss() == null || now.coldLoss() == null ? null : then.coldLoss() - now.coldLoss()));
         }
     }
@@ -107,8 +124,13 @@ final class CoreSteps {
             SteadyResult result = new Answer(BuildFile.read(tree), letter).steady();
             CoreResult core = core(result, place);
             Double coldLoss = core.slot().cooler().model() instanceof FinnedCore finned
-                    ? finned.coldLoss(core.coldFlow(), (core.coldIn() + core.coldOut()) / 2) : null;
-            return new Numbers(result.path().intakeTemperature(), result.path().totalLoss() / 1000, core.slot().cooler().model().metalMass(), coldLoss);
+                    ? finned.coldLoss(core.coldFlow(), (core.coldIn() + core.coldOut()) / 2)
+                    : null;
+            return new Numbers(
+                    result.path().intakeTemperature(),
+                    result.path().totalLoss() / 1000,
+                    core.slot().cooler().model().metalMass(),
+                    coldLoss);
         } catch (EnthalpaFault noAnswer) {
             return null;
         }

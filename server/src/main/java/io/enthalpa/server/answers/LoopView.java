@@ -8,35 +8,90 @@ import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** What the water of a core does at full load. Temperatures along the loop stand with its pieces. */
-public record LoopView(String place, String core, boolean open, boolean measured, double flow_L_min, double head_kPa, double pumpPower_W, double waterIn_C,
-                       double waterOut_C, double heat_kW, @Nullable RadiatorView radiator, double chiller_kW, boolean chillerOut, @Nullable Double pullDown_s,
-                       double ice_kW, @Nullable Double iceLasts_s, double rise_K_min, double freezing_C, int narrowest, int highest, double overCap_mm,
-                       boolean sweats, List<HeadView> heads, List<LoopPieceView> pieces) {
+public record LoopView(
+        String place,
+        String core,
+        boolean open,
+        boolean measured,
+        double flow_L_min,
+        double head_kPa,
+        double pumpPower_W,
+        double waterIn_C,
+        double waterOut_C,
+        double heat_kW,
+        @Nullable RadiatorView radiator,
+        double chiller_kW,
+        boolean chillerOut,
+        @Nullable Double pullDown_s,
+        double ice_kW,
+        @Nullable Double iceLasts_s,
+        double rise_K_min,
+        double freezing_C,
+        int narrowest,
+        int highest,
+        double overCap_mm,
+        boolean sweats,
+        List<HeadView> heads,
+        List<LoopPieceView> pieces) {
 
     /** What the pumps give and the loop takes at a flow. */
-    public record HeadView(double flow_L_min, double given_kPa, double taken_kPa) {
-    }
+    public record HeadView(double flow_L_min, double given_kPa, double taken_kPa) {}
 
     /** The radiator and the air that meets it. */
-    public record RadiatorView(double heat_kW, double airFlow_kg_s, double faceSpeed_m_s, double airIn_C, double airOut_C) {
-    }
+    public record RadiatorView(
+            double heat_kW, double airFlow_kg_s, double faceSpeed_m_s, double airIn_C, double airOut_C) {}
 
     /** A piece with what it costs; of a pump the loss is what it gives, below zero. */
-    public record LoopPieceView(String place, String name, double loss_kPa, double share_pct, double velocity_m_s, double reynolds, boolean laminar, double in_C,
-                                double out_C) {
-    }
+    public record LoopPieceView(
+            String place,
+            String name,
+            double loss_kPa,
+            double share_pct,
+            double velocity_m_s,
+            double reynolds,
+            boolean laminar,
+            double in_C,
+            double out_C) {}
 
     static LoopView of(LoopResult loop) {
-        return new LoopView(loop.slot().pointer(), loop.slot().element().name(), loop.spec().isOpen(), loop.spec().measured().isPresent(), loop.flow().flow() * 60e3,
-                loop.flow().head() / 1000, loop.flow().power(), loop.waterIn() - 273.15, loop.waterOut() - 273.15, loop.heat() / 1000, radiator(loop),
-                loop.chiller() / 1000, loop.chillerOut(), orNull(loop.pullDown()), loop.ice() / 1000, orNull(loop.iceLasts()), loop.rise() * 60,
-                loop.spec().coolant().freezing() - 273.15, loop.flow().narrowest(), loop.heights().highest(), loop.heights().over() * 1000, loop.sweats(),
-                loop.heads().stream().map(h -> new HeadView(h.flow() * 60e3, h.given() / 1000, h.taken() / 1000)).toList(), pieces(loop));
+        return new LoopView(
+                loop.slot().pointer(),
+                loop.slot().element().name(),
+                loop.spec().isOpen(),
+                loop.spec().measured().isPresent(),
+                loop.flow().flow() * 60e3,
+                loop.flow().head() / 1000,
+                loop.flow().power(),
+                loop.waterIn() - 273.15,
+                loop.waterOut() - 273.15,
+                loop.heat() / 1000,
+                radiator(loop),
+                loop.chiller() / 1000,
+                loop.chillerOut(),
+                orNull(loop.pullDown()),
+                loop.ice() / 1000,
+                orNull(loop.iceLasts()),
+                loop.rise() * 60,
+                loop.spec().coolant().freezing() - 273.15,
+                loop.flow().narrowest(),
+                loop.heights().highest(),
+                loop.heights().over() * 1000,
+                loop.sweats(),
+                loop.heads().stream()
+                        .map(h -> new HeadView(h.flow() * 60e3, h.given() / 1000, h.taken() / 1000))
+                        .toList(),
+                pieces(loop));
     }
 
     private static @Nullable RadiatorView radiator(LoopResult loop) {
-        return loop.air() == null ? null : new RadiatorView(loop.radiator() / 1000, loop.air().flow(), loop.air().speed(), loop.air().inlet() - 273.15,
-                loop.airOut() - 273.15);
+        return loop.air() == null
+                ? null
+                : new RadiatorView(
+                        loop.radiator() / 1000,
+                        loop.air().flow(),
+                        loop.air().speed(),
+                        loop.air().inlet() - 273.15,
+                        loop.airOut() - 273.15);
     }
 
     private static List<LoopPieceView> pieces(LoopResult loop) {
@@ -45,8 +100,16 @@ public record LoopView(String place, String core, boolean open, boolean measured
         List<LoopPieceView> views = new ArrayList<>();
         for (int i = 0; i < loop.flow().pieces().size(); i++) {
             PieceLoss p = loop.flow().pieces().get(i);
-            views.add(new LoopPieceView(loop.slot().pointer() + "/water/pieces/" + i, p.piece().name(), p.loss() / 1000, 100 * p.share(), p.velocity(), p.reynolds(),
-                    p.isLaminar(), in[i] - 273.15, in[i + 1] - 273.15));
+            views.add(new LoopPieceView(
+                    loop.slot().pointer() + "/water/pieces/" + i,
+                    p.piece().name(),
+                    p.loss() / 1000,
+                    100 * p.share(),
+                    p.velocity(),
+                    p.reynolds(),
+                    p.isLaminar(),
+                    in[i] - 273.15,
+                    in[i + 1] - 273.15));
         }
         return views;
     }

@@ -23,15 +23,27 @@ import tools.jackson.databind.JsonNode;
 @RestController
 class ReasonsController {
 
-    record MethodView(String id, String title, String says, List<String> formula, List<String> ranges, List<String> sources, String leavesOut) {
+    record MethodView(
+            String id,
+            String title,
+            String says,
+            List<String> formula,
+            List<String> ranges,
+            List<String> sources,
+            String leavesOut) {
         static MethodView of(Method m) {
-            return new MethodView(m.id(), m.title(), m.says(), m.formula().isEmpty() ? List.of() : List.of(m.formula().split("; ")),
-                    m.ranges().stream().map(Methods::range).toList(), m.sources().stream().map(Citation::line).toList(), m.leavesOut());
+            return new MethodView(
+                    m.id(),
+                    m.title(),
+                    m.says(),
+                    m.formula().isEmpty() ? List.of() : List.of(m.formula().split("; ")),
+                    m.ranges().stream().map(Methods::range).toList(),
+                    m.sources().stream().map(Citation::line).toList(),
+                    m.leavesOut());
         }
     }
 
-    record ChapterView(String title, List<MethodView> methods) {
-    }
+    record ChapterView(String title, List<MethodView> methods) {}
 
     /** A number by name, in the SI unit of its quantity. */
     record FigureView(String name, double si, Quantity quantity) {
@@ -43,26 +55,35 @@ class ReasonsController {
     /** @param subject pointer of a piece within the option, or "/engine", "/climate", "/bay", "/path" for the whole, "/duty" for the run */
     record ReasonView(String subject, FigureView result, String method, List<FigureView> numbers) {
         static ReasonView of(Reason r) {
-            return new ReasonView(r.subject(), FigureView.of(r.result()), r.method().id(), r.numbers().stream().map(FigureView::of).toList());
+            return new ReasonView(
+                    r.subject(),
+                    FigureView.of(r.result()),
+                    r.method().id(),
+                    r.numbers().stream().map(FigureView::of).toList());
         }
     }
 
     /** @param option the letter to open */
-    record ReasonsRequest(JsonNode document, String option) {
-    }
+    record ReasonsRequest(JsonNode document, String option) {}
 
-    record ReasonsAnswer(List<ReasonView> reasons) {
-    }
+    record ReasonsAnswer(List<ReasonView> reasons) {}
 
     @GetMapping("/api/methods")
     List<ChapterView> methods() {
-        return Methods.chapters().stream().map(c -> new ChapterView(c.title(), c.methods().stream().map(MethodView::of).toList())).toList();
+        return Methods.chapters().stream()
+                .map(c -> new ChapterView(
+                        c.title(), c.methods().stream().map(MethodView::of).toList()))
+                .toList();
     }
 
     @PostMapping("/api/preview/reasons")
     ReasonsAnswer reasons(@RequestBody ReasonsRequest request) {
         Build build = BuildFile.read(Asked.document(request.document()));
         Answer answer = new Answer(build, Asked.text(request.option(), "option"));
-        return new ReasonsAnswer(Stream.concat(Reasons.of(build, answer.system().path(), answer.steady()).stream(), RunReasons.of(answer).stream()).map(ReasonView::of).toList());
+        return new ReasonsAnswer(Stream.concat(
+                        Reasons.of(build, answer.system().path(), answer.steady()).stream(),
+                        RunReasons.of(answer).stream())
+                .map(ReasonView::of)
+                .toList());
     }
 }

@@ -25,21 +25,26 @@ final class StackOrders {
      * @param total_kW heat of all layers
      * @param layers   in the order tried
      */
-    record OrderView(List<Integer> order, double intake_C, double total_kW, List<PlacedView> layers) {
-    }
+    record OrderView(List<Integer> order, double intake_C, double total_kW, List<PlacedView> layers) {}
 
     /** A layer at its place: what it gives to the air, and the air it gets. */
-    record PlacedView(int layer, String name, String kind, double airIn_C, double heat_kW) {
-    }
+    record PlacedView(int layer, String name, String kind, double airIn_C, double heat_kW) {}
 
-    private StackOrders() {
-    }
+    private StackOrders() {}
 
     /** @param way index of the way @return the order as it stands first, then the coolest charge first */
     static List<OrderView> of(Build build, String letter, int way) {
         BuildOption option = build.option(letter);
         if (way < 0 || way >= option.airWays().size()) {
-            throw EnthalpaFault.of(FaultKind.OUT_OF_RANGE, "/way", "way of the air", String.valueOf(way), option.airWays().isEmpty() ? "none, for this option has none" : "0 and " + (option.airWays().size() - 1), "");
+            throw EnthalpaFault.of(
+                    FaultKind.OUT_OF_RANGE,
+                    "/way",
+                    "way of the air",
+                    String.valueOf(way),
+                    option.airWays().isEmpty()
+                            ? "none, for this option has none"
+                            : "0 and " + (option.airWays().size() - 1),
+                    "");
         }
         AirWaySpec spec = option.airWays().get(way);
         List<OrderView> found = new ArrayList<>();
@@ -66,9 +71,14 @@ final class StackOrders {
         for (int i = 0; i < order.size(); i++) {
             Layer layer = spec.layers().get(order.get(i));
             AirWayResult.LayerResult solved = result.ways().get(way).layers().get(i);
-            placed.add(new PlacedView(order.get(i), layer.name(), layer.kind().name(), solved.airIn() - 273.15, solved.heat() / 1000));
+            placed.add(new PlacedView(
+                    order.get(i), layer.name(), layer.kind().name(), solved.airIn() - 273.15, solved.heat() / 1000));
         }
-        return new OrderView(order, result.path().intakeTemperature() - 273.15, placed.stream().mapToDouble(PlacedView::heat_kW).sum(), placed);
+        return new OrderView(
+                order,
+                result.path().intakeTemperature() - 273.15,
+                placed.stream().mapToDouble(PlacedView::heat_kW).sum(),
+                placed);
     }
 
     /** @return the present order first */

@@ -19,14 +19,23 @@ import tools.jackson.databind.node.ObjectNode;
 final class WaterChanges {
     /** Usual bores of hose and spigot, mm: among them -10 (14) and -12 (17) (TF-05: common practice, no source). */
     private static final double[] BORES = {10, 12, 14, 17, 19, 22, 25, 32, 38, 45, 51};
-    private static final Set<String> WITH_BORE = Set.of("hose", "spigot", "elbow 90", "elbow 45", "tee through", "tee branch", "ball valve", "gate valve",
-            "globe valve", "check valve");
+
+    private static final Set<String> WITH_BORE = Set.of(
+            "hose",
+            "spigot",
+            "elbow 90",
+            "elbow 45",
+            "tee through",
+            "tee branch",
+            "ball valve",
+            "gate valve",
+            "globe valve",
+            "check valve");
     private static final double WORTH_K = 0.1;
     private static final int MOST_SHOWN = 6;
 
     /** @param pointer within the option @param value to write there, a word, a number or a list of pieces */
-    record LoopEdit(String pointer, Object value) {
-    }
+    record LoopEdit(String pointer, Object value) {}
 
     /**
      * A change with what it does.
@@ -38,11 +47,16 @@ final class WaterChanges {
      * @param intake_K   change of the intake temperature
      * @param water_K    change of the water at the core
      */
-    record WaterChangeView(String what, @Nullable Double share_pct, double flow_L_min, double flowRatio, double intake_K, double water_K, List<LoopEdit> edits) {
-    }
+    record WaterChangeView(
+            String what,
+            @Nullable Double share_pct,
+            double flow_L_min,
+            double flowRatio,
+            double intake_K,
+            double water_K,
+            List<LoopEdit> edits) {}
 
-    private record Numbers(double intake, double water, double flow) {
-    }
+    private record Numbers(double intake, double water, double flow) {}
 
     private final JsonNode document;
     private final String letter;
@@ -65,17 +79,27 @@ final class WaterChanges {
     static List<WaterChangeView> of(JsonNode document, String letter, String place) {
         WaterChanges search = new WaterChanges(document, letter, place);
         SteadyResult result = new Answer(BuildFile.read(document), letter).steady();
-        search.now = result.loops().stream().filter(l -> l.slot().pointer().equals(place)).findFirst().orElseThrow(() -> OptionIndex.noSuch("water-cooled core", place));
+        search.now = result.loops().stream()
+                .filter(l -> l.slot().pointer().equals(place))
+                .findFirst()
+                .orElseThrow(() -> OptionIndex.noSuch("water-cooled core", place));
         search.start = numbers(result, place);
         search.bores();
         search.ports();
         search.machines();
-        return search.found.stream().sorted(Comparator.comparingDouble(WaterChangeView::intake_K)).limit(MOST_SHOWN).toList();
+        return search.found.stream()
+                .sorted(Comparator.comparingDouble(WaterChangeView::intake_K))
+                .limit(MOST_SHOWN)
+                .toList();
     }
 
     private static Numbers numbers(SteadyResult result, String place) {
-        LoopResult loop = result.loops().stream().filter(l -> l.slot().pointer().equals(place)).findFirst().orElseThrow(() -> OptionIndex.noSuch("water-cooled core", place));
-        return new Numbers(result.path().intakeTemperature(), loop.waterIn(), loop.flow().flow());
+        LoopResult loop = result.loops().stream()
+                .filter(l -> l.slot().pointer().equals(place))
+                .findFirst()
+                .orElseThrow(() -> OptionIndex.noSuch("water-cooled core", place));
+        return new Numbers(
+                result.path().intakeTemperature(), loop.waterIn(), loop.flow().flow());
     }
 
     /** The narrowest pieces together to the bore that the rest has; and every hose one size up. */
@@ -91,14 +115,18 @@ final class WaterChanges {
             }
         }
         double narrow = bored.stream().mapToDouble(i -> bore(pieces, i)).min().orElse(0);
-        double[] sorted = bored.stream().mapToDouble(i -> bore(pieces, i)).sorted().toArray();
+        double[] sorted =
+                bored.stream().mapToDouble(i -> bore(pieces, i)).sorted().toArray();
         double usual = sorted.length == 0 ? 0 : sorted[sorted.length * 3 / 4];
-        List<Integer> narrowest = bored.stream().filter(i -> bore(pieces, i) < 1.05 * narrow).toList();
+        List<Integer> narrowest =
+                bored.stream().filter(i -> bore(pieces, i) < 1.05 * narrow).toList();
         if (usual > 1.08 * narrow) {
             widen(narrowest, nearest(usual));
         }
         widen(narrowest, next(narrow));
-        List<Integer> hoses = bored.stream().filter(i -> pieces.get(i).path("kind").asString("").equals("hose")).toList();
+        List<Integer> hoses = bored.stream()
+                .filter(i -> pieces.get(i).path("kind").asString("").equals("hose"))
+                .toList();
         double thinHose = hoses.stream().mapToDouble(i -> bore(pieces, i)).min().orElse(0);
         if (!hoses.isEmpty()) {
             widen(bored, next(Math.max(thinHose, narrow)));
@@ -138,7 +166,8 @@ final class WaterChanges {
         double share = 0;
         for (int i : which) {
             if (bore(pieces, i) < to - 0.01) {
-                edits.add(new LoopEdit(place + "/water/pieces/" + i + "/bore_mm", JsonNodeFactory.instance.numberNode(to)));
+                edits.add(new LoopEdit(
+                        place + "/water/pieces/" + i + "/bore_mm", JsonNodeFactory.instance.numberNode(to)));
                 names.add(pieces.get(i).path("name").asString(""));
                 from = Math.min(from, bore(pieces, i));
                 share += now.flow().pieces().get(i).share();
@@ -186,19 +215,29 @@ final class WaterChanges {
                 ObjectNode second = (ObjectNode) pieces.get(i).deepCopy();
                 second.put("name", "second " + second.path("name").asString("pump"));
                 more.insert(i + 1, second);
-                tryOne("a second " + pieces.get(i).path("name").asString("pump") + " behind the first", null, List.of(new LoopEdit(place + "/water/pieces", more)));
+                tryOne(
+                        "a second " + pieces.get(i).path("name").asString("pump") + " behind the first",
+                        null,
+                        List.of(new LoopEdit(place + "/water/pieces", more)));
                 break;
             }
         }
         JsonNode radiator = loop.path("radiator");
         if (radiator.isObject()) {
             double depth = Math.rint(radiator.path("depth_mm").asDouble(0) * 1.3);
-            tryOne("radiator %s → %s mm deep".formatted(plain(radiator.path("depth_mm").asDouble(0)), plain(depth)), null,
-                    List.of(new LoopEdit(place + "/water/radiator/depth_mm", JsonNodeFactory.instance.numberNode(depth))));
+            tryOne(
+                    "radiator %s → %s mm deep"
+                            .formatted(plain(radiator.path("depth_mm").asDouble(0)), plain(depth)),
+                    null,
+                    List.of(new LoopEdit(
+                            place + "/water/radiator/depth_mm", JsonNodeFactory.instance.numberNode(depth))));
         }
         JsonNode tank = loop.path("tank");
         if (tank.path("ice_kg").asDouble(0) > 0 && tank.path("icePiece_mm").asDouble(0) > 30) {
-            tryOne("ice broken to 25 mm", null, List.of(new LoopEdit(place + "/water/tank/icePiece_mm", JsonNodeFactory.instance.numberNode(25))));
+            tryOne(
+                    "ice broken to 25 mm",
+                    null,
+                    List.of(new LoopEdit(place + "/water/tank/icePiece_mm", JsonNodeFactory.instance.numberNode(25))));
         }
     }
 
@@ -215,7 +254,14 @@ final class WaterChanges {
         try {
             Numbers then = numbers(new Answer(BuildFile.read(trial), letter).steady(), place);
             if (then.intake() - start.intake() < -WORTH_K) {
-                found.add(new WaterChangeView(what, share, then.flow() * 60e3, then.flow() / start.flow(), then.intake() - start.intake(), then.water() - start.water(), edits));
+                found.add(new WaterChangeView(
+                        what,
+                        share,
+                        then.flow() * 60e3,
+                        then.flow() / start.flow(),
+                        then.intake() - start.intake(),
+                        then.water() - start.water(),
+                        edits));
             }
         } catch (EnthalpaFault noAnswer) {
             // A change without an answer is not offered.

@@ -45,6 +45,7 @@ class ArchiveController {
     private static final String CATALOGUE = "catalogue.csv";
     /** Bytes of a file inside at most, so that a made-up archive cannot fill the memory. */
     private static final long LARGEST = 4_000_000_000L;
+
     private static final int LARGEST_CATALOGUE = 8_000_000;
     private final BuildArchive builds;
     private final CatalogueStock catalogue;
@@ -57,17 +58,26 @@ class ArchiveController {
     }
 
     /** How much of a file was new. */
-    record ArchiveAnswer(int builds, int revisions, int items) {
-    }
+    record ArchiveAnswer(int builds, int revisions, int items) {}
 
     @GetMapping(produces = "application/zip")
     void write(HttpServletResponse response) throws IOException {
         response.setContentType("application/zip");
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("enthalpa-all-" + LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC) + ".zip").build().toString());
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment()
+                        .filename("enthalpa-all-" + LocalDate.ofInstant(clock.instant(), ZoneOffset.UTC) + ".zip")
+                        .build()
+                        .toString());
         try (ZipOutputStream zip = new ZipOutputStream(response.getOutputStream())) {
             PrintWriter out = new PrintWriter(new OutputStreamWriter(zip, StandardCharsets.UTF_8));
             zip.putNextEntry(new ZipEntry(MANIFEST));
-            out.println(JsonMapper.shared().createObjectNode().put("format", FORMAT).put("version", 1).put("madeAt", clock.instant().toString()).toPrettyString());
+            out.println(JsonMapper.shared()
+                    .createObjectNode()
+                    .put("format", FORMAT)
+                    .put("version", 1)
+                    .put("madeAt", clock.instant().toString())
+                    .toPrettyString());
             out.flush();
             for (long build : builds.builds()) {
                 zip.putNextEntry(new ZipEntry("builds/%06d.jsonl".formatted(build)));
@@ -92,12 +102,15 @@ class ArchiveController {
                 throw none();
             }
             JsonNode manifest = JsonMapper.shared().readTree(zip.readNBytes(100_000));
-            if (!manifest.path("format").asString("").equals(FORMAT) || manifest.path("version").asInt(0) > 1) {
+            if (!manifest.path("format").asString("").equals(FORMAT)
+                    || manifest.path("version").asInt(0) > 1) {
                 throw none();
             }
             for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
                 if (entry.getName().startsWith("builds/") && !entry.isDirectory()) {
-                    BuildArchive.Taken taken = builds.read(new BufferedReader(new InputStreamReader(new Bounded(zip), StandardCharsets.UTF_8)), "archive, " + entry.getName());
+                    BuildArchive.Taken taken = builds.read(
+                            new BufferedReader(new InputStreamReader(new Bounded(zip), StandardCharsets.UTF_8)),
+                            "archive, " + entry.getName());
                     made += taken.made() ? 1 : 0;
                     revisions += taken.added();
                 } else if (entry.getName().equals(CATALOGUE)) {
@@ -111,7 +124,8 @@ class ArchiveController {
     }
 
     private static EnthalpaFault none() {
-        return EnthalpaFault.of(FaultKind.MALFORMED, "", "archive", "not readable", "a file saved by \"Export all\"", "");
+        return EnthalpaFault.of(
+                FaultKind.MALFORMED, "", "archive", "not readable", "a file saved by \"Export all\"", "");
     }
 
     /** Ends where one file inside would become too large; closing it leaves the archive open. */

@@ -32,8 +32,7 @@ class BackupController {
     }
 
     /** @param setAside where what was there before is now */
-    record RestoreAnswer(String setAside) {
-    }
+    record RestoreAnswer(String setAside) {}
 
     @GetMapping
     List<Kept> all() {
@@ -65,13 +64,16 @@ class BackupController {
     private static void send(Path file, String name, HttpServletResponse response) throws IOException {
         response.setContentType("application/zip");
         response.setContentLengthLong(Files.size(file));
-        response.setHeader(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename(name).build().toString());
+        response.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment().filename(name).build().toString());
         Files.copy(file, response.getOutputStream());
     }
 
     /** The body is the backup itself. What is there now is set aside, never removed. */
     @PostMapping(value = "/restore", consumes = "application/zip")
     RestoreAnswer restore(HttpServletRequest body) throws IOException {
-        return new RestoreAnswer(backups.restore(body.getInputStream(), "The file").toString());
+        return new RestoreAnswer(
+                backups.restore(body.getInputStream(), "The file").toString());
     }
 }

@@ -33,7 +33,8 @@ import org.springframework.stereotype.Component;
 @Component
 public class Backups implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(Backups.class);
-    private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss").withZone(ZoneOffset.UTC);
+    private static final DateTimeFormatter STAMP =
+            DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss").withZone(ZoneOffset.UTC);
     static final int KEPT = 10;
     private static final Duration A_DAY = Duration.ofHours(24);
     private final Database database;
@@ -51,8 +52,7 @@ public class Backups implements ApplicationRunner {
     }
 
     /** A backup in the data folder. */
-    public record Kept(String name, long bytes, Instant madeAt) {
-    }
+    public record Kept(String name, long bytes, Instant madeAt) {}
 
     @Override
     public void run(ApplicationArguments arguments) {
@@ -81,7 +81,10 @@ public class Backups implements ApplicationRunner {
     private static Kept kept(Path file) {
         String name = file.getFileName().toString();
         try {
-            return new Kept(name, Files.size(file), madeAt(name).orElse(Files.getLastModifiedTime(file).toInstant()));
+            return new Kept(
+                    name,
+                    Files.size(file),
+                    madeAt(name).orElse(Files.getLastModifiedTime(file).toInstant()));
         } catch (IOException gone) {
             return new Kept(name, 0, Instant.EPOCH);
         }
@@ -100,7 +103,8 @@ public class Backups implements ApplicationRunner {
     void daily() {
         List<Path> before = daily("-daily.zip");
         Instant last = before.isEmpty() ? Instant.EPOCH : kept(before.get(0)).madeAt();
-        if (Duration.between(last, clock.instant()).compareTo(A_DAY) < 0 || database.lastWrite().isBefore(last)) {
+        if (Duration.between(last, clock.instant()).compareTo(A_DAY) < 0
+                || database.lastWrite().isBefore(last)) {
             return;
         }
         BackupFile.keep(database, named("daily"), clock);
@@ -110,7 +114,9 @@ public class Backups implements ApplicationRunner {
     }
 
     private List<Path> daily(String kind) {
-        return database.folder().backupFiles().stream().filter(f -> f.getFileName().toString().endsWith(kind)).toList();
+        return database.folder().backupFiles().stream()
+                .filter(f -> f.getFileName().toString().endsWith(kind))
+                .toList();
     }
 
     private static void remove(Path file) {
@@ -147,8 +153,12 @@ public class Backups implements ApplicationRunner {
     }
 
     /** @return a backup in the data folder by its name; null when there is none */
-    @Nullable Path file(String name) {
-        return database.folder().backupFiles().stream().filter(f -> f.getFileName().toString().equals(name)).findFirst().orElse(null);
+    @Nullable
+    Path file(String name) {
+        return database.folder().backupFiles().stream()
+                .filter(f -> f.getFileName().toString().equals(name))
+                .findFirst()
+                .orElse(null);
     }
 
     /** @return a file to put a backup in that is handed out and then forgotten */

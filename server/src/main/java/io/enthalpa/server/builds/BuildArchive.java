@@ -49,13 +49,17 @@ public class BuildArchive {
     public void write(long build, PrintWriter out) {
         Head head = store.head(build).orElseThrow();
         ObjectNode first = JsonMapper.shared().createObjectNode();
-        first.put("uid", head.uid().toString()).put("name", head.name()).put("head", head.revision().number());
+        first.put("uid", head.uid().toString())
+                .put("name", head.name())
+                .put("head", head.revision().number());
         if (head.putAwayAt() != null) {
             first.put("putAwayAt", head.putAwayAt().toString());
         }
         out.println(first);
         List<Revision> all = new ArrayList<>();
-        for (List<Revision> page = store.history(build, Integer.MAX_VALUE, A_PAGE); !page.isEmpty(); page = store.history(build, page.get(page.size() - 1).number(), A_PAGE)) {
+        for (List<Revision> page = store.history(build, Integer.MAX_VALUE, A_PAGE);
+                !page.isEmpty();
+                page = store.history(build, page.get(page.size() - 1).number(), A_PAGE)) {
             all.addAll(page);
         }
         Collections.reverse(all);
@@ -64,7 +68,9 @@ public class BuildArchive {
 
     private void line(long build, Revision r, PrintWriter out) {
         ObjectNode line = JsonMapper.shared().createObjectNode();
-        line.put("revision", r.number()).put("change", r.change()).put("at", r.createdAt().toString());
+        line.put("revision", r.number())
+                .put("change", r.change())
+                .put("at", r.createdAt().toString());
         r.parent().ifPresent(parent -> line.put("parent", parent));
         if (r.name() != null) {
             line.put("name", r.name());
@@ -78,8 +84,7 @@ public class BuildArchive {
     }
 
     /** What reading a build came to. @param added revisions that were not there yet */
-    public record Taken(boolean made, int added) {
-    }
+    public record Taken(boolean made, int added) {}
 
     /**
      * @param what the file as the reader knows it
@@ -89,7 +94,11 @@ public class BuildArchive {
         JsonNode first = parse(lines.readLine(), what, 1);
         UUID uid = uid(first, what);
         Map<Integer, Integer> numbers = new HashMap<>();
-        long build = store.heads().stream().filter(h -> h.uid().equals(uid)).map(Head::id).findFirst().orElse(-1L);
+        long build = store.heads().stream()
+                .filter(h -> h.uid().equals(uid))
+                .map(Head::id)
+                .findFirst()
+                .orElse(-1L);
         boolean made = build < 0;
         int added = 0;
         int number = 1;
@@ -133,7 +142,12 @@ public class BuildArchive {
         int now = store.head(build).orElseThrow().revision().number();
         if (wanted != null && wanted != now && (made || numbers.containsValue(now))) {
             JsonNode document = BuildFile.parse(store.document(build, wanted));
-            store.moveHead(build, now, wanted, document.path("name").asString(""), document.path("summary").asString(""));
+            store.moveHead(
+                    build,
+                    now,
+                    wanted,
+                    document.path("name").asString(""),
+                    document.path("summary").asString(""));
         }
     }
 
@@ -147,7 +161,9 @@ public class BuildArchive {
             store.revision(build, 1).ifPresent(candidates::add);
         }
         for (Revision r : candidates) {
-            if (r.change().equals(draft.change()) && r.createdAt().equals(draft.at()) && sameDocument(build, r.number(), draft)) {
+            if (r.change().equals(draft.change())
+                    && r.createdAt().equals(draft.at())
+                    && sameDocument(build, r.number(), draft)) {
                 return r.number();
             }
         }
@@ -168,7 +184,12 @@ public class BuildArchive {
             throw malformed(what, number, "not a version of a build");
         }
         String change = line.path("change").asString("change");
-        return new Draft(BuildFile.write(document), cut(document.path("name").asString(""), 200), cut(document.path("summary").asString(""), 1000), cut(change, 400), null,
+        return new Draft(
+                BuildFile.write(document),
+                cut(document.path("name").asString(""), 200),
+                cut(document.path("summary").asString(""), 1000),
+                cut(change, 400),
+                null,
                 instant(line.path("at").asString(""), what, number));
     }
 
@@ -207,7 +228,12 @@ public class BuildArchive {
     }
 
     private static EnthalpaFault malformed(String what, int line, String found) {
-        return EnthalpaFault.of(FaultKind.MALFORMED, "", what, "line %d: %s".formatted(line, found), "an archive saved by \"Export all\"",
+        return EnthalpaFault.of(
+                FaultKind.MALFORMED,
+                "",
+                what,
+                "line %d: %s".formatted(line, found),
+                "an archive saved by \"Export all\"",
                 "What stands before that line was read; the rest was not.");
     }
 }

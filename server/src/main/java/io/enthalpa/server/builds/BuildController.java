@@ -7,6 +7,7 @@ import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.ContentDisposition;
@@ -44,27 +45,36 @@ class BuildController {
      * @param change what was changed, in the user's words
      * @param edit   identity of the change; sent twice, it is kept once
      */
-    record ChangeRequest(JsonNode document, @Nullable String change, @Nullable String edit) {
-    }
+    record ChangeRequest(
+            JsonNode document,
+            @Nullable String change,
+            @Nullable String edit) {}
 
     /** @param name given by the user; null without */
-    record RevisionView(int revision, @Nullable Integer parent, String change, @Nullable String name, Instant changedAt) {
+    record RevisionView(
+            int revision,
+            @Nullable Integer parent,
+            String change,
+            @Nullable String name,
+            Instant changedAt) {
         static RevisionView of(Revision r) {
-            return new RevisionView(r.number(), r.parent().isPresent() ? r.parent().getAsInt() : null, r.change(), r.name(), r.createdAt());
+            return new RevisionView(
+                    r.number(),
+                    r.parent().isPresent() ? r.parent().getAsInt() : null,
+                    r.change(),
+                    r.name(),
+                    r.createdAt());
         }
     }
 
     /** A document that is not kept. */
-    record StarterView(JsonNode document) {
-    }
+    record StarterView(JsonNode document) {}
 
     /** @param name blank to take it away */
-    record NameRequest(String name) {
-    }
+    record NameRequest(String name) {}
 
     /** @param putAway false to bring it back */
-    record PutAwayRequest(boolean putAway) {
-    }
+    record PutAwayRequest(boolean putAway) {}
 
     /** Without documents, last changed first; those put away too. */
     @GetMapping
@@ -79,7 +89,10 @@ class BuildController {
      * @param change what the history says of it
      */
     @PostMapping(consumes = MediaType.APPLICATION_JSON_VALUE)
-    ResponseEntity<BuildState> create(@RequestBody String file, @RequestParam(required = false) @Nullable UUID uid, @RequestParam(defaultValue = "opened from a file") String change) {
+    ResponseEntity<BuildState> create(
+            @RequestBody String file,
+            @RequestParam(required = false) @Nullable UUID uid,
+            @RequestParam(defaultValue = "opened from a file") String change) {
         return created(builds.create(file, change, uid));
     }
 
@@ -95,8 +108,12 @@ class BuildController {
     }
 
     @PutMapping("/{id}")
-    ResponseEntity<BuildKept> change(@PathVariable long id, @RequestHeader(HttpHeaders.IF_MATCH) String revision, @RequestBody ChangeRequest request) {
-        BuildKept kept = builds.change(id, Asked.revision(revision), Asked.document(request.document()), request.change(), request.edit());
+    ResponseEntity<BuildKept> change(
+            @PathVariable long id,
+            @RequestHeader(HttpHeaders.IF_MATCH) String revision,
+            @RequestBody ChangeRequest request) {
+        BuildKept kept = builds.change(
+                id, Asked.revision(revision), Asked.document(request.document()), request.change(), request.edit());
         return ResponseEntity.ok().eTag(etag(kept.revision())).body(kept);
     }
 
@@ -134,7 +151,10 @@ class BuildController {
      * @param below only revisions with a smaller number
      */
     @GetMapping("/{id}/revisions")
-    List<RevisionView> history(@PathVariable long id, @RequestParam(defaultValue = "2147483647") int below, @RequestParam(defaultValue = "200") int most) {
+    List<RevisionView> history(
+            @PathVariable long id,
+            @RequestParam(defaultValue = "2147483647") int below,
+            @RequestParam(defaultValue = "200") int most) {
         return builds.history(id, below, most).stream().map(RevisionView::of).toList();
     }
 
@@ -153,9 +173,19 @@ class BuildController {
     @GetMapping(value = "/{id}/file", produces = MediaType.APPLICATION_JSON_VALUE)
     ResponseEntity<byte[]> file(@PathVariable long id) {
         String text = builds.document(id);
-        String name = BuildFile.parse(text).path("name").asString("build").toLowerCase().replaceAll("[^a-z0-9]+", "-").replaceAll("^-|-$", "");
-        return ResponseEntity.ok().header(HttpHeaders.CONTENT_DISPOSITION,
-                        ContentDisposition.attachment().filename((name.isEmpty() ? "build" : name) + ".enthalpa.json").build().toString())
+        String name = BuildFile.parse(text)
+                .path("name")
+                .asString("build")
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-|-$", "");
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename((name.isEmpty() ? "build" : name) + ".enthalpa.json")
+                                .build()
+                                .toString())
                 .body(text.getBytes(StandardCharsets.UTF_8));
     }
 
@@ -164,7 +194,9 @@ class BuildController {
     }
 
     private static ResponseEntity<BuildState> created(BuildState state) {
-        return ResponseEntity.created(URI.create("/api/builds/" + state.id())).eTag(etag(state.revision())).body(state);
+        return ResponseEntity.created(URI.create("/api/builds/" + state.id()))
+                .eTag(etag(state.revision()))
+                .body(state);
     }
 
     private static String etag(int revision) {

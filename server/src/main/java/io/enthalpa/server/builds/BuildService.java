@@ -34,7 +34,9 @@ public class BuildService {
     }
 
     List<BuildCard> all() {
-        return store.heads().stream().map(head -> BuildCard.of(head, unreadable(head))).toList();
+        return store.heads().stream()
+                .map(head -> BuildCard.of(head, unreadable(head)))
+                .toList();
     }
 
     /** One build that cannot be read hides no other. */
@@ -58,12 +60,15 @@ public class BuildService {
      * @param uid that of the new build; null to give it one. One sent twice is kept once.
      */
     BuildState create(String text, String change, @Nullable UUID uid) {
-        return get(store.create(uid == null ? UUID.randomUUID() : uid, draft(BuildFile.normal(BuildFile.parse(text)), change, null)));
+        return get(store.create(
+                uid == null ? UUID.randomUUID() : uid, draft(BuildFile.normal(BuildFile.parse(text)), change, null)));
     }
 
     /** Keeps several build files in one step. */
     void createAll(List<String> texts, String change) {
-        store.createAll(texts.stream().map(text -> draft(BuildFile.normal(BuildFile.parse(text)), change, null)).toList());
+        store.createAll(texts.stream()
+                .map(text -> draft(BuildFile.normal(BuildFile.parse(text)), change, null))
+                .toList());
     }
 
     boolean isEmpty() {
@@ -77,7 +82,13 @@ public class BuildService {
      */
     BuildKept change(long id, int revision, JsonNode document, String change, @Nullable String edit) {
         if (edit != null && (edit.isBlank() || edit.length() > LONGEST_EDIT)) {
-            throw EnthalpaFault.of(FaultKind.MALFORMED, "edit", "edit", edit.length() + " characters", "1 to " + LONGEST_EDIT + " characters", "");
+            throw EnthalpaFault.of(
+                    FaultKind.MALFORMED,
+                    "edit",
+                    "edit",
+                    edit.length() + " characters",
+                    "1 to " + LONGEST_EDIT + " characters",
+                    "");
         }
         Head head = head(id);
         OptionalInt before = edit == null ? OptionalInt.empty() : store.madeBy(id, edit);
@@ -98,12 +109,20 @@ public class BuildService {
     /** Steps back to the revision that the newest was made from; at the first one nothing happens. */
     BuildState undo(long id, int revision) {
         Revision head = head(id).revision();
-        return step(id, revision, head.parent().isEmpty() ? Optional.empty() : Optional.of(head.parent().getAsInt()));
+        return step(
+                id,
+                revision,
+                head.parent().isEmpty()
+                        ? Optional.empty()
+                        : Optional.of(head.parent().getAsInt()));
     }
 
     /** Steps forward to the youngest revision made from this one; without one nothing happens. */
     BuildState redo(long id, int revision) {
-        return step(id, revision, store.youngestChild(id, head(id).revision().number()).map(Revision::number));
+        return step(
+                id,
+                revision,
+                store.youngestChild(id, head(id).revision().number()).map(Revision::number));
     }
 
     private BuildState step(long id, int revision, Optional<Integer> to) {
@@ -127,17 +146,34 @@ public class BuildService {
     /** @return a revision as it was; undo and redo do not apply to it */
     BuildState revision(long id, int number) {
         Head head = head(id);
-        Revision revision = store.revision(id, number).orElseThrow(() -> new NotThereException("Build " + id + " has no revision " + number + "."));
-        return new BuildState(id, head.uid(), number, revision.change(), revision.createdAt(), null, null, shown(store.document(id, number)));
+        Revision revision = store.revision(id, number)
+                .orElseThrow(() -> new NotThereException("Build " + id + " has no revision " + number + "."));
+        return new BuildState(
+                id,
+                head.uid(),
+                number,
+                revision.change(),
+                revision.createdAt(),
+                null,
+                null,
+                shown(store.document(id, number)));
     }
 
     /** @param name blank to take it away */
     void name(long id, int number, String name) {
         String line = oneLine(name);
         if (line.length() > LONGEST_NAME) {
-            throw EnthalpaFault.of(FaultKind.MALFORMED, "name", "name of the version", line.length() + " characters", "at most " + LONGEST_NAME + " characters", "");
+            throw EnthalpaFault.of(
+                    FaultKind.MALFORMED,
+                    "name",
+                    "name of the version",
+                    line.length() + " characters",
+                    "at most " + LONGEST_NAME + " characters",
+                    "");
         }
-        store.revision(id, number).orElseThrow(() -> new NotThereException("Build " + id + " has no revision " + number + "."));
+        if (store.revision(id, number).isEmpty()) {
+            throw new NotThereException("Build " + id + " has no revision " + number + ".");
+        }
         store.name(id, number, line.isEmpty() ? null : line);
     }
 
@@ -171,17 +207,27 @@ public class BuildService {
     }
 
     private Head head(long id) {
-        return store.head(id).orElseThrow(() -> new NotThereException("There is no build number " + id + ". Go back to the list of builds."));
+        return store.head(id)
+                .orElseThrow(() ->
+                        new NotThereException("There is no build number " + id + ". Go back to the list of builds."));
     }
 
     private BuildState state(Head head) {
         Revision revision = head.revision();
-        return new BuildState(head.id(), head.uid(), revision.number(), revision.change(), revision.createdAt(), undo(revision), redo(revision),
+        return new BuildState(
+                head.id(),
+                head.uid(),
+                revision.number(),
+                revision.change(),
+                revision.createdAt(),
+                undo(revision),
+                redo(revision),
                 shown(store.document(head.id(), revision.number())));
     }
 
     private BuildKept kept(Revision revision) {
-        return new BuildKept(revision.number(), revision.change(), revision.createdAt(), undo(revision), redo(revision));
+        return new BuildKept(
+                revision.number(), revision.change(), revision.createdAt(), undo(revision), redo(revision));
     }
 
     private static @Nullable String undo(Revision revision) {
@@ -189,7 +235,9 @@ public class BuildService {
     }
 
     private @Nullable String redo(Revision revision) {
-        return store.youngestChild(revision.build(), revision.number()).map(Revision::change).orElse(null);
+        return store.youngestChild(revision.build(), revision.number())
+                .map(Revision::change)
+                .orElse(null);
     }
 
     /** What earlier releases wrote is shown as this one would write it. */
@@ -198,7 +246,8 @@ public class BuildService {
     }
 
     private Draft draft(ObjectNode document, @Nullable String change, @Nullable String edit) {
-        return new Draft(BuildFile.write(document), name(document), summary(document), label(change), edit, clock.instant());
+        return new Draft(
+                BuildFile.write(document), name(document), summary(document), label(change), edit, clock.instant());
     }
 
     private static String name(JsonNode document) {

@@ -15,6 +15,12 @@ import tools.jackson.databind.JsonNode;
  * @param redo      what redo would bring again; null when there is nothing
  * @param document  the build file
  */
-public record BuildState(long id, UUID uid, int revision, String change, Instant changedAt, @Nullable String undo, @Nullable String redo,
-                         JsonNode document) {
-}
+public record BuildState(
+        long id,
+        UUID uid,
+        int revision,
+        String change,
+        Instant changedAt,
+        @Nullable String undo,
+        @Nullable String redo,
+        JsonNode document) {}

@@ -20,8 +20,13 @@ interface BuildStore {
      * @param change what made it, in the user's words
      * @param name   given by the user; null without
      */
-    record Revision(long build, int number, OptionalInt parent, String change, @Nullable String name, Instant createdAt) {
-    }
+    record Revision(
+            long build,
+            int number,
+            OptionalInt parent,
+            String change,
+            @Nullable String name,
+            Instant createdAt) {}
 
     /**
      * What is known of a build without reading its document.
@@ -29,8 +34,13 @@ interface BuildStore {
      * @param uid       the same in every copy of the build, however it travelled
      * @param putAwayAt null when it is on the table
      */
-    record Head(long id, UUID uid, String name, String summary, @Nullable Instant putAwayAt, Revision revision) {
-    }
+    record Head(
+            long id,
+            UUID uid,
+            String name,
+            String summary,
+            @Nullable Instant putAwayAt,
+            Revision revision) {}
 
     /**
      * A document to be kept.
@@ -38,8 +48,13 @@ interface BuildStore {
      * @param name    of the build in it
      * @param edit    the edit's own identity, so that one sent twice is kept once; null where nobody sends twice
      */
-    record Draft(String document, String name, String summary, String change, @Nullable String edit, Instant at) {
-    }
+    record Draft(
+            String document,
+            String name,
+            String summary,
+            String change,
+            @Nullable String edit,
+            Instant at) {}
 
     /** @return id of the new build, whose first revision is number 1; that of the build there is when one of this uid was made before */
     long create(UUID uid, Draft draft);

@@ -47,47 +47,67 @@ class CatalogueController {
     }
 
     /** Price in the reader's own currency; mass of a pipe for each metre; figures as in a build file. */
-    record ItemView(long id, int version, String kind, String name, String note, double price, double mass_kg, JsonNode figures) {
+    record ItemView(
+            long id,
+            int version,
+            String kind,
+            String name,
+            String note,
+            double price,
+            double mass_kg,
+            JsonNode figures) {
         static ItemView of(StoredItem s) {
             CatalogueItem i = s.item();
             return new ItemView(s.id(), s.version(), i.kind(), i.name(), i.note(), i.price(), i.mass(), i.figures());
         }
     }
 
-    record ItemRequest(String kind, String name, @Nullable String note, double price, double mass_kg, JsonNode figures) {
+    record ItemRequest(
+            String kind, String name, @Nullable String note, double price, double mass_kg, JsonNode figures) {
         CatalogueItem item() {
             Asked.text(kind, "kind");
             Asked.text(name, "name");
             if (!(figures instanceof ObjectNode object)) {
-                throw EnthalpaFault.of(FaultKind.MALFORMED, "/figures", "figures", "not an object", "its numbers as in a build file", "");
+                throw EnthalpaFault.of(
+                        FaultKind.MALFORMED,
+                        "/figures",
+                        "figures",
+                        "not an object",
+                        "its numbers as in a build file",
+                        "");
             }
             return new CatalogueItem(kind, name, note == null ? "" : note, price, mass_kg, object);
         }
     }
 
     /** @param csv a whole file */
-    record ImportRequest(String csv) {
-    }
+    record ImportRequest(String csv) {}
 
     /** @param there items of the file that the catalogue had already */
-    record ImportAnswer(int added, int there) {
-    }
+    record ImportAnswer(int added, int there) {}
 
     /**
      * @param kind only this kind; all without
      * @param q    words that must all stand in name, note or figures
      */
     @GetMapping
-    List<ItemView> find(@RequestParam(required = false) @Nullable String kind, @RequestParam(required = false) @Nullable String q) {
-        return store.all().stream().filter(s -> kind == null || s.item().kind().equals(kind)).filter(s -> matches(s.item(), q)).map(ItemView::of).toList();
+    List<ItemView> find(
+            @RequestParam(required = false) @Nullable String kind, @RequestParam(required = false) @Nullable String q) {
+        return store.all().stream()
+                .filter(s -> kind == null || s.item().kind().equals(kind))
+                .filter(s -> matches(s.item(), q))
+                .map(ItemView::of)
+                .toList();
     }
 
     private static boolean matches(CatalogueItem item, @Nullable String words) {
         if (words == null || words.isBlank()) {
             return true;
         }
-        String text = (item.kind() + " " + item.name() + " " + item.note() + " " + item.figures()).toLowerCase(Locale.ROOT);
-        return List.of(words.toLowerCase(Locale.ROOT).strip().split("\\s+")).stream().allMatch(text::contains);
+        String text =
+                (item.kind() + " " + item.name() + " " + item.note() + " " + item.figures()).toLowerCase(Locale.ROOT);
+        return List.of(words.toLowerCase(Locale.ROOT).strip().split("\\s+")).stream()
+                .allMatch(text::contains);
     }
 
     /** @param uid of the new item; sent twice, it is kept once */
@@ -99,9 +119,16 @@ class CatalogueController {
 
     /** If-Match names the version that the change was made on; 409 with the newest when that is another. */
     @PutMapping("/{id}")
-    ItemView change(@PathVariable long id, @RequestHeader(HttpHeaders.IF_MATCH) String version, @RequestBody ItemRequest request) {
-        if (store.change(id, Asked.revision(version), request.item(), clock.instant()).isEmpty()) {
-            throw new StaleRevisionException("This item was changed in another window. Nothing was overwritten; both versions are in this answer.", one(id), request);
+    ItemView change(
+            @PathVariable long id,
+            @RequestHeader(HttpHeaders.IF_MATCH) String version,
+            @RequestBody ItemRequest request) {
+        if (store.change(id, Asked.revision(version), request.item(), clock.instant())
+                .isEmpty()) {
+            throw new StaleRevisionException(
+                    "This item was changed in another window. Nothing was overwritten; both versions are in this answer.",
+                    one(id),
+                    request);
         }
         return one(id);
     }
@@ -112,20 +139,29 @@ class CatalogueController {
     void remove(@PathVariable long id, @RequestHeader(HttpHeaders.IF_MATCH) String version) {
         if (!store.remove(id, Asked.revision(version))) {
             store.one(id).ifPresent(now -> {
-                throw new StaleRevisionException("This item was changed in another window, so it was not taken out.", ItemView.of(now), null);
+                throw new StaleRevisionException(
+                        "This item was changed in another window, so it was not taken out.", ItemView.of(now), null);
             });
         }
     }
 
     private ItemView one(long id) {
-        return store.one(id).map(ItemView::of).orElseThrow(() -> new NotThereException("There is no catalogue item number " + id + "."));
+        return store.one(id)
+                .map(ItemView::of)
+                .orElseThrow(() -> new NotThereException("There is no catalogue item number " + id + "."));
     }
 
     /** The whole catalogue as CSV, to save. */
     @GetMapping(value = "/file", produces = "text/csv")
     ResponseEntity<byte[]> file() {
-        return ResponseEntity.ok().contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
-                .header(HttpHeaders.CONTENT_DISPOSITION, ContentDisposition.attachment().filename("catalogue.csv").build().toString())
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "csv", StandardCharsets.UTF_8))
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.attachment()
+                                .filename("catalogue.csv")
+                                .build()
+                                .toString())
                 .body(stock.csv().getBytes(StandardCharsets.UTF_8));
     }
 

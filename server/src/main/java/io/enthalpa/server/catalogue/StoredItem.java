@@ -7,5 +7,4 @@ import io.enthalpa.formats.CatalogueItem;
  *
  * @param version how often it was changed, from 1
  */
-record StoredItem(long id, int version, CatalogueItem item) {
-}
+record StoredItem(long id, int version, CatalogueItem item) {}

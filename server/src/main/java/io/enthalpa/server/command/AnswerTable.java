@@ -10,8 +10,7 @@ import java.util.List;
 
 /** The answers as plain tables for a terminal. */
 final class AnswerTable {
-    private AnswerTable() {
-    }
+    private AnswerTable() {}
 
     static String steady(List<SteadyView> answers) {
         StringBuilder out = new StringBuilder();
@@ -21,29 +20,51 @@ final class AnswerTable {
             stations(out, "  ", a.stations());
             for (PathView.PieceView piece : a.pieces()) {
                 for (PathView.LegView leg : piece.legs()) {
-                    out.append("    %s, %s: %.1f %% of the flow%n".formatted(piece.name(), leg.name(), leg.share_pct()));
+                    out.append(
+                            "    %s, %s: %.1f %% of the flow%n".formatted(piece.name(), leg.name(), leg.share_pct()));
                     stations(out, "    ", leg.stations());
                 }
             }
-            out.append("  flow %.4f kg/s, pressure ratio %.3f, shaft power %.1f kW, loss %.2f kPa%n".formatted(
-                    a.flow_kg_s(), a.pressureRatio(), a.shaftPower_kW(), a.totalLoss_kPa()));
+            out.append("  flow %.4f kg/s, pressure ratio %.3f, shaft power %.1f kW, loss %.2f kPa%n"
+                    .formatted(a.flow_kg_s(), a.pressureRatio(), a.shaftPower_kW(), a.totalLoss_kPa()));
             if (a.blowerLimited()) {
-                out.append("  the blower cannot make this: boost reaches %.1f of %.1f kPa%n".formatted(a.boost_kPa(), a.askedBoost_kPa()));
+                out.append("  the blower cannot make this: boost reaches %.1f of %.1f kPa%n"
+                        .formatted(a.boost_kPa(), a.askedBoost_kPa()));
             }
             for (CoreView core : a.cores()) {
-                out.append("  %s: %.1f kW, brings the charge %.0f %% of the way down to outside air, cooled by %.1f -> %.1f °C%n".formatted(
-                        core.name(), core.heat_kW(), 100 * core.recovered(), core.coldIn_C(), core.coldOut_C()));
+                out.append(
+                        "  %s: %.1f kW, brings the charge %.0f %% of the way down to outside air, cooled by %.1f -> %.1f °C%n"
+                                .formatted(
+                                        core.name(),
+                                        core.heat_kW(),
+                                        100 * core.recovered(),
+                                        core.coldIn_C(),
+                                        core.coldOut_C()));
             }
             for (LoopView loop : a.loops()) {
-                out.append("  %s, water: %.1f L/min, all losses %.1f kPa%n".formatted(loop.core(), loop.flow_L_min(), loop.head_kPa()));
+                out.append("  %s, water: %.1f L/min, all losses %.1f kPa%n"
+                        .formatted(loop.core(), loop.flow_L_min(), loop.head_kPa()));
                 for (LoopView.LoopPieceView piece : loop.pieces()) {
-                    out.append("    %-28s %8.2f kPa %5.0f %% %6.2f m/s %8.1f °C%n".formatted(piece.name(), piece.loss_kPa(), piece.share_pct(), piece.velocity_m_s(), piece.out_C()));
+                    out.append("    %-28s %8.2f kPa %5.0f %% %6.2f m/s %8.1f °C%n"
+                            .formatted(
+                                    piece.name(),
+                                    piece.loss_kPa(),
+                                    piece.share_pct(),
+                                    piece.velocity_m_s(),
+                                    piece.out_C()));
                 }
             }
             for (AirWayView way : a.airWays()) {
-                out.append("  %s: %.0f m3/h of air, %.0f %% of it round the stack%n".formatted(way.name(), way.flow_m3_h(), way.bypass_pct()));
+                out.append("  %s: %.0f m3/h of air, %.0f %% of it round the stack%n"
+                        .formatted(way.name(), way.flow_m3_h(), way.bypass_pct()));
                 for (AirWayView.LayerView layer : way.layers()) {
-                    out.append("    %-28s %6.2f m/s %7.1f -> %.1f °C %8.1f kW%n".formatted(layer.name(), layer.faceSpeed_m_s(), layer.airIn_C(), layer.airOut_C(), layer.heat_kW()));
+                    out.append("    %-28s %6.2f m/s %7.1f -> %.1f °C %8.1f kW%n"
+                            .formatted(
+                                    layer.name(),
+                                    layer.faceSpeed_m_s(),
+                                    layer.airIn_C(),
+                                    layer.airOut_C(),
+                                    layer.heat_kW()));
                 }
             }
         }
@@ -52,17 +73,27 @@ final class AnswerTable {
 
     private static void stations(StringBuilder out, String indent, List<PathView.StationView> stations) {
         for (PathView.StationView s : stations) {
-            out.append("%s%-20s %9.1f %9.1f %8.1f %7.3f%n".formatted(indent, s.name(), s.temperature_C(), s.totalPressure_kPa(), s.velocity_m_s(), s.mach()));
+            out.append("%s%-20s %9.1f %9.1f %8.1f %7.3f%n"
+                    .formatted(indent, s.name(), s.temperature_C(), s.totalPressure_kPa(), s.velocity_m_s(), s.mach()));
         }
     }
 
     static String soak(List<SoakView> answers) {
         StringBuilder out = new StringBuilder();
-        out.append("%-8s %-28s %9s %9s %9s %12s %12s %8s".formatted("option", "", "worst °C", "at s", "mean °C", "s > target", "s > timing", "audit"));
+        out.append("%-8s %-28s %9s %9s %9s %12s %12s %8s"
+                .formatted("option", "", "worst °C", "at s", "mean °C", "s > target", "s > timing", "audit"));
         for (SoakView a : answers) {
             SoakView.VerdictView v = a.verdict();
-            out.append("%n%-8s %-28s %9s %9.0f %9s %12.0f %12.0f %7.3f%%".formatted(a.option(), a.optionName(), figure(v.worst_C()), v.worstTime_s(),
-                    figure(v.mean_C()), v.overTarget_s(), v.overTiming_s(), a.audit().error_pct()));
+            out.append("%n%-8s %-28s %9s %9.0f %9s %12.0f %12.0f %7.3f%%"
+                    .formatted(
+                            a.option(),
+                            a.optionName(),
+                            figure(v.worst_C()),
+                            v.worstTime_s(),
+                            figure(v.mean_C()),
+                            v.overTarget_s(),
+                            v.overTiming_s(),
+                            a.audit().error_pct()));
             v.findings().forEach(finding -> out.append("%n  ".formatted()).append(finding.says()));
         }
         return out.toString();

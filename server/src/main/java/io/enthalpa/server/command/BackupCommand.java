@@ -21,15 +21,16 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** {@code backup} and {@code restore}: of a data folder, whether or not a server has it open; a running one is asked to do it. */
 public final class BackupCommand {
-    private BackupCommand() {
-    }
+    private BackupCommand() {}
 
     public static void backup(String[] args) {
         Arguments arguments = new Arguments(args, Set.of("--data"), Set.of());
         Path data = folder(arguments, "backup");
         Path zip = file(arguments, "backup", "my-builds.zip").toAbsolutePath();
         if (Files.isDirectory(zip) || !Files.isDirectory(zip.getParent())) {
-            throw new StartFault(zip + " cannot be written: " + (Files.isDirectory(zip) ? "it is a folder" : "there is no folder " + zip.getParent()) + ". Give a file.");
+            throw new StartFault(zip + " cannot be written: "
+                    + (Files.isDirectory(zip) ? "it is a folder" : "there is no folder " + zip.getParent())
+                    + ". Give a file.");
         }
         if (!Files.exists(data.resolve("enthalpa.mv.db"))) {
             throw new StartFault("there are no builds in " + data + ".");
@@ -38,7 +39,11 @@ public final class BackupCommand {
         try {
             if (running.isPresent()) {
                 Path beside = zip.resolveSibling("." + zip.getFileName() + ".part");
-                HttpResponse<Path> answer = client().send(request(running.getAsInt(), "/api/backups/now").GET().build(), HttpResponse.BodyHandlers.ofFile(beside));
+                HttpResponse<Path> answer = client().send(
+                                request(running.getAsInt(), "/api/backups/now")
+                                        .GET()
+                                        .build(),
+                                HttpResponse.BodyHandlers.ofFile(beside));
                 if (answer.statusCode() != 200) {
                     String why = Files.readString(beside);
                     Files.delete(beside);
@@ -70,18 +75,34 @@ public final class BackupCommand {
         try {
             if (running.isPresent()) {
                 HttpClient client = client();
-                client.send(request(running.getAsInt(), "/api/fields").GET().build(), HttpResponse.BodyHandlers.discarding());
-                String token = ((CookieManager) client.cookieHandler().orElseThrow()).getCookieStore().getCookies().stream().filter(c -> c.getName().equals("XSRF-TOKEN")).findFirst()
-                        .orElseThrow(() -> new IOException("the running Enthalpa gives no token")).getValue();
-                HttpResponse<String> answer = client.send(request(running.getAsInt(), "/api/backups/restore").header("Content-Type", "application/zip").header("X-XSRF-TOKEN", token)
-                        .POST(HttpRequest.BodyPublishers.ofFile(zip)).build(), HttpResponse.BodyHandlers.ofString());
+                client.send(
+                        request(running.getAsInt(), "/api/fields").GET().build(),
+                        HttpResponse.BodyHandlers.discarding());
+                String token = ((CookieManager) client.cookieHandler().orElseThrow())
+                        .getCookieStore().getCookies().stream()
+                                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                                .findFirst()
+                                .orElseThrow(() -> new IOException("the running Enthalpa gives no token"))
+                                .getValue();
+                HttpResponse<String> answer = client.send(
+                        request(running.getAsInt(), "/api/backups/restore")
+                                .header("Content-Type", "application/zip")
+                                .header("X-XSRF-TOKEN", token)
+                                .POST(HttpRequest.BodyPublishers.ofFile(zip))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofString());
                 if (answer.statusCode() != 200) {
                     throw refused(answer.body());
                 }
-                aside = Optional.of(JsonMapper.shared().readTree(answer.body()).path("setAside").asString(""));
+                aside = Optional.of(JsonMapper.shared()
+                        .readTree(answer.body())
+                        .path("setAside")
+                        .asString(""));
             } else {
-                try (DataFolder folder = DataFolder.take(data); InputStream in = Files.newInputStream(zip)) {
-                    aside = Optional.ofNullable(BackupFile.restore(folder, in, zip.toString(), Clock.systemUTC())).map(Path::toString);
+                try (DataFolder folder = DataFolder.take(data);
+                        InputStream in = Files.newInputStream(zip)) {
+                    aside = Optional.ofNullable(BackupFile.restore(folder, in, zip.toString(), Clock.systemUTC()))
+                            .map(Path::toString);
                 }
             }
         } catch (IOException | InterruptedException e) {
@@ -89,12 +110,18 @@ public final class BackupCommand {
         } catch (StoreFault fault) {
             throw new StartFault(fault.getMessage(), fault);
         }
-        System.out.println("The builds of " + zip + " are in " + data + "." + aside.map(path -> " What was there before is kept as " + path + ".").orElse(""));
+        System.out.println("The builds of " + zip + " are in " + data + "."
+                + aside.map(path -> " What was there before is kept as " + path + ".")
+                        .orElse(""));
     }
 
     private static Path folder(Arguments arguments, String command) {
-        return arguments.value("--data").map(Path::of).map(Path::toAbsolutePath).orElseThrow(() ->
-                new StartFault(command + " wants the folder that keeps your builds: enthalpa " + command + " FILE --data DIR"));
+        return arguments
+                .value("--data")
+                .map(Path::of)
+                .map(Path::toAbsolutePath)
+                .orElseThrow(() -> new StartFault(command + " wants the folder that keeps your builds: enthalpa "
+                        + command + " FILE --data DIR"));
     }
 
     private static Path file(Arguments arguments, String command, String example) {
@@ -105,7 +132,8 @@ public final class BackupCommand {
     }
 
     private static StartFault refused(String problem) {
-        return new StartFault(JsonMapper.shared().readTree(problem).path("detail").asString("the running Enthalpa refused."));
+        return new StartFault(
+                JsonMapper.shared().readTree(problem).path("detail").asString("the running Enthalpa refused."));
     }
 
     private static HttpClient client() {

@@ -24,14 +24,15 @@ import org.springframework.context.ConfigurableApplicationContext;
 public final class ServeCommand {
     static final int USUAL_PORT = 8420;
 
-    private ServeCommand() {
-    }
+    private ServeCommand() {}
 
     public static void serve(String[] args) {
         Arguments arguments = new Arguments(args, Set.of("--data", "--port"), Set.of());
         noMore(arguments);
-        Path data = directory(arguments.value("--data").orElseThrow(() ->
-                new StartFault("serve wants the folder that keeps your builds: enthalpa serve --data DIR")));
+        Path data = directory(arguments
+                .value("--data")
+                .orElseThrow(() ->
+                        new StartFault("serve wants the folder that keeps your builds: enthalpa serve --data DIR")));
         int port = arguments.port().orElse(USUAL_PORT);
         if (port != 0 && !isFree(port)) {
             throw portTaken(port);
@@ -57,7 +58,8 @@ public final class ServeCommand {
     }
 
     private static StartFault portTaken(int port) {
-        return new StartFault("port " + port + " is taken by another program. Stop that one, or choose another port: --port " + (port + 1));
+        return new StartFault("port " + port
+                + " is taken by another program. Stop that one, or choose another port: --port " + (port + 1));
     }
 
     private static boolean isFree(int port) {
@@ -81,9 +83,11 @@ public final class ServeCommand {
             Files.delete(probe);
             return data;
         } catch (FileSystemException e) {
-            throw new StartFault("cannot write to the data folder " + text + ". Choose a folder that you may write to: --data DIR");
+            throw new StartFault(
+                    "cannot write to the data folder " + text + ". Choose a folder that you may write to: --data DIR");
         } catch (InvalidPathException | IOException e) {
-            throw new StartFault("cannot use the data folder " + text + " (" + e.getMessage() + "). Choose another: --data DIR");
+            throw new StartFault(
+                    "cannot use the data folder " + text + " (" + e.getMessage() + "). Choose another: --data DIR");
         }
     }
 
@@ -94,7 +98,8 @@ public final class ServeCommand {
             SpringApplication.getShutdownHandlers().add(() -> delete(data));
             return data;
         } catch (IOException e) {
-            throw new StartFault("cannot make a temporary folder (" + e.getMessage() + "). Name one: enthalpa demo --data DIR");
+            throw new StartFault(
+                    "cannot make a temporary folder (" + e.getMessage() + "). Name one: enthalpa demo --data DIR");
         }
     }
 

@@ -8,8 +8,6 @@ import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.TraceFile;
 import io.enthalpa.server.answers.Answers;
-import io.enthalpa.server.answers.SoakView;
-import io.enthalpa.server.answers.SteadyView;
 import io.enthalpa.server.problem.StartFault;
 import java.io.IOException;
 import java.nio.charset.CharacterCodingException;
@@ -28,11 +26,12 @@ import tools.jackson.databind.json.JsonMapper;
 /** {@code solve} and {@code soak}: the screen's numbers, from a build file, without a server. */
 public final class SolveCommand {
     private static final JsonMapper MAPPER = JsonMapper.builder()
-            .changeDefaultPropertyInclusion(i -> i.withValueInclusion(com.fasterxml.jackson.annotation.JsonInclude.Include.NON_NULL))
-            .enable(SerializationFeature.INDENT_OUTPUT).build();
+            .changeDefaultPropertyInclusion(
+                    i -> i.withValueInclusion(com.fasterxml.jackson.annotation.JsonInclude.Include.NON_NULL))
+            .enable(SerializationFeature.INDENT_OUTPUT)
+            .build();
 
-    private SolveCommand() {
-    }
+    private SolveCommand() {}
 
     public static void solve(String[] args) {
         answer(new Arguments(args, Set.of("--option"), Set.of("--table")), Answers::steady, AnswerTable::steady);
@@ -52,7 +51,8 @@ public final class SolveCommand {
         String file = only(arguments);
         try {
             Build build = BuildFile.read(text(file));
-            String letter = arguments.value("--option").orElse(build.options().get(0).letter());
+            String letter =
+                    arguments.value("--option").orElse(build.options().get(0).letter());
             System.out.println(write.apply(new Answer(build, letter).soak()).stripTrailing());
         } catch (EnthalpaFault fault) {
             throw new StartFault(file + ": " + fault.sentence());
@@ -66,12 +66,17 @@ public final class SolveCommand {
         return arguments.rest().get(0);
     }
 
-    private static <T> void answer(Arguments arguments, BiFunction<Build, String, T> compute, Function<List<T>, String> table) {
+    private static <T> void answer(
+            Arguments arguments, BiFunction<Build, String, T> compute, Function<List<T>, String> table) {
         String file = only(arguments);
         try {
             Build build = BuildFile.read(text(file));
             List<T> answers = new ArrayList<>();
-            for (String letter : arguments.value("--option").map(List::of).orElseGet(() -> build.options().stream().map(BuildOption::letter).toList())) {
+            for (String letter : arguments
+                    .value("--option")
+                    .map(List::of)
+                    .orElseGet(() ->
+                            build.options().stream().map(BuildOption::letter).toList())) {
                 answers.add(compute.apply(build, letter));
             }
             System.out.println(arguments.has("--table") ? table.apply(answers) : MAPPER.writeValueAsString(answers));
@@ -83,7 +88,10 @@ public final class SolveCommand {
     private static String text(String file) {
         try {
             byte[] bytes = file.equals("-") ? System.in.readAllBytes() : Files.readAllBytes(Path.of(file));
-            return StandardCharsets.UTF_8.newDecoder().decode(java.nio.ByteBuffer.wrap(bytes)).toString();
+            return StandardCharsets.UTF_8
+                    .newDecoder()
+                    .decode(java.nio.ByteBuffer.wrap(bytes))
+                    .toString();
         } catch (NoSuchFileException e) {
             throw new StartFault(file + ": there is no such file.");
         } catch (CharacterCodingException e) {

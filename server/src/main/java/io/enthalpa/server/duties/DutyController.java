@@ -10,8 +10,8 @@ import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.quantity.Unit;
 import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.DutyCsv;
-import io.enthalpa.formats.document.DutyDocument;
 import io.enthalpa.formats.LogColumn;
+import io.enthalpa.formats.document.DutyDocument;
 import io.enthalpa.server.problem.Asked;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
@@ -35,29 +35,28 @@ import tools.jackson.databind.JsonNode;
 @RequestMapping("/api/duties")
 class DutyController {
 
-    record DutyRequest(JsonNode document) {
-    }
+    record DutyRequest(JsonNode document) {}
 
     /** {@code duty} as in a build file. */
-    record EntryView(String name, String says, JsonNode duty) {
-    }
+    record EntryView(String name, String says, JsonNode duty) {}
 
-    record LibraryView(List<EntryView> entries) {
-    }
+    record LibraryView(List<EntryView> entries) {}
 
     @PostMapping("/library")
     LibraryView library(@RequestBody DutyRequest request) {
-        return new LibraryView(library(BuildFile.read(Asked.document(request.document()))).entries().stream().map(e -> new EntryView(e.name(), e.says(), DutyDocument.tree(e))).toList());
+        return new LibraryView(library(BuildFile.read(Asked.document(request.document()))).entries().stream()
+                .map(e -> new EntryView(e.name(), e.says(), DutyDocument.tree(e)))
+                .toList());
     }
 
     private static DutyLibrary library(Build build) {
-        double boost = build.options().stream().mapToDouble(o -> o.boost()).max().orElse(0);
+        double boost =
+                build.options().stream().mapToDouble(o -> o.boost()).max().orElse(0);
         return new DutyLibrary(build.engine().maxSpeed(), boost, build.gearing());
     }
 
     /** @param corners equal ones @param laps before the one to cool */
-    record LapsRequest(JsonNode document, double lap_s, int corners, double fast_km_h, double slow_km_h, int laps) {
-    }
+    record LapsRequest(JsonNode document, double lap_s, int corners, double fast_km_h, double slow_km_h, int laps) {}
 
     @PostMapping("/laps")
     EntryView laps(@RequestBody LapsRequest request) {
@@ -67,8 +66,19 @@ class DutyController {
         within("fastest", request.fast_km_h(), 20, 500, "km/h");
         within("slowest", request.slow_km_h(), 5, request.fast_km_h() - 1, "km/h");
         within("laps", request.laps(), 1, 200, "");
-        DutyLibrary.Entry entry = new DutyLibrary.Entry("%d laps of %.0f s".formatted(request.laps(), request.lap_s()), "", build.duty().startAbove(), 1, 0,
-                library(build).laps(request.lap_s(), request.corners(), request.fast_km_h(), request.slow_km_h(), request.laps()));
+        DutyLibrary.Entry entry = new DutyLibrary.Entry(
+                "%d laps of %.0f s".formatted(request.laps(), request.lap_s()),
+                "",
+                build.duty().startAbove(),
+                1,
+                0,
+                library(build)
+                        .laps(
+                                request.lap_s(),
+                                request.corners(),
+                                request.fast_km_h(),
+                                request.slow_km_h(),
+                                request.laps()));
         entry.duty(build.gearing());
         return new EntryView(entry.name(), entry.says(), DutyDocument.tree(entry));
     }
@@ -78,8 +88,14 @@ class DutyController {
     }
 
     /** The duty row by row, straight between: what the pieces come to. One run of it, boost as in the document. */
-    record DutyView(double length_s, double whole_s, double[] time_s, double[] engineSpeed_rpm, double[] boost_kPa, double[] roadSpeed_km_h, double[] pieceEnds_s) {
-    }
+    record DutyView(
+            double length_s,
+            double whole_s,
+            double[] time_s,
+            double[] engineSpeed_rpm,
+            double[] boost_kPa,
+            double[] roadSpeed_km_h,
+            double[] pieceEnds_s) {}
 
     @PostMapping("/rows")
     DutyView rows(@RequestBody DutyRequest request) {
@@ -88,24 +104,32 @@ class DutyController {
         List<DutyPoint> rows = duty.rows();
         List<Double> ends = new ArrayList<>();
         for (int i = 0; i < duty.pieces().size(); i++) {
-            List<DutyPoint> until = io.enthalpa.core.duty.DutyPlan.rows(duty.pieces().subList(0, i + 1), build.gearing());
+            List<DutyPoint> until =
+                    io.enthalpa.core.duty.DutyPlan.rows(duty.pieces().subList(0, i + 1), build.gearing());
             ends.add(until.get(until.size() - 1).time());
         }
-        return new DutyView(duty.runLength(), duty.length(), rows.stream().mapToDouble(DutyPoint::time).toArray(), rows.stream().mapToDouble(r -> r.speed() * 30 / Math.PI).toArray(),
-                rows.stream().mapToDouble(r -> r.boost() / 1000).toArray(), rows.stream().mapToDouble(r -> r.roadSpeed() * 3.6).toArray(),
+        return new DutyView(
+                duty.runLength(),
+                duty.length(),
+                rows.stream().mapToDouble(DutyPoint::time).toArray(),
+                rows.stream().mapToDouble(r -> r.speed() * 30 / Math.PI).toArray(),
+                rows.stream().mapToDouble(r -> r.boost() / 1000).toArray(),
+                rows.stream().mapToDouble(r -> r.roadSpeed() * 3.6).toArray(),
                 ends.stream().mapToDouble(Double::doubleValue).toArray());
     }
 
     /** @param start the first lines of a log */
-    record LogHeadRequest(String start) {
-    }
+    record LogHeadRequest(String start) {}
 
     /** What a column of a log can be taken for; {@code column} from 0 and {@code unit} as its heading says, null where none fits. */
-    record LogRoleView(LogColumn role, String words, List<String> units, @Nullable Integer column, @Nullable String unit) {
-    }
+    record LogRoleView(
+            LogColumn role,
+            String words,
+            List<String> units,
+            @Nullable Integer column,
+            @Nullable String unit) {}
 
-    record LogHeadView(List<String> headings, List<LogRoleView> roles) {
-    }
+    record LogHeadView(List<String> headings, List<LogRoleView> roles) {}
 
     @PostMapping("/log-columns")
     LogHeadView head(@RequestBody LogHeadRequest request) {
@@ -114,18 +138,30 @@ class DutyController {
         List<LogRoleView> roles = new ArrayList<>();
         for (LogColumn role : LogColumn.values()) {
             DutyCsv.Column column = guessed.get(role);
-            roles.add(new LogRoleView(role, role.words(), role.quantity().units().stream().map(Unit::symbol).toList(), column == null ? null : column.index(),
-                    column == null || column.unit() == null ? null : column.unit().symbol()));
+            roles.add(new LogRoleView(
+                    role,
+                    role.words(),
+                    role.quantity().units().stream().map(Unit::symbol).toList(),
+                    column == null ? null : column.index(),
+                    column == null || column.unit() == null
+                            ? null
+                            : column.unit().symbol()));
         }
         return new LogHeadView(headings, roles);
     }
 
-    record GapView(long line, double from_s, double seconds) {
-    }
+    record GapView(long line, double from_s, double seconds) {}
 
     /** {@code rows} as in a build file; {@code tolerance} times wider than usual. */
-    record LogView(JsonNode rows, int kept, long read, long repeated, List<GapView> gaps, double tolerance, double length_s, double highestBoost_kPa) {
-    }
+    record LogView(
+            JsonNode rows,
+            int kept,
+            long read,
+            long repeated,
+            List<GapView> gaps,
+            double tolerance,
+            double length_s,
+            double highestBoost_kPa) {}
 
     /**
      * The body is the log itself, read as it comes.
@@ -134,20 +170,47 @@ class DutyController {
      * @param ratios   of the gears, first to top; with the other four of the gearing, or none
      */
     @PostMapping(path = "/log", consumes = "text/csv")
-    LogView log(HttpServletRequest body, @RequestParam(defaultValue = "") String columns, @RequestParam double outside_kPa, @RequestParam double boost_kPa,
-                @RequestParam double limiter_rpm, @RequestParam(required = false) @Nullable List<Double> ratios, @RequestParam(defaultValue = "0") double tyre_mm,
-                @RequestParam(defaultValue = "0") double finalDrive, @RequestParam(defaultValue = "0") double changeUp_rpm, @RequestParam(defaultValue = "0") double idle_rpm)
+    LogView log(
+            HttpServletRequest body,
+            @RequestParam(defaultValue = "") String columns,
+            @RequestParam double outside_kPa,
+            @RequestParam double boost_kPa,
+            @RequestParam double limiter_rpm,
+            @RequestParam(required = false) @Nullable List<Double> ratios,
+            @RequestParam(defaultValue = "0") double tyre_mm,
+            @RequestParam(defaultValue = "0") double finalDrive,
+            @RequestParam(defaultValue = "0") double changeUp_rpm,
+            @RequestParam(defaultValue = "0") double idle_rpm)
             throws IOException {
         if (ratios != null && ratios.contains(null)) {
-            throw EnthalpaFault.of(FaultKind.MALFORMED, "/ratios", "gear ratios", "one of them empty", "numbers with commas between, as in 3.4,2,1.35,1", "");
+            throw EnthalpaFault.of(
+                    FaultKind.MALFORMED,
+                    "/ratios",
+                    "gear ratios",
+                    "one of them empty",
+                    "numbers with commas between, as in 3.4,2,1.35,1",
+                    "");
         }
-        Optional<Gearing> gearing = ratios == null || ratios.isEmpty() ? Optional.empty()
-                : Optional.of(new Gearing(tyre_mm / 1000, finalDrive, ratios, changeUp_rpm * Math.PI / 30, idle_rpm * Math.PI / 30));
-        DutyCsv.Imported log = DutyCsv.read(new InputStreamReader(body.getInputStream(), StandardCharsets.UTF_8), chosen(columns),
+        Optional<Gearing> gearing = ratios == null || ratios.isEmpty()
+                ? Optional.empty()
+                : Optional.of(new Gearing(
+                        tyre_mm / 1000, finalDrive, ratios, changeUp_rpm * Math.PI / 30, idle_rpm * Math.PI / 30));
+        DutyCsv.Imported log = DutyCsv.read(
+                new InputStreamReader(body.getInputStream(), StandardCharsets.UTF_8),
+                chosen(columns),
                 new DutyCsv.Car(gearing, outside_kPa * 1000, boost_kPa * 1000, limiter_rpm * Math.PI / 30));
         double highest = log.rows().stream().mapToDouble(DutyPoint::boost).max().orElse(0);
-        return new LogView(DutyDocument.tree(log.rows()), log.rows().size(), log.read(), log.repeated(),
-                log.gaps().stream().map(g -> new GapView(g.line(), g.from(), g.seconds())).toList(), log.tolerance(), log.rows().get(log.rows().size() - 1).time(), highest / 1000);
+        return new LogView(
+                DutyDocument.tree(log.rows()),
+                log.rows().size(),
+                log.read(),
+                log.repeated(),
+                log.gaps().stream()
+                        .map(g -> new GapView(g.line(), g.from(), g.seconds()))
+                        .toList(),
+                log.tolerance(),
+                log.rows().get(log.rows().size() - 1).time(),
+                highest / 1000);
     }
 
     private static Map<LogColumn, DutyCsv.Column> chosen(String columns) {
@@ -156,9 +219,20 @@ class DutyController {
             String[] parts = one.split(":", 3);
             try {
                 LogColumn role = LogColumn.valueOf(parts[0]);
-                chosen.put(role, new DutyCsv.Column(Integer.parseInt(parts[1]), "column " + (Integer.parseInt(parts[1]) + 1), role.quantity().requireUnit(parts[2])));
+                chosen.put(
+                        role,
+                        new DutyCsv.Column(
+                                Integer.parseInt(parts[1]),
+                                "column " + (Integer.parseInt(parts[1]) + 1),
+                                role.quantity().requireUnit(parts[2])));
             } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException e) {
-                throw EnthalpaFault.of(FaultKind.MALFORMED, "", "columns", "\"" + one + "\"", "a role, a column and a unit, as in TIME:0:s", "");
+                throw EnthalpaFault.of(
+                        FaultKind.MALFORMED,
+                        "",
+                        "columns",
+                        "\"" + one + "\"",
+                        "a role, a column and a unit, as in TIME:0:s",
+                        "");
             }
         }
         return chosen;

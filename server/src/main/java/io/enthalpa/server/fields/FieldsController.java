@@ -1,9 +1,9 @@
 package io.enthalpa.server.fields;
 
-import io.enthalpa.formats.Sentences;
-import io.enthalpa.formats.document.DocumentField;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.quantity.Unit;
+import io.enthalpa.formats.Sentences;
+import io.enthalpa.formats.document.DocumentField;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -22,24 +22,44 @@ class FieldsController {
         }
     }
 
-    record QuantityView(Quantity quantity, String si, List<UnitView> units) {
-    }
+    record QuantityView(Quantity quantity, String si, List<UnitView> units) {}
 
     /** Range and default in the unit of the key's suffix. */
-    record FieldView(String part, String key, String label, Quantity quantity, String unit, double min, double max, double usual, String source) {
+    record FieldView(
+            String part,
+            String key,
+            String label,
+            Quantity quantity,
+            String unit,
+            double min,
+            double max,
+            double usual,
+            String source) {
         static FieldView of(DocumentField f) {
-            return new FieldView(f.part(), f.key(), f.label(), f.quantity(), f.unit().symbol(), f.min(), f.max(), f.usual(), f.source());
+            return new FieldView(
+                    f.part(),
+                    f.key(),
+                    f.label(),
+                    f.quantity(),
+                    f.unit().symbol(),
+                    f.min(),
+                    f.max(),
+                    f.usual(),
+                    f.source());
         }
     }
 
     /** {@code sentences}: what a run can say, each by the kind of its finding. */
-    record FieldCatalogue(List<QuantityView> quantities, List<FieldView> fields, Map<String, String> sentences) {
-    }
+    record FieldCatalogue(List<QuantityView> quantities, List<FieldView> fields, Map<String, String> sentences) {}
 
     @GetMapping
     FieldCatalogue catalogue() {
         return new FieldCatalogue(
-                Arrays.stream(Quantity.values()).map(q -> new QuantityView(q, q.si(), q.units().stream().map(UnitView::of).toList())).toList(),
-                DocumentField.all().stream().map(FieldView::of).toList(), Sentences.all());
+                Arrays.stream(Quantity.values())
+                        .map(q -> new QuantityView(
+                                q, q.si(), q.units().stream().map(UnitView::of).toList()))
+                        .toList(),
+                DocumentField.all().stream().map(FieldView::of).toList(),
+                Sentences.all());
     }
 }

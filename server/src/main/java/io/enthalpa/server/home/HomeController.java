@@ -45,21 +45,29 @@ class HomeController {
     }
 
     /** What an option says, or why it says nothing. */
-    record OptionVerdict(String letter, String name, SoakView.@Nullable VerdictView verdict, @Nullable FaultView fault) {
-    }
+    record OptionVerdict(
+            String letter,
+            String name,
+            SoakView.@Nullable VerdictView verdict,
+            @Nullable FaultView fault) {}
 
     /** The last option's charge line, as much of it as is drawn small; {@code path} as in the build file. */
-    record SmallLine(List<PathView.StationView> stations, List<PathView.PieceView> pieces, JsonNode path) {
-    }
+    record SmallLine(List<PathView.StationView> stations, List<PathView.PieceView> pieces, JsonNode path) {}
 
     /** @param revision the version it was computed for */
-    record HomeVerdict(long id, int revision, int repeats, List<OptionVerdict> options, @Nullable SmallLine line) {
-    }
+    record HomeVerdict(
+            long id,
+            int revision,
+            int repeats,
+            List<OptionVerdict> options,
+            @Nullable SmallLine line) {}
 
     /** Those that are known; the others are asked for one by one. */
     @GetMapping
     List<HomeVerdict> known() {
-        return store.all(madeBy).stream().map(card -> json.readValue(card, HomeVerdict.class)).toList();
+        return store.all(madeBy).stream()
+                .map(card -> json.readValue(card, HomeVerdict.class))
+                .toList();
     }
 
     /** Computes what is not known yet of a build's newest version. 422 when it cannot be read. */
@@ -84,8 +92,15 @@ class HomeController {
         for (BuildOption option : build.options()) {
             try {
                 SteadyView steady = Answers.steady(build, option.letter());
-                line = new SmallLine(steady.stations(), steady.pieces(), state.document().path("options").path(options.size()).path("path"));
-                options.add(new OptionVerdict(option.letter(), option.name(), Answers.soak(build, option.letter()).verdict(), null));
+                line = new SmallLine(
+                        steady.stations(),
+                        steady.pieces(),
+                        state.document().path("options").path(options.size()).path("path"));
+                options.add(new OptionVerdict(
+                        option.letter(),
+                        option.name(),
+                        Answers.soak(build, option.letter()).verdict(),
+                        null));
             } catch (EnthalpaFault fault) {
                 options.add(new OptionVerdict(option.letter(), option.name(), null, FaultView.of(fault)));
             }

@@ -15,8 +15,7 @@ import java.util.zip.CRC32C;
 
 /** Tells one state of the computation from another by what it is made of, so that no verdict of an earlier one is shown as this one's. */
 final class ProgramStamp {
-    private ProgramStamp() {
-    }
+    private ProgramStamp() {}
 
     /** @return the same for the same core and formats, however they are packed */
     static String now() {
@@ -43,7 +42,9 @@ final class ProgramStamp {
         } else {
             // A library inside a library is told as the jar that holds it: "jar:nested:/app.jar/!lib/core.jar!/".
             String text = where.toString();
-            URL library = text.endsWith("!/") && text.startsWith("jar:") ? new URL(text.substring(4, text.length() - 2)) : where;
+            URL library = text.endsWith("!/") && text.startsWith("jar:")
+                    ? new URL(text.substring(4, text.length() - 2))
+                    : where;
             try (InputStream in = library.openStream()) {
                 byte[] buffer = new byte[64 * 1024];
                 for (int read = in.read(buffer); read >= 0; read = in.read(buffer)) {

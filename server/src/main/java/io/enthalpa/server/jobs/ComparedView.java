@@ -29,24 +29,68 @@ import tools.jackson.databind.JsonNode;
  * @param condensed_g inside the cores
  * @param cutsOut the compressor drops out under boost
  */
-record ComparedView(@Nullable String letter, @Nullable CoolingMethod method, String name, @Nullable JsonNode option, boolean meets, @Nullable Double worst_C, @Nullable Double mean_C,
-                  @Nullable Double firstOverTarget_s, @Nullable Double firstOverTiming_s, double loss_kPa, double mass_kg, double price, double iceToFetch_kg, double mixUsed_L,
-                  double condensed_g, boolean cutsOut, double[] time_s, @Nullable Double[] intake_C) {
+record ComparedView(
+        @Nullable String letter,
+        @Nullable CoolingMethod method,
+        String name,
+        @Nullable JsonNode option,
+        boolean meets,
+        @Nullable Double worst_C,
+        @Nullable Double mean_C,
+        @Nullable Double firstOverTarget_s,
+        @Nullable Double firstOverTiming_s,
+        double loss_kPa,
+        double mass_kg,
+        double price,
+        double iceToFetch_kg,
+        double mixUsed_L,
+        double condensed_g,
+        boolean cutsOut,
+        double[] time_s,
+        @Nullable Double[] intake_C) {
     private static final int POINTS = 300;
 
     static ComparedView of(Proposal p) {
-        return of(null, p.method(), p.option(), BuildFile.tree(p.option()), p.meets(), p.trace(), p.verdict(), p.figures(), p.loss(), p.bill());
+        return of(
+                null,
+                p.method(),
+                p.option(),
+                BuildFile.tree(p.option()),
+                p.meets(),
+                p.trace(),
+                p.verdict(),
+                p.figures(),
+                p.loss(),
+                p.bill());
     }
 
     static ComparedView of(Answer answer) {
         Trace trace = answer.soak();
         Verdict verdict = answer.verdict(trace);
-        return of(answer.option().letter(), null, answer.option(), null, verdict.outcome() == Verdict.Outcome.HOLDS, trace, verdict, answer.figures(trace),
-                answer.steady().path().totalLoss(), Bill.of(answer.option()));
+        return of(
+                answer.option().letter(),
+                null,
+                answer.option(),
+                null,
+                verdict.outcome() == Verdict.Outcome.HOLDS,
+                trace,
+                verdict,
+                answer.figures(trace),
+                answer.steady().path().totalLoss(),
+                Bill.of(answer.option()));
     }
 
-    private static ComparedView of(@Nullable String letter, @Nullable CoolingMethod method, BuildOption option, @Nullable JsonNode tree, boolean meets, Trace trace, Verdict verdict,
-                                 RunFigures figures, double loss, Bill bill) {
+    private static ComparedView of(
+            @Nullable String letter,
+            @Nullable CoolingMethod method,
+            BuildOption option,
+            @Nullable JsonNode tree,
+            boolean meets,
+            Trace trace,
+            Verdict verdict,
+            RunFigures figures,
+            double loss,
+            Bill bill) {
         List<WaterLoopSpec> loops = loops(option.path());
         int[] kept = kept(trace);
         double[] time = new double[kept.length];
@@ -55,9 +99,27 @@ record ComparedView(@Nullable String letter, @Nullable CoolingMethod method, Str
             time[k] = Math.rint(trace.time()[kept[k]] * 10) / 10;
             intake[k] = trace.flow()[kept[k]] > 0 ? Math.rint((trace.intake()[kept[k]] - 273.15) * 10) / 10 : null;
         }
-        return new ComparedView(letter, method, option.name(), tree, meets, celsius(verdict.worst()), celsius(verdict.mean()), orNull(verdict.firstOverTarget()),
-                orNull(verdict.firstOverPull()), loss / 1000, bill.mass(), bill.price(), ice(loops, figures), trace.sprayed()[trace.length() - 1] * 1000, figures.condensed() * 1000,
-                loops.stream().anyMatch(l -> l.chiller().isPresent() && !l.chiller().get().worksAt(option.boost())), time, intake);
+        return new ComparedView(
+                letter,
+                method,
+                option.name(),
+                tree,
+                meets,
+                celsius(verdict.worst()),
+                celsius(verdict.mean()),
+                orNull(verdict.firstOverTarget()),
+                orNull(verdict.firstOverPull()),
+                loss / 1000,
+                bill.mass(),
+                bill.price(),
+                ice(loops, figures),
+                trace.sprayed()[trace.length() - 1] * 1000,
+                figures.condensed() * 1000,
+                loops.stream()
+                        .anyMatch(l ->
+                                l.chiller().isPresent() && !l.chiller().get().worksAt(option.boost())),
+                time,
+                intake);
     }
 
     /** Evenly spread over the time that the engine runs; of a wait only its two ends. */
@@ -72,7 +134,10 @@ record ComparedView(@Nullable String letter, @Nullable CoolingMethod method, Str
         for (int i = 0; i < trace.length(); i++) {
             boolean runs = trace.flow()[i] > 0;
             passed += runs ? trace.duration()[i] : 0;
-            boolean edge = i == 0 || i == trace.length() - 1 || trace.flow()[i - 1] > 0 != runs || trace.flow()[i + 1] > 0 != runs;
+            boolean edge = i == 0
+                    || i == trace.length() - 1
+                    || trace.flow()[i - 1] > 0 != runs
+                    || trace.flow()[i + 1] > 0 != runs;
             if (edge || runs && passed >= next) {
                 kept.add(i);
                 next = passed + running / POINTS;
@@ -88,7 +153,9 @@ record ComparedView(@Nullable String letter, @Nullable CoolingMethod method, Str
             if (loop.tank().isPresent()) {
                 double mass = loop.tank().get().ice().mass();
                 all += mass;
-                for (int k = 0; loop.tank().get().refilled() && k < figures.runs().size() - 1; k++) {
+                for (int k = 0;
+                        loop.tank().get().refilled() && k < figures.runs().size() - 1;
+                        k++) {
                     all += Math.max(mass - figures.runs().get(k).iceEnd(), 0);
                 }
             }

@@ -12,7 +12,12 @@ import org.jspecify.annotations.Nullable;
  */
 final class Job {
     /** How it stands. */
-    enum State { RUNNING, DONE, CANCELLED, REFUSED }
+    enum State {
+        RUNNING,
+        DONE,
+        CANCELLED,
+        REFUSED
+    }
 
     /** Does one part. */
     @FunctionalInterface
@@ -80,10 +85,13 @@ final class Job {
     }
 
     State state() {
-        return fault != null ? State.REFUSED : cancelled ? State.CANCELLED : done.get() >= parts ? State.DONE : State.RUNNING;
+        return fault != null
+                ? State.REFUSED
+                : cancelled ? State.CANCELLED : done.get() >= parts ? State.DONE : State.RUNNING;
     }
 
-    @Nullable FaultView fault() {
+    @Nullable
+    FaultView fault() {
         return fault;
     }
 

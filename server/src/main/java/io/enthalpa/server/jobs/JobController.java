@@ -47,12 +47,14 @@ import tools.jackson.databind.JsonNode;
 class JobController {
     /** Header in which a page says its name. */
     private static final String PAGE = "X-Page";
+
     private static final long SEED = 20_260_101;
     private static final long EVERY_MS = 200;
     private static final long LONGEST_WATCH_MS = 10 * 60_000;
     private final Jobs jobs;
     /** Watched ones, to be ended when the program ends: an open stream would hold it up. */
     private final Set<SseEmitter> open = ConcurrentHashMap.newKeySet();
+
     private final ScheduledExecutorService watch = Executors.newSingleThreadScheduledExecutor(work -> {
         Thread thread = new Thread(work, "job-events");
         thread.setDaemon(true);
@@ -64,38 +66,65 @@ class JobController {
     }
 
     /** @param option the letter asked about */
-    record JobRequest(JsonNode document, String option) {
-    }
+    record JobRequest(JsonNode document, String option) {}
 
     /** {@code spread} or {@code methods}: what has come of it so far. */
-    record JobView(String id, Job.State state, int done, int of, @Nullable FaultView fault, @Nullable SpreadView spread, @Nullable List<ComparedView> methods) {
-    }
+    record JobView(
+            String id,
+            Job.State state,
+            int done,
+            int of,
+            @Nullable FaultView fault,
+            @Nullable SpreadView spread,
+            @Nullable List<ComparedView> methods) {}
 
     /** How far the option's answer can be off: {@link OptionSpread}. */
     @PostMapping("/spread")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    JobView spread(@RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody JobRequest request) {
-        OptionSpread spread = new OptionSpread(BuildFile.read(Asked.document(request.document())), Asked.text(request.option(), "option"), OptionSpread.USUAL_SAMPLES, SEED);
-        return view(jobs.start(page, "spread", spread.samples(), spread::run, () -> SpreadView.of(spread.result())), false);
+    JobView spread(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody JobRequest request) {
+        OptionSpread spread = new OptionSpread(
+                BuildFile.read(Asked.document(request.document())),
+                Asked.text(request.option(), "option"),
+                OptionSpread.USUAL_SAMPLES,
+                SEED);
+        return view(
+                jobs.start(page, "spread", spread.samples(), spread::run, () -> SpreadView.of(spread.result())), false);
     }
 
     /** All options and every method of cooling on the same duty: {@link MethodSizing} from the option given. */
     @PostMapping("/methods")
     @ResponseStatus(HttpStatus.ACCEPTED)
-    JobView methods(@RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody JobRequest request) {
+    JobView methods(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody JobRequest request) {
         Build build = BuildFile.read(Asked.document(request.document()));
         MethodSizing sizing = new MethodSizing(build, Asked.text(request.option(), "option"));
         List<BuildOption> options = build.options();
-        List<CoolingMethod> methods = Arrays.stream(CoolingMethod.values()).filter(sizing::applies).toList();
+        List<CoolingMethod> methods =
+                Arrays.stream(CoolingMethod.values()).filter(sizing::applies).toList();
         AtomicReferenceArray<ComparedView> lines = new AtomicReferenceArray<>(options.size() + methods.size());
-        return view(jobs.start(page, "methods", lines.length(), part -> {
-            try {
-                lines.set(part, part < options.size() ? ComparedView.of(new Answer(build, options.get(part).letter()))
-                        : ComparedView.of(sizing.propose(methods.get(part - options.size()))));
-            } catch (EnthalpaFault noAnswer) {
-                // The line stays out; the others tell.
-            }
-        }, () -> java.util.stream.IntStream.range(0, lines.length()).mapToObj(lines::get).filter(Objects::nonNull).toList()), false);
+        return view(
+                jobs.start(
+                        page,
+                        "methods",
+                        lines.length(),
+                        part -> {
+                            try {
+                                lines.set(
+                                        part,
+                                        part < options.size()
+                                                ? ComparedView.of(new Answer(
+                                                        build, options.get(part).letter()))
+                                                : ComparedView.of(sizing.propose(methods.get(part - options.size()))));
+                            } catch (EnthalpaFault noAnswer) {
+                                // The line stays out; the others tell.
+                            }
+                        },
+                        () -> java.util.stream.IntStream.range(0, lines.length())
+                                .mapToObj(lines::get)
+                                .filter(Objects::nonNull)
+                                .toList()),
+                false);
     }
 
     @GetMapping("/{id}")
@@ -118,11 +147,15 @@ class JobController {
         open.add(events);
         ScheduledFuture<?>[] ticking = new ScheduledFuture<?>[1];
         synchronized (ticking) {
-            ticking[0] = watch.scheduleWithFixedDelay(() -> {
-                synchronized (ticking) {
-                    tell(job, events, ticking[0]);
-                }
-            }, 0, EVERY_MS, TimeUnit.MILLISECONDS);
+            ticking[0] = watch.scheduleWithFixedDelay(
+                    () -> {
+                        synchronized (ticking) {
+                            tell(job, events, ticking[0]);
+                        }
+                    },
+                    0,
+                    EVERY_MS,
+                    TimeUnit.MILLISECONDS);
         }
         events.onCompletion(() -> {
             open.remove(events);
@@ -154,7 +187,15 @@ class JobController {
 
     private static JobView view(Job job, boolean withResult) {
         Object result = withResult && job.state() != Job.State.REFUSED ? job.harvest() : null;
-        return new JobView(job.id(), job.state(), job.done(), job.parts(), job.fault(), result instanceof SpreadView s ? s : null,
-                result instanceof List<?> lines ? lines.stream().map(ComparedView.class::cast).toList() : null);
+        return new JobView(
+                job.id(),
+                job.state(),
+                job.done(),
+                job.parts(),
+                job.fault(),
+                result instanceof SpreadView s ? s : null,
+                result instanceof List<?> lines
+                        ? lines.stream().map(ComparedView.class::cast).toList()
+                        : null);
     }
 }

@@ -20,12 +20,14 @@ class Jobs {
     private static final int KEPT = 20;
     /** More would only make each of them slow. */
     static final int AT_A_TIME = 6;
-    private final ExecutorService threads = Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors(), work -> {
-        Thread thread = new Thread(work, "job");
-        thread.setDaemon(true);
-        thread.setPriority(Thread.MIN_PRIORITY);
-        return thread;
-    });
+
+    private final ExecutorService threads =
+            Executors.newFixedThreadPool(Runtime.getRuntime().availableProcessors(), work -> {
+                Thread thread = new Thread(work, "job");
+                thread.setDaemon(true);
+                thread.setPriority(Thread.MIN_PRIORITY);
+                return thread;
+            });
     private final Map<String, Job> jobs = new LinkedHashMap<>();
 
     Jobs(Work work) {
@@ -46,7 +48,8 @@ class Jobs {
             }
             long running = jobs.values().stream().filter(Jobs::isRunning).count();
             if (running >= AT_A_TIME) {
-                throw new BusyException(running + " long computations are running already. Wait for one to end, or cancel one, and ask again.");
+                throw new BusyException(running
+                        + " long computations are running already. Wait for one to end, or cancel one, and ask again.");
             }
             Iterator<Job> oldest = jobs.values().iterator();
             while (jobs.size() >= KEPT && oldest.hasNext()) {

@@ -10,15 +10,38 @@ import org.jspecify.annotations.Nullable;
  * How far an option's answer can be off. {@code low_C} and {@code high_C} hold the middle 80 % of the samples at each time, null while the
  * engine is off.
  */
-record SpreadView(int samples, double[] time_s, @Nullable Double[] low_C, @Nullable Double[] high_C, @Nullable Double worstLow_C, @Nullable Double worstMid_C,
-                  @Nullable Double worstHigh_C, double holds_pct, double pulls_pct, List<WeightView> ranking) {
+record SpreadView(
+        int samples,
+        double[] time_s,
+        @Nullable Double[] low_C,
+        @Nullable Double[] high_C,
+        @Nullable Double worstLow_C,
+        @Nullable Double worstMid_C,
+        @Nullable Double worstHigh_C,
+        double holds_pct,
+        double pulls_pct,
+        List<WeightView> ranking) {
     /** {@code kelvin}: what the worst intake moves for one usual spread, {@code spread} relative or K. */
-    record WeightView(Unknown unknown, double share_pct, double kelvin, double spread) {
-    }
+    record WeightView(Unknown unknown, double share_pct, double kelvin, double spread) {}
 
     static SpreadView of(SpreadResult r) {
-        return new SpreadView(r.samples(), r.time(), celsius(r.low()), celsius(r.high()), celsius(r.worstLow()), celsius(r.worstMid()), celsius(r.worstHigh()),
-                100 * r.holds(), 100 * r.pulls(), r.ranking().stream().map(w -> new WeightView(w.unknown(), 100 * w.share(), w.kelvin(), w.unknown().spread())).toList());
+        return new SpreadView(
+                r.samples(),
+                r.time(),
+                celsius(r.low()),
+                celsius(r.high()),
+                celsius(r.worstLow()),
+                celsius(r.worstMid()),
+                celsius(r.worstHigh()),
+                100 * r.holds(),
+                100 * r.pulls(),
+                r.ranking().stream()
+                        .map(w -> new WeightView(
+                                w.unknown(),
+                                100 * w.share(),
+                                w.kelvin(),
+                                w.unknown().spread()))
+                        .toList());
     }
 
     private static @Nullable Double[] celsius(double[] kelvin) {

@@ -15,10 +15,14 @@ class PageConfiguration implements WebMvcConfigurer {
 
     @Override
     public void addResourceHandlers(ResourceHandlerRegistry registry) {
-        registry.addResourceHandler("/assets/**").addResourceLocations("classpath:/static/assets/")
+        registry.addResourceHandler("/assets/**")
+                .addResourceLocations("classpath:/static/assets/")
                 .setCacheControl(CacheControl.maxAge(Duration.ofDays(365)).immutable());
-        registry.addResourceHandler("/**").addResourceLocations("classpath:/static/")
-                .setCacheControl(CacheControl.noCache()).resourceChain(false).addResolver(new PageResolver());
+        registry.addResourceHandler("/**")
+                .addResourceLocations("classpath:/static/")
+                .setCacheControl(CacheControl.noCache())
+                .resourceChain(false)
+                .addResolver(new PageResolver());
     }
 
     private static final class PageResolver extends PathResourceResolver {

@@ -7,8 +7,7 @@ import tools.jackson.databind.JsonNode;
 
 /** Parts that a request must have: what is missing is refused by its name. */
 public final class Asked {
-    private Asked() {
-    }
+    private Asked() {}
 
     /** @return the build file in the request */
     public static JsonNode document(@Nullable JsonNode document) {
@@ -38,7 +37,13 @@ public final class Asked {
         try {
             return Integer.parseInt(etag.replace("\"", "").strip());
         } catch (NumberFormatException e) {
-            throw EnthalpaFault.of(FaultKind.MALFORMED, "If-Match", "revision", "\"" + etag + "\"", "the number of a revision in quotes", "");
+            throw EnthalpaFault.of(
+                    FaultKind.MALFORMED,
+                    "If-Match",
+                    "revision",
+                    "\"" + etag + "\"",
+                    "the number of a revision in quotes",
+                    "");
         }
     }
 

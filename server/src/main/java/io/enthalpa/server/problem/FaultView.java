@@ -10,8 +10,22 @@ import org.jspecify.annotations.Nullable;
  * @param field    JSON pointer into the document, or a plain name
  * @param sentence the whole refusal
  */
-public record FaultView(FaultKind kind, String field, String label, String value, String allowed, @Nullable String remedy, String sentence) {
+public record FaultView(
+        FaultKind kind,
+        String field,
+        String label,
+        String value,
+        String allowed,
+        @Nullable String remedy,
+        String sentence) {
     public static FaultView of(EnthalpaFault fault) {
-        return new FaultView(fault.kind(), fault.field(), fault.label(), fault.value(), fault.allowed(), fault.remedy().orElse(null), fault.sentence());
+        return new FaultView(
+                fault.kind(),
+                fault.field(),
+                fault.label(),
+                fault.value(),
+                fault.allowed(),
+                fault.remedy().orElse(null),
+                fault.sentence());
     }
 }

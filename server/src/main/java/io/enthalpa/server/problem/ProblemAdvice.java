@@ -44,12 +44,17 @@ class ProblemAdvice {
 
     @ExceptionHandler
     ProblemDetail unreadable(HttpMessageNotReadableException unreadable) {
-        return problem(HttpStatus.BAD_REQUEST, "unreadable", "Not readable", "The request is not the JSON it should be.");
+        return problem(
+                HttpStatus.BAD_REQUEST, "unreadable", "Not readable", "The request is not the JSON it should be.");
     }
 
     @ExceptionHandler
     ProblemDetail mistyped(TypeMismatchException mistyped) {
-        return problem(HttpStatus.BAD_REQUEST, "unreadable", "Not readable", "\"" + mistyped.getValue() + "\" is not what belongs in this address.");
+        return problem(
+                HttpStatus.BAD_REQUEST,
+                "unreadable",
+                "Not readable",
+                "\"" + mistyped.getValue() + "\" is not what belongs in this address.");
     }
 
     @ExceptionHandler
@@ -62,7 +67,8 @@ class ProblemAdvice {
         return switch (fault.kind()) {
             case DAMAGED -> problem(HttpStatus.UNPROCESSABLE_CONTENT, "damaged", "Damaged", fault.getMessage());
             case FULL -> problem(HttpStatus.INSUFFICIENT_STORAGE, "disk", "Disk full", fault.getMessage());
-            case READ_ONLY, GONE, FAILING -> problem(HttpStatus.SERVICE_UNAVAILABLE, "disk", "Cannot be saved", fault.getMessage());
+            case READ_ONLY, GONE, FAILING ->
+                problem(HttpStatus.SERVICE_UNAVAILABLE, "disk", "Cannot be saved", fault.getMessage());
         };
     }
 
@@ -74,7 +80,11 @@ class ProblemAdvice {
     /** Whoever asked has asked for something newer, or is gone: nobody reads this. */
     @ExceptionHandler
     ProblemDetail superseded(CancellationException superseded) {
-        return problem(HttpStatus.CONFLICT, "superseded", "Superseded", "A newer question of the same page took the place of this one.");
+        return problem(
+                HttpStatus.CONFLICT,
+                "superseded",
+                "Superseded",
+                "A newer question of the same page took the place of this one.");
     }
 
     /** The reader went away in the middle; there is nobody to tell. */
@@ -84,7 +94,8 @@ class ProblemAdvice {
     }
 
     @ExceptionHandler
-    @Nullable ProblemDetail other(Exception failure) {
+    @Nullable
+    ProblemDetail other(Exception failure) {
         if (failure instanceof ErrorResponse known) {
             return known.getBody();
         }
@@ -93,7 +104,10 @@ class ProblemAdvice {
             return null;
         }
         LOG.error("request failed", failure);
-        return problem(HttpStatus.INTERNAL_SERVER_ERROR, "failure", "Failed",
+        return problem(
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "failure",
+                "Failed",
                 "Something went wrong inside Enthalpa; nothing was saved. Details are in the file enthalpa.log in the data folder.");
     }
 

@@ -15,10 +15,15 @@ class ProblemErrorController implements ErrorController {
 
     @RequestMapping("/error")
     ResponseEntity<ProblemDetail> error(HttpServletRequest request) {
-        HttpStatus status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer code ? HttpStatus.resolve(code) : HttpStatus.NOT_FOUND;
+        HttpStatus status = request.getAttribute(RequestDispatcher.ERROR_STATUS_CODE) instanceof Integer code
+                ? HttpStatus.resolve(code)
+                : HttpStatus.NOT_FOUND;
         HttpStatus known = status == null ? HttpStatus.INTERNAL_SERVER_ERROR : status;
-        ProblemDetail problem = ProblemDetail.forStatusAndDetail(known, known.is4xxClientError() ? "The request cannot be understood, or there is nothing at this address."
-                : "Something went wrong inside Enthalpa; nothing was saved. Details are in the file enthalpa.log in the data folder.");
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(
+                known,
+                known.is4xxClientError()
+                        ? "The request cannot be understood, or there is nothing at this address."
+                        : "Something went wrong inside Enthalpa; nothing was saved. Details are in the file enthalpa.log in the data folder.");
         return ResponseEntity.status(known).body(problem);
     }
 }

@@ -12,7 +12,10 @@ public final class StaleRevisionException extends RuntimeException {
      * @param yours  what was sent, unsaved
      */
     public StaleRevisionException(Object theirs, @Nullable Object yours) {
-        this("This build was changed in another window. Nothing was overwritten; both versions are in this answer.", theirs, yours);
+        this(
+                "This build was changed in another window. Nothing was overwritten; both versions are in this answer.",
+                theirs,
+                yours);
     }
 
     /** @param sentence what happened */

@@ -3,7 +3,13 @@ package io.enthalpa.server.problem;
 /** Something about the disk kept an edit from being written, or a build from being read. Nothing was changed by it. */
 public final class StoreFault extends RuntimeException {
     /** What is the matter. */
-    public enum Kind { FULL, READ_ONLY, GONE, FAILING, DAMAGED }
+    public enum Kind {
+        FULL,
+        READ_ONLY,
+        GONE,
+        FAILING,
+        DAMAGED
+    }
 
     private final Kind kind;
 

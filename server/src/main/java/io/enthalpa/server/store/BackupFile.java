@@ -34,8 +34,7 @@ public final class BackupFile {
     /** Bytes of a database file at most, so that a made-up file cannot fill the disk. */
     private static final long LARGEST = 4_000_000_000L;
 
-    private BackupFile() {
-    }
+    private BackupFile() {}
 
     /** Backs a running database up. @return bytes of the backup */
     public static long keep(Database database, Path zip, Clock clock) {
@@ -67,14 +66,22 @@ public final class BackupFile {
             Path made = aside.resolve("made.zip");
             try (ZipOutputStream out = new ZipOutputStream(Files.newOutputStream(made))) {
                 out.putNextEntry(new ZipEntry(MANIFEST));
-                out.write(JsonMapper.shared().createObjectNode().put("format", FORMAT).put("version", 1).put("madeAt", clock.instant().toString())
-                        .put("builds", builds).put("bytes", Files.size(small)).toPrettyString().getBytes(StandardCharsets.UTF_8));
+                out.write(JsonMapper.shared()
+                        .createObjectNode()
+                        .put("format", FORMAT)
+                        .put("version", 1)
+                        .put("madeAt", clock.instant().toString())
+                        .put("builds", builds)
+                        .put("bytes", Files.size(small))
+                        .toPrettyString()
+                        .getBytes(StandardCharsets.UTF_8));
                 out.putNextEntry(new ZipEntry(CONTENT));
                 Files.copy(small, out);
             }
             if (zip.getParent().equals(folder.backups())) {
                 Files.createDirectories(zip.getParent());
-                Files.setPosixFilePermissions(zip.getParent(), java.nio.file.attribute.PosixFilePermissions.fromString("rwx------"));
+                Files.setPosixFilePermissions(
+                        zip.getParent(), java.nio.file.attribute.PosixFilePermissions.fromString("rwx------"));
             }
             long size = Files.size(made);
             put(made, zip);
@@ -99,15 +106,25 @@ public final class BackupFile {
 
     private static int lookThrough(Path folder) throws SQLException {
         try (Pool pool = Pool.open(folder, true, StoreFiles.Disk.REAL)) {
-            for (String table : pool.sql().sql("select table_name from information_schema.tables where table_schema = 'PUBLIC'").query(String.class).list()) {
+            for (String table : pool.sql()
+                    .sql("select table_name from information_schema.tables where table_schema = 'PUBLIC'")
+                    .query(String.class)
+                    .list()) {
                 Soundness.readAll(pool.sql(), table);
             }
-            return pool.sql().sql("select count(*) from build").query(Integer.class).single();
+            return pool.sql()
+                    .sql("select count(*) from build")
+                    .query(Integer.class)
+                    .single();
         }
     }
 
     private static StoreFault failed(Path zip, Exception e) {
-        return new StoreFault(StoreFault.Kind.FAILING, "The backup " + zip + " could not be made (" + e.getMessage() + "); backups made before are still there.", e);
+        return new StoreFault(
+                StoreFault.Kind.FAILING,
+                "The backup " + zip + " could not be made (" + e.getMessage()
+                        + "); backups made before are still there.",
+                e);
     }
 
     /** Puts a backup in place in a folder that no program has open; what was there is set aside, in whatever state it is. */
@@ -121,7 +138,8 @@ public final class BackupFile {
             folder.acknowledge(0);
             return kept;
         } catch (IOException e) {
-            throw new StoreFault(StoreFault.Kind.FAILING, "The backup could not be put in place (" + e.getMessage() + ").", e);
+            throw new StoreFault(
+                    StoreFault.Kind.FAILING, "The backup could not be put in place (" + e.getMessage() + ").", e);
         } finally {
             DataFolder.delete(aside);
         }
@@ -151,7 +169,10 @@ public final class BackupFile {
         } catch (ZipException | EOFException | JacksonException | IllegalArgumentException e) {
             throw none(name);
         } catch (IOException | SQLException | DataAccessException | StartFault e) {
-            throw new StoreFault(StoreFault.Kind.DAMAGED, name + " is damaged (" + e.getMessage() + "); nothing was changed. Take an earlier backup.", e);
+            throw new StoreFault(
+                    StoreFault.Kind.DAMAGED,
+                    name + " is damaged (" + e.getMessage() + "); nothing was changed. Take an earlier backup.",
+                    e);
         }
     }
 
@@ -185,6 +206,9 @@ public final class BackupFile {
     }
 
     private static StoreFault none(String name) {
-        return new StoreFault(StoreFault.Kind.DAMAGED, name + " is not a backup of Enthalpa; nothing was changed. Choose a file made by \"Save a backup\" or ./enthalpa backup.");
+        return new StoreFault(
+                StoreFault.Kind.DAMAGED,
+                name
+                        + " is not a backup of Enthalpa; nothing was changed. Choose a file made by \"Save a backup\" or ./enthalpa backup.");
     }
 }

@@ -65,7 +65,8 @@ public final class DataFolder implements AutoCloseable {
             FileChannel lock = openForOwner(path.resolve(LOCK));
             if (!locked(lock)) {
                 lock.close();
-                throw new StartFault("the builds in " + path + " are open in another running Enthalpa. Use that one, or stop it first.");
+                throw new StartFault("the builds in " + path
+                        + " are open in another running Enthalpa. Use that one, or stop it first.");
             }
             DataFolder folder = new DataFolder(path, lock, openForOwner(path.resolve(DATABASE + ".edits")));
             folder.clearUnfinished();
@@ -74,7 +75,8 @@ public final class DataFolder implements AutoCloseable {
             }
             return folder;
         } catch (IOException | UncheckedIOException e) {
-            throw new StartFault("cannot use the data folder " + path + " (" + e.getMessage() + "). Choose one that you may write to: --data DIR");
+            throw new StartFault("cannot use the data folder " + path + " (" + e.getMessage()
+                    + "). Choose one that you may write to: --data DIR");
         }
     }
 
@@ -97,13 +99,15 @@ public final class DataFolder implements AutoCloseable {
     }
 
     private static boolean holdsOnlyOurs(Path path) throws IOException {
-        try (DirectoryStream<Path> others = Files.newDirectoryStream(path, entry -> !entry.getFileName().toString().startsWith(DATABASE))) {
+        try (DirectoryStream<Path> others = Files.newDirectoryStream(
+                path, entry -> !entry.getFileName().toString().startsWith(DATABASE))) {
             return !others.iterator().hasNext();
         }
     }
 
     private static FileChannel openForOwner(Path file) throws IOException {
-        FileChannel channel = FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.READ, StandardOpenOption.WRITE);
+        FileChannel channel =
+                FileChannel.open(file, StandardOpenOption.CREATE, StandardOpenOption.READ, StandardOpenOption.WRITE);
         Files.setPosixFilePermissions(file, FOR_OWNER);
         return channel;
     }
@@ -143,7 +147,8 @@ public final class DataFolder implements AutoCloseable {
             Files.setPosixFilePermissions(folder, FOLDER_FOR_OWNER);
             return folder;
         } catch (IOException e) {
-            throw new StoreFault(StoreFault.Kind.FAILING, "Nothing can be written into " + path + " (" + e.getMessage() + ").", e);
+            throw new StoreFault(
+                    StoreFault.Kind.FAILING, "Nothing can be written into " + path + " (" + e.getMessage() + ").", e);
         }
     }
 
@@ -212,7 +217,8 @@ public final class DataFolder implements AutoCloseable {
         try {
             edits.write(ByteBuffer.wrap("%019d\n".formatted(count).getBytes(StandardCharsets.US_ASCII)), 0);
         } catch (IOException e) {
-            throw new StoreFault(StoreFault.Kind.FAILING, "Nothing can be written into " + path + " (" + e.getMessage() + ").", e);
+            throw new StoreFault(
+                    StoreFault.Kind.FAILING, "Nothing can be written into " + path + " (" + e.getMessage() + ").", e);
         }
     }
 
@@ -237,7 +243,8 @@ public final class DataFolder implements AutoCloseable {
         try {
             Files.deleteIfExists(path.resolve(SEAL));
         } catch (IOException e) {
-            throw new StoreFault(StoreFault.Kind.FAILING, "Nothing can be written into " + path + " (" + e.getMessage() + ").", e);
+            throw new StoreFault(
+                    StoreFault.Kind.FAILING, "Nothing can be written into " + path + " (" + e.getMessage() + ").", e);
         }
     }
 
@@ -254,7 +261,8 @@ public final class DataFolder implements AutoCloseable {
     }
 
     /** @return what tells this file from another put in its place; null when there is none */
-    @Nullable Object identity() {
+    @Nullable
+    Object identity() {
         try {
             return Files.readAttributes(file(), BasicFileAttributes.class).fileKey();
         } catch (IOException gone) {
@@ -268,26 +276,34 @@ public final class DataFolder implements AutoCloseable {
      */
     void checkWritable(@Nullable Object opened) {
         if (!Objects.equals(identity(), opened)) {
-            throw new StoreFault(StoreFault.Kind.GONE, (hasFile() ? "Another file stands in place of " + file() : file() + " is gone")
-                    + ": the folder was moved, deleted or replaced. Nothing can be saved until it is back; what is open can still be read. "
-                    + "Put the folder back, or save a backup from the home page before you stop the program.");
+            throw new StoreFault(
+                    StoreFault.Kind.GONE,
+                    (hasFile() ? "Another file stands in place of " + file() : file() + " is gone")
+                            + ": the folder was moved, deleted or replaced. Nothing can be saved until it is back; what is open can still be read. "
+                            + "Put the folder back, or save a backup from the home page before you stop the program.");
         }
         if (!Files.isWritable(file()) || !Files.isWritable(path)) {
             throw readOnly();
         }
-        // By the file, not by Files.getFileStore: that one wants to know the mount point, which a changed root does not tell.
+        // By the file, not by Files.getFileStore: that one wants to know the mount point, which a changed root does not
+        // tell.
         if (path.toFile().getUsableSpace() < SPARE) {
             throw full();
         }
     }
 
     StoreFault readOnly() {
-        return new StoreFault(StoreFault.Kind.READ_ONLY, path + " may only be read, so nothing can be saved. Give yourself the right to write there; saving then works again by itself.");
+        return new StoreFault(
+                StoreFault.Kind.READ_ONLY,
+                path
+                        + " may only be read, so nothing can be saved. Give yourself the right to write there; saving then works again by itself.");
     }
 
     StoreFault full() {
-        return new StoreFault(StoreFault.Kind.FULL, "The disk that holds " + path + " is full, so nothing can be saved. Make room (" + SPARE / 1_000_000
-                + " MB at least); saving then works again by itself.");
+        return new StoreFault(
+                StoreFault.Kind.FULL,
+                "The disk that holds " + path + " is full, so nothing can be saved. Make room (" + SPARE / 1_000_000
+                        + " MB at least); saving then works again by itself.");
     }
 
     /** Notes under which port this program answers, so that a command of the same folder can ask it. */
@@ -297,7 +313,8 @@ public final class DataFolder implements AutoCloseable {
             Files.writeString(note, String.valueOf(port));
             Files.setPosixFilePermissions(note, FOR_OWNER);
         } catch (IOException e) {
-            throw new StoreFault(StoreFault.Kind.FAILING, "Nothing can be written into " + path + " (" + e.getMessage() + ").", e);
+            throw new StoreFault(
+                    StoreFault.Kind.FAILING, "Nothing can be written into " + path + " (" + e.getMessage() + ").", e);
         }
     }
 
@@ -307,7 +324,8 @@ public final class DataFolder implements AutoCloseable {
             if (locked(lock)) {
                 return OptionalInt.empty();
             }
-            return OptionalInt.of(Integer.parseInt(Files.readString(path.resolve(RUNNING)).strip()));
+            return OptionalInt.of(
+                    Integer.parseInt(Files.readString(path.resolve(RUNNING)).strip()));
         } catch (IOException | NumberFormatException none) {
             return OptionalInt.empty();
         }
@@ -319,7 +337,10 @@ public final class DataFolder implements AutoCloseable {
             return List.of();
         }
         try (Stream<Path> files = Files.list(backups())) {
-            return files.filter(f -> f.getFileName().toString().endsWith(".zip")).sorted(Comparator.comparing((Path f) -> f.getFileName().toString()).reversed()).toList();
+            return files.filter(f -> f.getFileName().toString().endsWith(".zip"))
+                    .sorted(Comparator.comparing((Path f) -> f.getFileName().toString())
+                            .reversed())
+                    .toList();
         } catch (IOException e) {
             return List.of();
         }
@@ -328,9 +349,12 @@ public final class DataFolder implements AutoCloseable {
     /** @return the sentence that names the way out of a damaged file */
     String wayBack() {
         List<Path> kept = backupFiles();
-        return kept.isEmpty() ? "There is no backup in " + backups() + "; put a copy of your own in its place and delete enthalpa.edits and enthalpa.seal beside it, or choose another folder with --data DIR."
-                : "The last backup is " + kept.get(0) + ": bring it back with ./enthalpa restore " + kept.get(0) + " --data " + path + " (the damaged file is kept beside it). "
-                + "If you put a copy of your own there yourself, delete enthalpa.edits and enthalpa.seal beside it.";
+        return kept.isEmpty()
+                ? "There is no backup in " + backups()
+                        + "; put a copy of your own in its place and delete enthalpa.edits and enthalpa.seal beside it, or choose another folder with --data DIR."
+                : "The last backup is " + kept.get(0) + ": bring it back with ./enthalpa restore " + kept.get(0)
+                        + " --data " + path + " (the damaged file is kept beside it). "
+                        + "If you put a copy of your own there yourself, delete enthalpa.edits and enthalpa.seal beside it.";
     }
 
     @Override

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.sql.SQLException;
 import java.time.Instant;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
 import java.util.concurrent.locks.Lock;
 import java.util.concurrent.locks.ReentrantLock;
@@ -36,6 +37,7 @@ public final class Database implements AutoCloseable {
     private final StoreFiles.Disk disk;
     /** Work on the pool holds the first, whoever swaps it the second. */
     private final ReentrantReadWriteLock inUse = new ReentrantReadWriteLock(true);
+
     private final Lock oneWriter = new ReentrantLock(true);
     private final Lock oneFlush = new ReentrantLock(true);
     private volatile Pool pool;
@@ -45,7 +47,7 @@ public final class Database implements AutoCloseable {
     private volatile long tidySize;
     private volatile long committed;
     private volatile long flushed;
-    private volatile int opened;
+    private final AtomicInteger opened = new AtomicInteger();
 
     private Database(DataFolder folder, StoreFiles.Disk disk) throws SQLException {
         this.folder = folder;
@@ -53,7 +55,10 @@ public final class Database implements AutoCloseable {
         this.pool = Pool.open(folder.path(), false, disk);
         this.identity = folder.identity();
         this.tidySize = size();
-        this.committed = pool.sql().sql("select edits from enthalpa_meta").query(Long.class).single();
+        this.committed = pool.sql()
+                .sql("select edits from enthalpa_meta")
+                .query(Long.class)
+                .single();
         this.flushed = committed;
         folder.acknowledge(committed);
         folder.unseal();
@@ -70,7 +75,7 @@ public final class Database implements AutoCloseable {
 
     /** @return how often the file was opened; what was read from it before the last time may not hold any more */
     public int opened() {
-        return opened;
+        return opened.get();
     }
 
     /** @return what is asked of the database; nothing may be changed by it */
@@ -106,8 +111,8 @@ public final class Database implements AutoCloseable {
             tryWritable();
         }
         inUse.readLock().lock();
-        Pool used = pool;
         try {
+            Pool used = pool;
             folder.checkWritable(identity);
             AtomicReference<T> made = new AtomicReference<>();
             long mine;
@@ -116,7 +121,10 @@ public final class Database implements AutoCloseable {
                 mine = used.transaction().execute(status -> {
                     made.set(change.apply(used.sql()));
                     used.sql().sql("update enthalpa_meta set edits = edits + 1").update();
-                    return used.sql().sql("select edits from enthalpa_meta").query(Long.class).single();
+                    return used.sql()
+                            .sql("select edits from enthalpa_meta")
+                            .query(Long.class)
+                            .single();
                 });
                 committed = mine;
             } finally {
@@ -167,13 +175,21 @@ public final class Database implements AutoCloseable {
                 return folder.readOnly();
             }
         }
-        return new StoreFault(StoreFault.Kind.FAILING, "The disk that holds " + folder.path() + " refused to write, so this was not saved. It is tried again with the next edit; "
-                + "look whether the disk is well.", e);
+        return new StoreFault(
+                StoreFault.Kind.FAILING,
+                "The disk that holds " + folder.path()
+                        + " refused to write, so this was not saved. It is tried again with the next edit; "
+                        + "look whether the disk is well.",
+                e);
     }
 
     private static boolean isClosed(DataAccessException e) {
         for (Throwable t = e; t != null; t = t.getCause()) {
-            if (t instanceof MVStoreException || t instanceof SQLException sql && (sql.getErrorCode() == 90098 || sql.getErrorCode() == 90121 || sql.getErrorCode() == 90007)
+            if (t instanceof MVStoreException
+                    || t instanceof SQLException sql
+                            && (sql.getErrorCode() == 90098
+                                    || sql.getErrorCode() == 90121
+                                    || sql.getErrorCode() == 90007)
                     || t instanceof java.sql.SQLTransientConnectionException) {
                 return true;
             }
@@ -191,10 +207,13 @@ public final class Database implements AutoCloseable {
             folder.checkWritable(identity);
             pool.abandon();
             pool = Pool.open(folder.path(), false, disk);
-            opened++;
+            opened.incrementAndGet();
             readOnly = false;
             broken = false;
-            flushed = committed = pool.sql().sql("select edits from enthalpa_meta").query(Long.class).single();
+            flushed = committed = pool.sql()
+                    .sql("select edits from enthalpa_meta")
+                    .query(Long.class)
+                    .single();
         } catch (SQLException | DataAccessException e) {
             reopenToRead();
             throw fault(e);
@@ -218,10 +237,11 @@ public final class Database implements AutoCloseable {
     private void reopenToRead() {
         try {
             pool = Pool.open(folder.path(), true, StoreFiles.Disk.REAL);
-            opened++;
+            opened.incrementAndGet();
             readOnly = true;
         } catch (SQLException e) {
-            throw new StoreFault(StoreFault.Kind.FAILING, folder.file() + " cannot be read now (" + e.getMessage() + ").", e);
+            throw new StoreFault(
+                    StoreFault.Kind.FAILING, folder.file() + " cannot be read now (" + e.getMessage() + ").", e);
         }
     }
 
@@ -287,7 +307,8 @@ public final class Database implements AutoCloseable {
             folder.install(made);
             return kept;
         } catch (IOException e) {
-            throw new StoreFault(StoreFault.Kind.FAILING, "The backup could not be put in place (" + e.getMessage() + ").", e);
+            throw new StoreFault(
+                    StoreFault.Kind.FAILING, "The backup could not be put in place (" + e.getMessage() + ").", e);
         } finally {
             afterSwap();
             inUse.writeLock().unlock();
@@ -297,12 +318,15 @@ public final class Database implements AutoCloseable {
     private void afterSwap() {
         try {
             pool = Pool.open(folder.path(), false, disk);
-            opened++;
+            opened.incrementAndGet();
             identity = folder.identity();
             readOnly = false;
             broken = false;
             tidySize = size();
-            flushed = committed = pool.sql().sql("select edits from enthalpa_meta").query(Long.class).single();
+            flushed = committed = pool.sql()
+                    .sql("select edits from enthalpa_meta")
+                    .query(Long.class)
+                    .single();
             folder.acknowledge(committed);
         } catch (SQLException | DataAccessException e) {
             broken = true;

@@ -18,7 +18,9 @@ final class Pool implements AutoCloseable {
      * Every commit is handed to the operating system before it returns (no write delay). Space of overwritten pages is used again only
      * after two seconds, by when what replaced them is long flushed.
      */
-    private static final String SETTINGS = ";WRITE_DELAY=0;RETENTION_TIME=2000;DB_CLOSE_ON_EXIT=FALSE;TRACE_LEVEL_FILE=0";
+    private static final String SETTINGS =
+            ";WRITE_DELAY=0;RETENTION_TIME=2000;DB_CLOSE_ON_EXIT=FALSE;TRACE_LEVEL_FILE=0";
+
     private static final int CONNECTIONS = 8;
     private static final int PATIENCE_S = 20;
     private final String name;
@@ -82,7 +84,8 @@ final class Pool implements AutoCloseable {
     }
 
     private void end(String how) {
-        try (Connection connection = DriverManager.getConnection(url, USER, ""); Statement statement = connection.createStatement()) {
+        try (Connection connection = DriverManager.getConnection(url, USER, "");
+                Statement statement = connection.createStatement()) {
             statement.execute(how);
         } catch (SQLException | RuntimeException alreadyClosed) {
             // Then there is nothing left to close.

@@ -11,16 +11,21 @@ import org.flywaydb.core.api.MigrationState;
 
 /** The tables, brought up to date from any earlier release. */
 public final class Schema {
-    private Schema() {
-    }
+    private Schema() {}
 
     private static Flyway flyway(DataSource source) {
-        return Flyway.configure().dataSource(source).table("enthalpa_history").locations("classpath:db/migration").javaMigrations(new V3__SmallRevisions()).load();
+        return Flyway.configure()
+                .dataSource(source)
+                .table("enthalpa_history")
+                .locations("classpath:db/migration")
+                .javaMigrations(new V3__SmallRevisions())
+                .load();
     }
 
     /** @return whether a later release wrote it */
     static boolean isLater(DataSource source) {
-        return Arrays.stream(flyway(source).info().all()).map(MigrationInfo::getState)
+        return Arrays.stream(flyway(source).info().all())
+                .map(MigrationInfo::getState)
                 .anyMatch(state -> state == MigrationState.FUTURE_SUCCESS || state == MigrationState.FUTURE_FAILED);
     }
 
@@ -34,7 +39,8 @@ public final class Schema {
         try {
             flyway(source).migrate();
         } catch (FlywayException e) {
-            throw new StartFault("the builds could not be brought up to date (" + e.getMessage() + "); they were left as they are.");
+            throw new StartFault(
+                    "the builds could not be brought up to date (" + e.getMessage() + "); they were left as they are.");
         }
     }
 }

@@ -6,10 +6,11 @@ import org.springframework.jdbc.core.simple.JdbcClient;
 
 /** Whether a database file still holds all that was acknowledged. Every row of every table is read, so that no damaged page stays unseen. */
 final class Soundness {
-    private static final String[] TABLES = {"ENTHALPA_META", "BUILD", "REVISION", "CONTENT", "CATALOGUE_ITEM", "CATALOGUE_STOCKED", "VERDICT"};
+    private static final String[] TABLES = {
+        "ENTHALPA_META", "BUILD", "REVISION", "CONTENT", "CATALOGUE_ITEM", "CATALOGUE_STOCKED", "VERDICT"
+    };
 
-    private Soundness() {
-    }
+    private Soundness() {}
 
     /** @throws DataAccessException when a page of the table cannot be read */
     static void readAll(JdbcClient sql, String table) {
@@ -29,9 +30,11 @@ final class Soundness {
             for (String table : TABLES) {
                 readAll(sql, table);
             }
-            long edits = sql.sql("select edits from enthalpa_meta").query(Long.class).single();
+            long edits =
+                    sql.sql("select edits from enthalpa_meta").query(Long.class).single();
             if (edits < acknowledged.orElse(0)) {
-                return "%d of the %d edits that were kept in it are missing".formatted(acknowledged.getAsLong() - edits, acknowledged.getAsLong());
+                return "%d of the %d edits that were kept in it are missing"
+                        .formatted(acknowledged.getAsLong() - edits, acknowledged.getAsLong());
             }
             int headless = sql.sql("""
                     select count(*) from build b where not exists (select 1 from revision r where r.build_id = b.id and r.number = b.head)

@@ -13,6 +13,7 @@ class StoreConfiguration {
 
     @Bean(destroyMethod = "close")
     Database database(@Value("${enthalpa.data}") String folder, Clock clock, ObjectProvider<StoreFiles.Disk> disk) {
-        return StoreOpening.open(Path.of(folder).toAbsolutePath(), disk.getIfAvailable(() -> StoreFiles.Disk.REAL), clock);
+        return StoreOpening.open(
+                Path.of(folder).toAbsolutePath(), disk.getIfAvailable(() -> StoreFiles.Disk.REAL), clock);
     }
 }

@@ -30,8 +30,7 @@ public final class StoreFiles extends FilePathWrapper {
         FileChannel opened(FileChannel file) throws IOException;
     }
 
-    private record Place(Path folder, Disk disk) {
-    }
+    private record Place(Path folder, Disk disk) {}
 
     /** @return the name under which a database in this folder is opened, for {@code jdbc:h2:} */
     static String register(Path folder, Disk disk) {

@@ -17,9 +17,11 @@ import org.springframework.jdbc.core.simple.JdbcClient;
  * up, brought up to date on a copy and moved into place; a damaged one, another program's or a later release's is left as it is.
  */
 public final class StoreOpening {
-    private static final DateTimeFormatter STAMP = DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss").withZone(ZoneOffset.UTC);
+    private static final DateTimeFormatter STAMP =
+            DateTimeFormatter.ofPattern("yyyyMMdd-HHmmss").withZone(ZoneOffset.UTC);
     /** H2's error codes, org.h2.api.ErrorCode. */
     private static final int IN_USE = 90020;
+
     private static final int WRONG_USER = 28000;
 
     private final DataFolder folder;
@@ -70,7 +72,8 @@ public final class StoreOpening {
 
     private void begin() throws IOException, SQLException {
         if (folder.acknowledged().orElse(0) > 0 && !folder.hasFile()) {
-            throw new StartFault(folder.file() + " is missing, though " + folder.acknowledged().getAsLong() + " edits were kept in it. Put it back. " + folder.wayBack());
+            throw new StartFault(folder.file() + " is missing, though "
+                    + folder.acknowledged().getAsLong() + " edits were kept in it. Put it back. " + folder.wayBack());
         }
         Path aside = folder.aside();
         try {
@@ -91,20 +94,29 @@ public final class StoreOpening {
             if (tables == 0) {
                 return true;
             }
-            boolean ours = count(sql, "select count(*) from information_schema.tables where table_name = 'ENTHALPA_META'") > 0;
+            boolean ours =
+                    count(sql, "select count(*) from information_schema.tables where table_name = 'ENTHALPA_META'") > 0;
             boolean foreign = count(sql, """
                     select count(*) from information_schema.tables where table_schema = 'PUBLIC'
                     and upper(table_name) not in ('ENTHALPA_META', 'ENTHALPA_HISTORY', 'BUILD', 'REVISION', 'CATALOGUE_ITEM', 'CATALOGUE_STOCKED', 'CONTENT', 'VERDICT')""") > 0;
             if (foreign && !ours) {
                 throw anothers();
             }
-            boolean noted = count(sql, "select count(*) from information_schema.tables where upper(table_name) = 'ENTHALPA_HISTORY'") > 0
-                    && count(sql, "select count(*) from \"enthalpa_history\" where \"success\" and \"version\" = '1'") > 0;
-            boolean holds = count(sql, "select count(*) from information_schema.tables where table_name = 'REVISION'") > 0 && count(sql, "select count(*) from revision") > 0;
+            boolean noted = count(
+                                    sql,
+                                    "select count(*) from information_schema.tables where upper(table_name) = 'ENTHALPA_HISTORY'")
+                            > 0
+                    && count(sql, "select count(*) from \"enthalpa_history\" where \"success\" and \"version\" = '1'")
+                            > 0;
+            boolean holds =
+                    count(sql, "select count(*) from information_schema.tables where table_name = 'REVISION'") > 0
+                            && count(sql, "select count(*) from revision") > 0;
             return !noted && !holds;
         } catch (SQLException e) {
             throw switch (e.getErrorCode()) {
-                case IN_USE -> new StartFault("the builds in " + folder.path() + " are open in another running program. Stop it first.");
+                case IN_USE ->
+                    new StartFault(
+                            "the builds in " + folder.path() + " are open in another running program. Stop it first.");
                 case WRONG_USER -> anothers();
                 default -> damaged("it cannot be opened", e);
             };
@@ -121,7 +133,8 @@ public final class StoreOpening {
         boolean earlier;
         try (Pool pool = Pool.open(folder.path(), true, StoreFiles.Disk.REAL)) {
             if (Schema.isLater(pool.source())) {
-                throw new StartFault("the builds in " + folder.path() + " were written by a later Enthalpa; they were left as they are. Update this one.");
+                throw new StartFault("the builds in " + folder.path()
+                        + " were written by a later Enthalpa; they were left as they are. Update this one.");
             }
             earlier = Schema.isEarlier(pool.source());
             String fault = earlier ? "" : Soundness.fault(pool.sql(), folder.acknowledged());
@@ -135,7 +148,11 @@ public final class StoreOpening {
     }
 
     private void bringUpToDate() throws IOException, SQLException {
-        BackupFile.keep(folder, folder.file(), folder.backups().resolve("enthalpa-" + stamp(clock) + "-before-update.zip"), clock);
+        BackupFile.keep(
+                folder,
+                folder.file(),
+                folder.backups().resolve("enthalpa-" + stamp(clock) + "-before-update.zip"),
+                clock);
         Path aside = folder.aside();
         try {
             Path copy = aside.resolve(folder.file().getFileName());
@@ -153,16 +170,19 @@ public final class StoreOpening {
             Schema.migrate(pool.source());
             String fault = Soundness.fault(pool.sql(), java.util.OptionalLong.empty());
             if (!fault.isEmpty()) {
-                throw new StartFault("the builds could not be brought up to date: " + fault + ". They were left as they are.");
+                throw new StartFault(
+                        "the builds could not be brought up to date: " + fault + ". They were left as they are.");
             }
         }
     }
 
     private StartFault anothers() {
-        return new StartFault(folder.file() + " belongs to another program; it was left as it is. Choose an empty folder: --data DIR");
+        return new StartFault(folder.file()
+                + " belongs to another program; it was left as it is. Choose an empty folder: --data DIR");
     }
 
     private StartFault damaged(String how, @Nullable Exception cause) {
-        return new StartFault(folder.file() + " is damaged, " + how + "; it was left as it is. " + folder.wayBack(), cause);
+        return new StartFault(
+                folder.file() + " is damaged, " + how + "; it was left as it is. " + folder.wayBack(), cause);
     }
 }

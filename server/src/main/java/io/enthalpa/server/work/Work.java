@@ -29,16 +29,16 @@ public class Work {
     private final ConcurrentHashMap<Question, FutureTask<?>> running = new ConcurrentHashMap<>();
     private final List<Consumer<String>> whenLeft = new CopyOnWriteArrayList<>();
 
-    private record Question(String page, String kind) {
-    }
+    private record Question(String page, String kind) {}
 
     Work() {
         int processors = Runtime.getRuntime().availableProcessors();
-        threads = new ThreadPoolExecutor(processors, processors, 0, TimeUnit.SECONDS, new ArrayBlockingQueue<>(MOST_WAITING), work -> {
-            Thread thread = new Thread(work, "work");
-            thread.setDaemon(true);
-            return thread;
-        });
+        threads = new ThreadPoolExecutor(
+                processors, processors, 0, TimeUnit.SECONDS, new ArrayBlockingQueue<>(MOST_WAITING), work -> {
+                    Thread thread = new Thread(work, "work");
+                    thread.setDaemon(true);
+                    return thread;
+                });
     }
 
     /**

@@ -25,6 +25,7 @@ import tools.jackson.databind.node.ObjectNode;
 class AnswersTest {
     @TempDir
     static Path data;
+
     private static RunningServer server;
     private static JsonNode van;
     private static JsonNode juniper;
@@ -62,11 +63,14 @@ class AnswersTest {
         JsonNode answer = preview(van, "C").json().at("/answers/0");
         assertThat(answer.at("/steady/stations/4/temperature_C").doubleValue())
                 .isCloseTo(steady.path().stations().get(4).temperature() - 273.15, within(1e-9));
-        assertThat(answer.at("/steady/flow_kg_s").doubleValue()).isCloseTo(steady.path().flow(), within(1e-12));
+        assertThat(answer.at("/steady/flow_kg_s").doubleValue())
+                .isCloseTo(steady.path().flow(), within(1e-12));
         assertThat(answer.at("/soak/verdict/worst_C").doubleValue())
                 .isCloseTo(java.util.Arrays.stream(trace.intake()).max().orElseThrow() - 273.15, within(1e-9));
         assertThat(answer.at("/soak/audit/error_pct").doubleValue()).isLessThan(0.5);
-        assertThat(answer.at("/soak/trace/time_s").size()).isEqualTo(answer.at("/soak/trace/running").size()).isBetween(500, 1000);
+        assertThat(answer.at("/soak/trace/time_s").size())
+                .isEqualTo(answer.at("/soak/trace/running").size())
+                .isBetween(500, 1000);
     }
 
     @Test
@@ -75,7 +79,8 @@ class AnswersTest {
             for (JsonNode answer : preview(document).json().get("answers")) {
                 assertThat(answer.has("fault")).isFalse();
                 assertThat(answer.at("/soak/audit/error_pct").doubleValue()).isLessThan(0.5);
-                assertThat(answer.at("/steady/notes").findValuesAsString("kind")).doesNotContain("BLOWER_LIMITED", "MACH_BEYOND_FORMULAS");
+                assertThat(answer.at("/steady/notes").findValuesAsString("kind"))
+                        .doesNotContain("BLOWER_LIMITED", "MACH_BEYOND_FORMULAS");
             }
         }
     }
@@ -97,7 +102,8 @@ class AnswersTest {
         Reply refused = preview(document);
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.json().at("/fault/field").asString()).isEqualTo("/climate/humidity_pct");
-        assertThat(preview(van, "Z").json().at("/answers/0/fault/sentence").asString()).contains("option is Z");
+        assertThat(preview(van, "Z").json().at("/answers/0/fault/sentence").asString())
+                .contains("option is Z");
     }
 
     /** What a change promises is what it does when it is made. */
@@ -105,16 +111,24 @@ class AnswersTest {
     void changesWorthTryingKeepTheirWord() {
         ObjectNode request = JsonMapper.shared().createObjectNode().put("option", "B");
         request.set("document", van);
-        JsonNode changes = server.post("/api/preview/changes", request.toString()).json().get("changes");
+        JsonNode changes =
+                server.post("/api/preview/changes", request.toString()).json().get("changes");
         assertThat(changes).isNotEmpty();
-        double before = preview(van, "B").json().at("/answers/0/soak/verdict/worst_C").doubleValue();
+        double before =
+                preview(van, "B").json().at("/answers/0/soak/verdict/worst_C").doubleValue();
         for (JsonNode change : changes) {
             JsonNode document = van.deepCopy();
             String pointer = "/options/1" + change.at("/edits/0/pointer").asString();
             int cut = pointer.lastIndexOf('/');
-            ((ObjectNode) document.at(pointer.substring(0, cut))).put(pointer.substring(cut + 1), change.at("/edits/0/value").doubleValue());
-            double after = preview(document, "B").json().at("/answers/0/soak/verdict/worst_C").doubleValue();
-            assertThat(after - before).as(pointer).isCloseTo(change.get("worst_K").doubleValue(), within(1e-6));
+            ((ObjectNode) document.at(pointer.substring(0, cut)))
+                    .put(pointer.substring(cut + 1), change.at("/edits/0/value").doubleValue());
+            double after = preview(document, "B")
+                    .json()
+                    .at("/answers/0/soak/verdict/worst_C")
+                    .doubleValue();
+            assertThat(after - before)
+                    .as(pointer)
+                    .isCloseTo(change.get("worst_K").doubleValue(), within(1e-6));
         }
     }
 
@@ -139,11 +153,16 @@ class AnswersTest {
         }
         assertThat(known).hasSizeGreaterThan(25).doesNotHaveDuplicates();
         for (JsonNode document : new JsonNode[] {van, juniper, saltline}) {
-            JsonNode reasons = server.post("/api/preview/reasons", asking(document, "C").toString()).json().get("reasons");
+            JsonNode reasons = server.post(
+                            "/api/preview/reasons", asking(document, "C").toString())
+                    .json()
+                    .get("reasons");
             assertThat(reasons.size()).isGreaterThan(15);
             for (JsonNode reason : reasons) {
                 assertThat(known).contains(reason.get("method").asString());
-                assertThat(reason.at("/result/si").isNumber()).as(reason.toString()).isTrue();
+                assertThat(reason.at("/result/si").isNumber())
+                        .as(reason.toString())
+                        .isTrue();
             }
         }
     }
@@ -152,10 +171,13 @@ class AnswersTest {
     @Test
     void reasonsGiveTheNumbersOfTheAnswer() {
         JsonNode steady = preview(van, "C").json().at("/answers/0/steady");
-        JsonNode reasons = server.post("/api/preview/reasons", asking(van, "C").toString()).json().get("reasons");
+        JsonNode reasons = server.post("/api/preview/reasons", asking(van, "C").toString())
+                .json()
+                .get("reasons");
         for (JsonNode reason : reasons) {
             if (reason.at("/result/name").asString().equals("charge out")) {
-                assertThat(reason.at("/result/si").doubleValue() - 273.15).isCloseTo(steady.at("/core/chargeOut_C").doubleValue(), within(1e-6));
+                assertThat(reason.at("/result/si").doubleValue() - 273.15)
+                        .isCloseTo(steady.at("/core/chargeOut_C").doubleValue(), within(1e-6));
                 return;
             }
         }
@@ -165,24 +187,41 @@ class AnswersTest {
     @Test
     void littleStepsOfACoreAreComputedAndKeepTheirPromise() {
         ObjectNode request = asking(van, "C").put("place", "/path/3");
-        JsonNode steps = server.post("/api/preview/core-steps", request.toString()).json().get("steps");
-        assertThat(steps.findValuesAsString("what")).contains("one more charge row", "one more cooling fin in 10 mm", "20 mm deeper");
-        double before = preview(van, "C").json().at("/answers/0/steady/stations/6/temperature_C").doubleValue();
+        JsonNode steps = server.post("/api/preview/core-steps", request.toString())
+                .json()
+                .get("steps");
+        assertThat(steps.findValuesAsString("what"))
+                .contains("one more charge row", "one more cooling fin in 10 mm", "20 mm deeper");
+        double before = preview(van, "C")
+                .json()
+                .at("/answers/0/steady/stations/6/temperature_C")
+                .doubleValue();
         for (JsonNode step : steps) {
             if (step.get("what").asString().equals("20 mm deeper")) {
                 JsonNode changed = van.deepCopy();
-                ((ObjectNode) changed.at("/options/2/path/3")).put("depth_mm", step.get("to").doubleValue());
-                double after = preview(changed, "C").json().at("/answers/0/steady/stations/6/temperature_C").doubleValue();
-                assertThat(after - before).isCloseTo(step.get("intake_K").doubleValue(), within(1e-6)).isNegative();
+                ((ObjectNode) changed.at("/options/2/path/3"))
+                        .put("depth_mm", step.get("to").doubleValue());
+                double after = preview(changed, "C")
+                        .json()
+                        .at("/answers/0/steady/stations/6/temperature_C")
+                        .doubleValue();
+                assertThat(after - before)
+                        .isCloseTo(step.get("intake_K").doubleValue(), within(1e-6))
+                        .isNegative();
             }
         }
     }
 
     @Test
     void mapIsReadFromCsvOrRefusedByName() {
-        String rows = "speed [rpm],flow [kg/s],pressure ratio,efficiency [%]\n60000,0.02,1.5,65\n60000,0.06,1.3,70\n90000,0.04,2.1,66\n90000,0.09,1.8,70\n";
+        String rows =
+                "speed [rpm],flow [kg/s],pressure ratio,efficiency [%]\n60000,0.02,1.5,65\n60000,0.06,1.3,70\n90000,0.04,2.1,66\n90000,0.09,1.8,70\n";
         ObjectNode good = JsonMapper.shared().createObjectNode().put("csv", rows);
-        assertThat(server.post("/api/preview/map", good.toString()).json().at("/map/lines/1/points/0/pressureRatio").doubleValue()).isEqualTo(2.1);
+        assertThat(server.post("/api/preview/map", good.toString())
+                        .json()
+                        .at("/map/lines/1/points/0/pressureRatio")
+                        .doubleValue())
+                .isEqualTo(2.1);
         ObjectNode bad = JsonMapper.shared().createObjectNode().put("csv", rows.replace("pressure ratio", "boost"));
         Reply reply = server.post("/api/preview/map", bad.toString());
         assertThat(reply.status()).isEqualTo(422);
@@ -198,13 +237,24 @@ class AnswersTest {
         ArrayNode legs = JsonMapper.shared().createArrayNode();
         for (String side : new String[] {"left", "right"}) {
             ObjectNode core = (ObjectNode) path.get(3).deepCopy();
-            legs.addObject().put("name", side).putArray("path").add(core.put("name", side + " core").put("width_mm", 200).put("height_mm", 150));
+            legs.addObject()
+                    .put("name", side)
+                    .putArray("path")
+                    .add(core.put("name", side + " core").put("width_mm", 200).put("height_mm", 150));
         }
-        ObjectNode pair = JsonMapper.shared().createObjectNode().put("kind", "pair").put("name", "cores").put("splitAngle_deg", 30)
-                .put("mergeAngle_deg", 20).put("mergedBore_mm", 57);
+        ObjectNode pair = JsonMapper.shared()
+                .createObjectNode()
+                .put("kind", "pair")
+                .put("name", "cores")
+                .put("splitAngle_deg", 30)
+                .put("mergeAngle_deg", 20)
+                .put("mergedBore_mm", 57);
         pair.set("legs", legs);
         path.set(3, pair);
-        JsonNode changes = server.post("/api/preview/changes", asking(document, "C").toString()).json().get("changes");
+        JsonNode changes = server.post(
+                        "/api/preview/changes", asking(document, "C").toString())
+                .json()
+                .get("changes");
         assertThat(changes.findValuesAsString("piece")).containsAnyOf("left core", "right core");
         assertThat(changes.toString()).contains("/path/3/legs/");
     }
@@ -215,7 +265,11 @@ class AnswersTest {
         JsonNode small = edited(juniper, 1, JsonMapper.shared().readTree("""
                 [{"pointer": "/path/3/water/radiator/width_mm", "value": 160}, {"pointer": "/path/3/water/radiator/height_mm", "value": 110},
                  {"pointer": "/path/3/water/radiator/cardWidth_mm", "value": 320}, {"pointer": "/path/3/water/radiator/cardHeight_mm", "value": 240}]"""));
-        assertThat(preview(small, "B").json().at("/answers/0/soak/verdict/limit").asString()).isEqualTo("SINK");
+        assertThat(preview(small, "B")
+                        .json()
+                        .at("/answers/0/soak/verdict/limit")
+                        .asString())
+                .isEqualTo("SINK");
         assertThat(keys(small, "B")).contains("height_mm").contains("depth_mm");
         JsonNode hot = edited(van, 2, JsonMapper.shared().readTree("[]"));
         ((ObjectNode) hot.at("/targets")).put("intake_C", 36);
@@ -223,13 +277,18 @@ class AnswersTest {
         assertThat(verdict.get("limit").asString()).isEqualTo("OUTSIDE_AIR");
         assertThat(verdict.get("needed_pct").doubleValue()).isGreaterThan(92);
         JsonNode ice = preview(saltline, "A").json().at("/answers/0/soak");
-        assertThat(ice.at("/verdict/atWorst/tank_pct").doubleValue()).as("the water stores what the ice has not taken yet").isPositive();
+        assertThat(ice.at("/verdict/atWorst/tank_pct").doubleValue())
+                .as("the water stores what the ice has not taken yet")
+                .isPositive();
         assertThat(ice.at("/trace/switches/0/kind").asString()).isEqualTo("PUMP");
         assertThat(ice.at("/audit/latent_kJ").doubleValue()).isPositive();
     }
 
     private static List<String> keys(JsonNode document, String option) {
-        return server.post("/api/preview/changes", asking(document, option).toString()).json().get("changes").findValuesAsString("key");
+        return server.post("/api/preview/changes", asking(document, option).toString())
+                .json()
+                .get("changes")
+                .findValuesAsString("key");
     }
 
     private static JsonNode edited(JsonNode document, int option, JsonNode edits) {
@@ -245,14 +304,25 @@ class AnswersTest {
     /** What a change to a loop promises is what the changed document gives. */
     @Test
     void changesToALoopKeepTheirPromise() {
-        JsonNode changes = server.post("/api/preview/water-changes", asking(juniper, "A").put("place", "/path/3").toString()).json().get("changes");
-        assertThat(changes.findValuesAsString("what")).anyMatch(w -> w.contains("radiator spigot and radiator outlet, 8 →")).contains("corner ports, fed from the bottom");
+        JsonNode changes = server.post(
+                        "/api/preview/water-changes",
+                        asking(juniper, "A").put("place", "/path/3").toString())
+                .json()
+                .get("changes");
+        assertThat(changes.findValuesAsString("what"))
+                .anyMatch(w -> w.contains("radiator spigot and radiator outlet, 8 →"))
+                .contains("corner ports, fed from the bottom");
         JsonNode before = preview(juniper, "A").json().at("/answers/0/steady");
         for (JsonNode change : changes) {
-            JsonNode after = preview(edited(juniper, 0, change.get("edits")), "A").json().at("/answers/0/steady");
-            assertThat(after.at("/stations/6/temperature_C").asDouble() - before.at("/stations/6/temperature_C").asDouble()).as(change.get("what").asString())
-                    .isCloseTo(change.get("intake_K").asDouble(), within(1e-6)).isNegative();
-            assertThat(after.at("/loops/0/flow_L_min").asDouble()).isCloseTo(change.get("flow_L_min").asDouble(), within(1e-6));
+            JsonNode after =
+                    preview(edited(juniper, 0, change.get("edits")), "A").json().at("/answers/0/steady");
+            assertThat(after.at("/stations/6/temperature_C").asDouble()
+                            - before.at("/stations/6/temperature_C").asDouble())
+                    .as(change.get("what").asString())
+                    .isCloseTo(change.get("intake_K").asDouble(), within(1e-6))
+                    .isNegative();
+            assertThat(after.at("/loops/0/flow_L_min").asDouble())
+                    .isCloseTo(change.get("flow_L_min").asDouble(), within(1e-6));
         }
     }
 
@@ -267,26 +337,50 @@ class AnswersTest {
             losses += Math.max(piece.get("loss_kPa").asDouble(), 0);
         }
         assertThat(losses).isCloseTo(loop.get("head_kPa").asDouble(), within(0.01));
-        assertThat(loop.at("/pieces/5/out_C").asDouble() - loop.at("/pieces/5/in_C").asDouble()).as("the core warms its water").isPositive();
-        assertThat(loop.at("/pieces/9/out_C").asDouble()).as("the radiator cools it back").isCloseTo(loop.get("waterIn_C").asDouble(), within(0.05));
+        assertThat(loop.at("/pieces/5/out_C").asDouble()
+                        - loop.at("/pieces/5/in_C").asDouble())
+                .as("the core warms its water")
+                .isPositive();
+        assertThat(loop.at("/pieces/9/out_C").asDouble())
+                .as("the radiator cools it back")
+                .isCloseTo(loop.get("waterIn_C").asDouble(), within(0.05));
     }
 
     /** Every order of a stack is solved; the one that stands comes first and is the answer's own. */
     @Test
     void ordersOfTheStackAreSolvedAndCompared() {
-        JsonNode orders = server.post("/api/preview/stack-orders", asking(van, "B").put("way", 0).toString()).json().get("orders");
+        JsonNode orders = server.post(
+                        "/api/preview/stack-orders",
+                        asking(van, "B").put("way", 0).toString())
+                .json()
+                .get("orders");
         assertThat(orders.size()).isEqualTo(6);
-        double now = preview(van, "B").json().at("/answers/0/steady/stations/6/temperature_C").asDouble();
+        double now = preview(van, "B")
+                .json()
+                .at("/answers/0/steady/stations/6/temperature_C")
+                .asDouble();
         assertThat(orders.at("/0/intake_C").asDouble()).isCloseTo(now, within(1e-6));
         assertThat(orders.at("/0/order").toString()).isEqualTo("[0,1,2]");
         JsonNode chargeFirst = null;
         for (JsonNode order : orders) {
             chargeFirst = order.get("order").toString().equals("[1,0,2]") ? order : chargeFirst;
         }
-        assertThat(chargeFirst.get("intake_C").asDouble()).as("the charge gains").isLessThan(now - 3);
-        assertThat(chargeFirst.at("/layers/1/heat_kW").asDouble()).as("the cabin loses").isLessThan(0.5 * orders.at("/0/layers/0/heat_kW").asDouble());
-        assertThat(chargeFirst.get("total_kW").asDouble()).as("together nearly the same").isCloseTo(orders.at("/0/total_kW").asDouble(), withinPercentage(6));
-        assertThat(server.post("/api/preview/stack-orders", asking(van, "B").put("way", 7).toString()).json().get("detail").asString()).contains("way of the air is 7");
+        assertThat(chargeFirst.get("intake_C").asDouble())
+                .as("the charge gains")
+                .isLessThan(now - 3);
+        assertThat(chargeFirst.at("/layers/1/heat_kW").asDouble())
+                .as("the cabin loses")
+                .isLessThan(0.5 * orders.at("/0/layers/0/heat_kW").asDouble());
+        assertThat(chargeFirst.get("total_kW").asDouble())
+                .as("together nearly the same")
+                .isCloseTo(orders.at("/0/total_kW").asDouble(), withinPercentage(6));
+        assertThat(server.post(
+                                "/api/preview/stack-orders",
+                                asking(van, "B").put("way", 7).toString())
+                        .json()
+                        .get("detail")
+                        .asString())
+                .contains("way of the air is 7");
     }
 
     @Test
@@ -310,7 +404,8 @@ class AnswersTest {
         JsonNode wide = van.deepCopy();
         ((ObjectNode) wide.at("/options/0/airWays/0")).put("spaceWidth_mm", 500);
         JsonNode answers = preview(wide).json().get("answers");
-        assertThat(answers.at("/0/fault/sentence").asString()).contains("condenser, width is 600 mm", "500 mm", "measure the space again");
+        assertThat(answers.at("/0/fault/sentence").asString())
+                .contains("condenser, width is 600 mm", "500 mm", "measure the space again");
         assertThat(answers.at("/0/fault/field").asString()).isEqualTo("/airWays/0/layers/0");
         assertThat(answers.at("/1/steady/flow_kg_s").asDouble()).isPositive();
     }

@@ -54,7 +54,11 @@ class ApiDescription {
             if (raw != null && raw.isRecord()) {
                 Schema<?> model = context.getDefinedModels().get(raw.getSimpleName());
                 if (model != null) {
-                    model.setRequired(Arrays.stream(raw.getRecordComponents()).filter(c -> !mayBeAbsent(c)).map(RecordComponent::getName).sorted().toList());
+                    model.setRequired(Arrays.stream(raw.getRecordComponents())
+                            .filter(c -> !mayBeAbsent(c))
+                            .map(RecordComponent::getName)
+                            .sorted()
+                            .toList());
                 }
             }
             return schema;

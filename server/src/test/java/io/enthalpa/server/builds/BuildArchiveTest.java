@@ -25,8 +25,10 @@ class BuildArchiveTest {
             {"revision":3,"change":"three","at":"2026-11-28T08:02:00Z","parent":2,"document":{"name":"Bench","a":3}}
             {"revision":4,"change":"four","at":"2026-11-28T08:03:00Z","parent":1,"document":{"name":"Bench four","a":4}}
             """;
+
     @TempDir
     Path folder;
+
     private Database database;
     private JdbcBuildStore store;
     private BuildArchive archive;
@@ -54,8 +56,12 @@ class BuildArchiveTest {
         long build = archive.builds().get(0);
         List<Revision> history = store.history(build, 99, 99);
         assertThat(history).extracting(Revision::change).containsExactly("four", "three", "new");
-        assertThat(history).extracting(Revision::parent).containsExactly(OptionalInt.of(1), OptionalInt.of(1), OptionalInt.empty());
-        assertThat(store.head(build).orElseThrow()).extracting(h -> h.revision().change(), BuildStore.Head::name).containsExactly("four", "Bench four");
+        assertThat(history)
+                .extracting(Revision::parent)
+                .containsExactly(OptionalInt.of(1), OptionalInt.of(1), OptionalInt.empty());
+        assertThat(store.head(build).orElseThrow())
+                .extracting(h -> h.revision().change(), BuildStore.Head::name)
+                .containsExactly("four", "Bench four");
         assertThat(store.document(build, 2)).contains("\"a\" : 3");
     }
 
@@ -63,12 +69,23 @@ class BuildArchiveTest {
     void whatWasChangedHereSinceStaysTheNewest() throws IOException {
         read(LINES);
         long build = archive.builds().get(0);
-        store.append(build, 3, new BuildStore.Draft("{\"name\":\"Bench here\"}", "Bench here", "", "here", null, java.time.Instant.parse("2026-11-28T09:00:00Z")));
+        store.append(
+                build,
+                3,
+                new BuildStore.Draft(
+                        "{\"name\":\"Bench here\"}",
+                        "Bench here",
+                        "",
+                        "here",
+                        null,
+                        java.time.Instant.parse("2026-11-28T09:00:00Z")));
         String later = LINES.replace("\"head\":4", "\"head\":5") + """
                 {"revision":5,"change":"there","at":"2026-11-28T09:01:00Z","parent":4,"document":{"name":"Bench there","a":5}}
                 """;
         assertThat(read(later)).isEqualTo(new Taken(false, 1));
-        assertThat(store.head(build).orElseThrow()).extracting(h -> h.revision().change(), BuildStore.Head::name).containsExactly("here", "Bench here");
+        assertThat(store.head(build).orElseThrow())
+                .extracting(h -> h.revision().change(), BuildStore.Head::name)
+                .containsExactly("here", "Bench here");
         assertThat(store.children(build, 3)).extracting(Revision::change).containsExactly("here", "there");
     }
 }

@@ -16,6 +16,7 @@ import tools.jackson.databind.node.ObjectNode;
 class BuildsTest {
     @TempDir
     static Path data;
+
     private static RunningServer server;
 
     @BeforeAll
@@ -64,7 +65,8 @@ class BuildsTest {
         assertThat(first.raw().headers().firstValue("ETag")).contains("\"2\"");
         assertThat(boost(server.get("/api/builds/" + build.get("id")).json())).isEqualTo(80);
         assertThat(first.json().get("undo").asString()).isEqualTo("boost 100 → 80 kPa");
-        JsonNode history = server.get("/api/builds/" + build.get("id") + "/revisions").json();
+        JsonNode history =
+                server.get("/api/builds/" + build.get("id") + "/revisions").json();
         assertThat(history.findValuesAsString("change")).containsExactly("boost 100 → 80 kPa", "new build");
     }
 
@@ -72,13 +74,16 @@ class BuildsTest {
     @Test
     void aChangeSentTwiceIsKeptOnce() {
         JsonNode build = fresh();
-        assertThat(save(build, 1, 80, "to 80", "edit-a").json().get("revision").intValue()).isEqualTo(2);
-        assertThat(save(build, 2, 70, "to 70", "edit-b").json().get("revision").intValue()).isEqualTo(3);
+        assertThat(save(build, 1, 80, "to 80", "edit-a").json().get("revision").intValue())
+                .isEqualTo(2);
+        assertThat(save(build, 2, 70, "to 70", "edit-b").json().get("revision").intValue())
+                .isEqualTo(3);
         Reply again = save(build, 1, 80, "to 80", "edit-a");
         assertThat(again.status()).isEqualTo(200);
         assertThat(again.json().get("revision").intValue()).isEqualTo(2);
         assertThat(boost(server.get("/api/builds/" + build.get("id")).json())).isEqualTo(70);
-        assertThat(server.get("/api/builds/" + build.get("id") + "/revisions").json()).hasSize(3);
+        assertThat(server.get("/api/builds/" + build.get("id") + "/revisions").json())
+                .hasSize(3);
     }
 
     @Test
@@ -87,16 +92,23 @@ class BuildsTest {
         String path = "/api/builds/" + build.get("id");
         save(build, 1, 80, "to 80");
         save(build, 2, 60, "to 60");
-        assertThat(server.put(path + "/revisions/2/name", "{\"name\":\"as welded\"}").status()).isEqualTo(204);
+        assertThat(server.put(path + "/revisions/2/name", "{\"name\":\"as welded\"}")
+                        .status())
+                .isEqualTo(204);
         JsonNode history = server.get(path + "/revisions?most=2").json();
         assertThat(history.findValuesAsString("change")).containsExactly("to 60", "to 80");
         assertThat(history.get(1).get("name").asString()).isEqualTo("as welded");
-        assertThat(server.get(path + "/revisions?below=2").json().findValuesAsString("change")).containsExactly("new build");
+        assertThat(server.get(path + "/revisions?below=2").json().findValuesAsString("change"))
+                .containsExactly("new build");
         JsonNode looked = server.get(path + "/revisions/2").json();
         assertThat(boost(looked)).isEqualTo(80);
         ObjectNode back = JsonMapper.shared().createObjectNode().put("change", "version 2 brought back");
         back.set("document", looked.get("document"));
-        assertThat(server.put(path, back.toString(), "If-Match", "\"3\"").json().get("revision").intValue()).isEqualTo(4);
+        assertThat(server.put(path, back.toString(), "If-Match", "\"3\"")
+                        .json()
+                        .get("revision")
+                        .intValue())
+                .isEqualTo(4);
         assertThat(boost(server.get(path).json())).isEqualTo(80);
         assertThat(server.get(path + "/revisions/9").status()).isEqualTo(404);
         assertThat(server.put(path + "/revisions/2/name", "{}").status()).isEqualTo(422);
@@ -106,12 +118,15 @@ class BuildsTest {
     void putAwayDuplicatedAndDeletedForGood() {
         JsonNode build = fresh();
         String path = "/api/builds/" + build.get("id");
-        assertThat(server.post(path + "/put-away", "{\"putAway\":true}").json().has("putAwayAt")).isTrue();
-        assertThat(server.post(path + "/put-away", "{\"putAway\":false}").json().has("putAwayAt")).isFalse();
+        assertThat(server.post(path + "/put-away", "{\"putAway\":true}").json().has("putAwayAt"))
+                .isTrue();
+        assertThat(server.post(path + "/put-away", "{\"putAway\":false}").json().has("putAwayAt"))
+                .isFalse();
         String uid = java.util.UUID.randomUUID().toString();
         JsonNode copy = server.post(path + "/duplicate?uid=" + uid, "").json();
         assertThat(copy.at("/document/name").asString()).isEqualTo("Copy of New build");
-        assertThat(server.post(path + "/duplicate?uid=" + uid, "").json().get("id")).isEqualTo(copy.get("id"));
+        assertThat(server.post(path + "/duplicate?uid=" + uid, "").json().get("id"))
+                .isEqualTo(copy.get("id"));
         assertThat(server.delete(path).status()).isEqualTo(204);
         assertThat(server.get(path).status()).isEqualTo(404);
         assertThat(server.get("/api/builds/" + copy.get("id")).status()).isEqualTo(200);
@@ -121,9 +136,11 @@ class BuildsTest {
     void rowsKeepTheirIdentities() {
         JsonNode build = fresh();
         ObjectNode document = (ObjectNode) build.get("document").deepCopy();
-        tools.jackson.databind.node.ArrayNode path = (tools.jackson.databind.node.ArrayNode) document.at("/options/0/path");
+        tools.jackson.databind.node.ArrayNode path =
+                (tools.jackson.databind.node.ArrayNode) document.at("/options/0/path");
         String last = path.get(path.size() - 1).get("id").asString();
-        ObjectNode pipe = path.get(2).deepCopy().isObject() ? (ObjectNode) path.get(2).deepCopy() : null;
+        ObjectNode pipe =
+                path.get(2).deepCopy().isObject() ? (ObjectNode) path.get(2).deepCopy() : null;
         path.insert(2, pipe.put("id", "mine-1").put("name", "put in before"));
         ObjectNode request = JsonMapper.shared().createObjectNode().put("change", "pipe put in");
         request.set("document", document);
@@ -133,7 +150,12 @@ class BuildsTest {
         assertThat(now.get(now.size() - 1).get("id").asString()).isEqualTo(last);
         assertThat(now.findValuesAsString("id")).isNotEmpty();
         pipe.put("id", "not an identity!");
-        assertThat(server.put("/api/builds/" + build.get("id"), request.toString(), "If-Match", "\"2\"").json().get("detail").asString()).contains("id").contains("letters and figures");
+        assertThat(server.put("/api/builds/" + build.get("id"), request.toString(), "If-Match", "\"2\"")
+                        .json()
+                        .get("detail")
+                        .asString())
+                .contains("id")
+                .contains("letters and figures");
     }
 
     @Test
@@ -148,13 +170,18 @@ class BuildsTest {
         JsonNode twice = server.post(path + "/undo", "", "If-Match", "\"2\"").json();
         assertThat(boost(twice)).isEqualTo(100);
         assertThat(twice.has("undo")).isFalse();
-        assertThat(boost(server.post(path + "/undo", "", "If-Match", "\"1\"").json())).as("at the first nothing happens").isEqualTo(100);
-        assertThat(boost(server.post(path + "/redo", "", "If-Match", "\"1\"").json())).isEqualTo(80);
+        assertThat(boost(server.post(path + "/undo", "", "If-Match", "\"1\"").json()))
+                .as("at the first nothing happens")
+                .isEqualTo(100);
+        assertThat(boost(server.post(path + "/redo", "", "If-Match", "\"1\"").json()))
+                .isEqualTo(80);
         Reply branch = save(build, 2, 70, "to 70");
         assertThat(branch.json().get("revision").intValue()).isEqualTo(4);
         assertThat(branch.json().has("redo")).isFalse();
         server.post(path + "/undo", "", "If-Match", "\"4\"");
-        assertThat(boost(server.post(path + "/redo", "", "If-Match", "\"2\"").json())).as("redo takes the youngest way").isEqualTo(70);
+        assertThat(boost(server.post(path + "/redo", "", "If-Match", "\"2\"").json()))
+                .as("redo takes the youngest way")
+                .isEqualTo(70);
     }
 
     @Test
@@ -165,8 +192,11 @@ class BuildsTest {
         assertThat(stale.status()).isEqualTo(409);
         assertThat(boost(stale.json().get("theirs"))).isEqualTo(80);
         assertThat(stale.json().at("/yours/options/0/boost_kPa").doubleValue()).isEqualTo(90);
-        assertThat(server.get("/api/builds/" + build.get("id") + "/revisions").json()).hasSize(2);
-        assertThat(server.post("/api/builds/" + build.get("id") + "/undo", "", "If-Match", "\"1\"").status()).isEqualTo(409);
+        assertThat(server.get("/api/builds/" + build.get("id") + "/revisions").json())
+                .hasSize(2);
+        assertThat(server.post("/api/builds/" + build.get("id") + "/undo", "", "If-Match", "\"1\"")
+                        .status())
+                .isEqualTo(409);
     }
 
     @Test
@@ -175,17 +205,28 @@ class BuildsTest {
         Reply refused = save(build, 1, -5, "to -5");
         assertThat(refused.status()).isEqualTo(422);
         assertThat(refused.json().at("/fault/field").asString()).isEqualTo("/options/0/boost_kPa");
-        assertThat(refused.json().get("detail").asString()).contains("boost is -5 kPa").contains("0 and 500 kPa");
-        assertThat(server.get("/api/builds/" + build.get("id")).json().get("revision").intValue()).isEqualTo(1);
-        assertThat(server.put("/api/builds/" + build.get("id"), "{\"document\":{}", "If-Match", "\"1\"").status()).isEqualTo(400);
-        assertThat(server.put("/api/builds/" + build.get("id"), "{}", "If-Match", "one").status()).isGreaterThanOrEqualTo(400);
+        assertThat(refused.json().get("detail").asString())
+                .contains("boost is -5 kPa")
+                .contains("0 and 500 kPa");
+        assertThat(server.get("/api/builds/" + build.get("id"))
+                        .json()
+                        .get("revision")
+                        .intValue())
+                .isEqualTo(1);
+        assertThat(server.put("/api/builds/" + build.get("id"), "{\"document\":{}", "If-Match", "\"1\"")
+                        .status())
+                .isEqualTo(400);
+        assertThat(server.put("/api/builds/" + build.get("id"), "{}", "If-Match", "one")
+                        .status())
+                .isGreaterThanOrEqualTo(400);
     }
 
     @Test
     void fileComesBackAsItWent() {
         JsonNode build = fresh();
         Reply file = server.get("/api/builds/" + build.get("id") + "/file");
-        assertThat(file.raw().headers().firstValue("Content-Disposition").orElse("")).contains("new-build.enthalpa.json");
+        assertThat(file.raw().headers().firstValue("Content-Disposition").orElse(""))
+                .contains("new-build.enthalpa.json");
         Reply again = server.post("/api/builds", file.raw().body());
         assertThat(again.status()).isEqualTo(201);
         assertThat(again.json().get("document")).isEqualTo(build.get("document"));
@@ -193,12 +234,17 @@ class BuildsTest {
 
     @Test
     void brokenFileIsRefusedByPlace() {
-        String file = server.get("/api/builds/" + fresh().get("id") + "/file").raw().body();
+        String file =
+                server.get("/api/builds/" + fresh().get("id") + "/file").raw().body();
         int builds = server.get("/api/builds").json().size();
         Reply cut = server.post("/api/builds", file.substring(0, file.length() / 2));
         assertThat(cut.status()).isEqualTo(422);
         assertThat(cut.json().get("detail").asString()).contains("line").contains("ends in the middle");
-        assertThat(server.post("/api/builds", file.replaceFirst("\"version\" : \\d", "\"version\" : 9")).json().get("detail").asString()).contains("version 9");
+        assertThat(server.post("/api/builds", file.replaceFirst("\"version\" : \\d", "\"version\" : 9"))
+                        .json()
+                        .get("detail")
+                        .asString())
+                .contains("version 9");
         assertThat(server.get("/api/builds").json()).hasSize(builds);
     }
 

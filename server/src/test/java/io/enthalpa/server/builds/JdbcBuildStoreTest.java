@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import io.enthalpa.server.builds.BuildStore.Draft;
-import io.enthalpa.server.store.Database;
 import io.enthalpa.server.problem.StoreFault;
+import io.enthalpa.server.store.Database;
 import io.enthalpa.server.store.TestStore;
 import java.nio.file.Path;
 import java.time.Instant;
@@ -25,8 +25,10 @@ import org.junit.jupiter.api.io.TempDir;
 
 class JdbcBuildStoreTest {
     private static final Instant NOW = Instant.parse("2026-11-25T10:00:00Z");
+
     @TempDir
     Path folder;
+
     private Database database;
     private JdbcBuildStore store;
 
@@ -55,7 +57,9 @@ class JdbcBuildStoreTest {
         assertThat(store.append(id, 1, draft("{\"a\":1}", "one"))).hasValue(2);
         assertThat(store.append(id, 1, draft("{\"a\":2}", "two"))).isEmpty();
         assertThat(store.append(404, 1, draft("{}", "none"))).isEmpty();
-        assertThat(store.history(id, 99, 99)).extracting(BuildStore.Revision::number).containsExactly(2, 1);
+        assertThat(store.history(id, 99, 99))
+                .extracting(BuildStore.Revision::number)
+                .containsExactly(2, 1);
         assertThat(store.document(id, 2)).isEqualTo("{\"a\":1}");
         assertThat(store.head(id).orElseThrow().revision().parent()).hasValue(1);
         assertThat(store.history(id, 2, 99).get(0).parent()).isEmpty();
@@ -67,7 +71,9 @@ class JdbcBuildStoreTest {
         ExecutorService writers = Executors.newFixedThreadPool(4);
         try {
             List<Callable<OptionalInt>> tries = IntStream.range(0, 12)
-                    .<Callable<OptionalInt>>mapToObj(i -> () -> store.append(id, 1, draft("{\"i\":" + i + "}", "writer " + i))).toList();
+                    .<Callable<OptionalInt>>mapToObj(
+                            i -> () -> store.append(id, 1, draft("{\"i\":" + i + "}", "writer " + i)))
+                    .toList();
             int won = 0;
             for (Future<OptionalInt> one : writers.invokeAll(tries)) {
                 won += one.get().isPresent() ? 1 : 0;
@@ -132,12 +138,17 @@ class JdbcBuildStoreTest {
         long damaged = build();
         long well = build();
         store.append(damaged, 1, draft("{\"name\":\"one\"}", "one"));
-        database.write(sql -> sql.sql("update content set bytes = X'1234' where build_id = :id and number = 2").param("id", damaged).update());
-        assertThatThrownBy(() -> store.document(damaged, 2)).isInstanceOfSatisfying(StoreFault.class, f -> assertThat(f.kind()).isEqualTo(StoreFault.Kind.DAMAGED));
+        database.write(sql -> sql.sql("update content set bytes = X'1234' where build_id = :id and number = 2")
+                .param("id", damaged)
+                .update());
+        assertThatThrownBy(() -> store.document(damaged, 2))
+                .isInstanceOfSatisfying(
+                        StoreFault.class, f -> assertThat(f.kind()).isEqualTo(StoreFault.Kind.DAMAGED));
         assertThat(store.document(damaged, 1)).isEqualTo("{}");
         assertThat(store.document(well, 1)).isEqualTo("{}");
         assertThat(store.heads()).hasSize(2);
-        assertThat(store.append(damaged, 2, draft("{\"name\":\"whole again\"}", "brought back"))).hasValue(3);
+        assertThat(store.append(damaged, 2, draft("{\"name\":\"whole again\"}", "brought back")))
+                .hasValue(3);
         assertThat(store.document(damaged, 3)).isEqualTo("{\"name\":\"whole again\"}");
     }
 
@@ -165,7 +176,9 @@ class JdbcBuildStoreTest {
         for (int i = 1; i <= 640; i++) {
             store.append(id, i, draft(document(i), "cold pipe bore 57 mm to " + i + " mm"));
         }
-        long bytes = database.read(sql -> sql.sql("select sum(octet_length(bytes)) from content").query(Long.class).single());
+        long bytes = database.read(sql -> sql.sql("select sum(octet_length(bytes)) from content")
+                .query(Long.class)
+                .single());
         assertThat(document(0)).hasSizeBetween(17_000, 19_000);
         assertThat(bytes).isLessThan(640 * 300L);
     }
@@ -173,7 +186,8 @@ class JdbcBuildStoreTest {
     private static String document(int bore) {
         StringBuilder text = new StringBuilder("{");
         for (int i = 0; i < 500; i++) {
-            text.append("\n  \"figure_%d\" : %d,".formatted(i, i == 250 ? bore : (i * 7919L) % 100_003)).append(" ".repeat(12));
+            text.append("\n  \"figure_%d\" : %d,".formatted(i, i == 250 ? bore : (i * 7919L) % 100_003))
+                    .append(" ".repeat(12));
         }
         return text.append("}").toString();
     }

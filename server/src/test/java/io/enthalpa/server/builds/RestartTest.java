@@ -24,16 +24,26 @@ class RestartTest {
             document.put("name", "Kept");
             ObjectNode change = JsonMapper.shared().createObjectNode().put("change", "name");
             change.set("document", document);
-            assertThat(first.put("/api/builds/" + id, change.toString(), "If-Match", "\"1\"").status()).isEqualTo(200);
+            assertThat(first.put("/api/builds/" + id, change.toString(), "If-Match", "\"1\"")
+                            .status())
+                    .isEqualTo(200);
         }
         try (RunningServer second = new RunningServer(data, true)) {
-            assertThat(second.get("/api/builds").json()).as("no demo builds into a store that is in use").hasSize(1);
-            assertThat(second.get("/api/builds/" + id).json().at("/document/name").asString()).isEqualTo("Kept");
-            JsonNode undone = second.post("/api/builds/" + id + "/undo", "", "If-Match", "\"2\"").json();
+            assertThat(second.get("/api/builds").json())
+                    .as("no demo builds into a store that is in use")
+                    .hasSize(1);
+            assertThat(second.get("/api/builds/" + id)
+                            .json()
+                            .at("/document/name")
+                            .asString())
+                    .isEqualTo("Kept");
+            JsonNode undone = second.post("/api/builds/" + id + "/undo", "", "If-Match", "\"2\"")
+                    .json();
             assertThat(undone.at("/document/name").asString()).isEqualTo("New build");
         }
         try (RunningServer third = new RunningServer(data, false)) {
-            JsonNode redone = third.post("/api/builds/" + id + "/redo", "", "If-Match", "\"1\"").json();
+            JsonNode redone = third.post("/api/builds/" + id + "/redo", "", "If-Match", "\"1\"")
+                    .json();
             assertThat(redone.at("/document/name").asString()).isEqualTo("Kept");
         }
     }

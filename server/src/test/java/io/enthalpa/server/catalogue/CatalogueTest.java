@@ -7,7 +7,6 @@ import io.enthalpa.formats.CatalogueCsv;
 import io.enthalpa.formats.CatalogueItem;
 import io.enthalpa.server.RunningServer;
 import io.enthalpa.server.RunningServer.Reply;
-import java.net.http.HttpRequest;
 import java.nio.file.Path;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
@@ -21,6 +20,7 @@ import tools.jackson.databind.node.ObjectNode;
 class CatalogueTest {
     @TempDir
     Path data;
+
     private RunningServer server;
 
     @BeforeEach
@@ -38,7 +38,13 @@ class CatalogueTest {
     }
 
     private static ObjectNode joint(String name) {
-        ObjectNode item = JsonMapper.shared().createObjectNode().put("kind", "joint").put("name", name).put("note", "").put("price", 20).put("mass_kg", 0.2);
+        ObjectNode item = JsonMapper.shared()
+                .createObjectNode()
+                .put("kind", "joint")
+                .put("name", name)
+                .put("note", "")
+                .put("price", 20)
+                .put("mass_kg", 0.2);
         item.putObject("figures").put("bore_mm", 63).put("hoseBore_mm", 67).put("gap_mm", 8);
         return item;
     }
@@ -59,12 +65,18 @@ class CatalogueTest {
 
     @Test
     void itemIsAddedChangedAndTakenOut() {
-        JsonNode added = server.post("/api/catalogue", joint("own coupler").toString()).json();
+        JsonNode added =
+                server.post("/api/catalogue", joint("own coupler").toString()).json();
         long id = added.get("id").longValue();
         ObjectNode dearer = joint("own coupler").put("price", 33.5);
-        assertThat(server.put("/api/catalogue/" + id, dearer.toString(), "If-Match", "\"1\"").json().get("price").doubleValue()).isEqualTo(33.5);
+        assertThat(server.put("/api/catalogue/" + id, dearer.toString(), "If-Match", "\"1\"")
+                        .json()
+                        .get("price")
+                        .doubleValue())
+                .isEqualTo(33.5);
         assertThat(find("?q=own%20coupler").size()).isEqualTo(1);
-        Reply stale = server.put("/api/catalogue/" + id, joint("own coupler").put("price", 1).toString(), "If-Match", "\"1\"");
+        Reply stale = server.put(
+                "/api/catalogue/" + id, joint("own coupler").put("price", 1).toString(), "If-Match", "\"1\"");
         assertThat(stale.status()).isEqualTo(409);
         assertThat(stale.json().at("/theirs/price").doubleValue()).isEqualTo(33.5);
         assertThat(delete(id, 1).status()).isEqualTo(409);
@@ -91,9 +103,24 @@ class CatalogueTest {
     void refusalNamesFieldValueAndRange() {
         ObjectNode wrong = joint("bad");
         ((ObjectNode) wrong.get("figures")).put("hoseBore_mm", 50);
-        assertThat(server.post("/api/catalogue", wrong.toString()).json().at("/fault/sentence").asString()).contains("hose bore is 50 mm").contains("at least the pipe's bore");
-        assertThat(server.post("/api/catalogue", joint("bad").put("price", -3).toString()).json().at("/fault/sentence").asString()).contains("price is -3.0");
-        assertThat(server.post("/api/catalogue", joint("bad").put("kind", "wing").toString()).json().at("/fault/sentence").asString()).contains("one of core, pipe");
+        assertThat(server.post("/api/catalogue", wrong.toString())
+                        .json()
+                        .at("/fault/sentence")
+                        .asString())
+                .contains("hose bore is 50 mm")
+                .contains("at least the pipe's bore");
+        assertThat(server.post("/api/catalogue", joint("bad").put("price", -3).toString())
+                        .json()
+                        .at("/fault/sentence")
+                        .asString())
+                .contains("price is -3.0");
+        assertThat(server.post(
+                                "/api/catalogue",
+                                joint("bad").put("kind", "wing").toString())
+                        .json()
+                        .at("/fault/sentence")
+                        .asString())
+                .contains("one of core, pipe");
         assertThat(find("?q=bad").size()).isZero();
     }
 
@@ -109,18 +136,26 @@ class CatalogueTest {
         assertThat(find("").size()).isEqualTo(before);
         List<CatalogueItem> items = CatalogueCsv.read(file);
         assertThat(CatalogueCsv.write(items)).isEqualTo(file);
-        CatalogueItem core = items.stream().filter(i -> i.kind().equals("core")).findFirst().orElseThrow();
+        CatalogueItem core =
+                items.stream().filter(i -> i.kind().equals("core")).findFirst().orElseThrow();
         assertThat(core.figures().at("/block/chargeFin/pitch_mm").doubleValue()).isCloseTo(4, within(1e-12));
     }
 
     @Test
     void oneBadLineTakesNothingInAndIsNamed() {
         int before = find("").size();
-        String text = "kind;name;price;mass_kg;bore_mm;hoseBore_mm;gap_mm\njoint;good;20;0,2;63;67;8\njoint;bad;20;0,2;63;67;-4\n";
+        String text =
+                "kind;name;price;mass_kg;bore_mm;hoseBore_mm;gap_mm\njoint;good;20;0,2;63;67;8\njoint;bad;20;0,2;63;67;-4\n";
         Reply reply = server.post("/api/catalogue/file", csv(text));
         assertThat(reply.status()).isEqualTo(422);
-        assertThat(reply.json().at("/fault/sentence").asString()).contains("catalogue file, line 3").contains("-4 mm");
-        assertThat(server.post("/api/catalogue/file", csv("a,b\n1,2\n")).json().at("/fault/sentence").asString()).contains("no column \"kind\"");
+        assertThat(reply.json().at("/fault/sentence").asString())
+                .contains("catalogue file, line 3")
+                .contains("-4 mm");
+        assertThat(server.post("/api/catalogue/file", csv("a,b\n1,2\n"))
+                        .json()
+                        .at("/fault/sentence")
+                        .asString())
+                .contains("no column \"kind\"");
         assertThat(find("").size()).isEqualTo(before);
     }
 }

@@ -25,6 +25,7 @@ import tools.jackson.databind.node.ObjectNode;
 class JobsTest {
     @TempDir
     static Path data;
+
     private static RunningServer server;
     private static JsonNode van;
 
@@ -47,8 +48,12 @@ class JobsTest {
 
     /** Watches the job's events to their end. */
     private static List<JsonNode> watch(String id) throws Exception {
-        HttpResponse<java.io.InputStream> events = HttpClient.newHttpClient().send(HttpRequest.newBuilder(
-                URI.create("http://127.0.0.1:" + server.port() + "/api/jobs/" + id + "/events")).build(), HttpResponse.BodyHandlers.ofInputStream());
+        HttpResponse<java.io.InputStream> events = HttpClient.newHttpClient()
+                .send(
+                        HttpRequest.newBuilder(
+                                        URI.create("http://127.0.0.1:" + server.port() + "/api/jobs/" + id + "/events"))
+                                .build(),
+                        HttpResponse.BodyHandlers.ofInputStream());
         List<JsonNode> seen = new ArrayList<>();
         try (BufferedReader lines = new BufferedReader(new InputStreamReader(events.body(), StandardCharsets.UTF_8))) {
             for (String line = lines.readLine(); line != null; line = lines.readLine()) {
@@ -70,13 +75,17 @@ class JobsTest {
         assertThat(last.get("state").asString()).isEqualTo("DONE");
         JsonNode spread = last.get("spread");
         assertThat(spread.get("samples").intValue()).isEqualTo(200);
-        assertThat(spread.get("worstLow_C").doubleValue()).isLessThan(spread.get("worstHigh_C").doubleValue());
+        assertThat(spread.get("worstLow_C").doubleValue())
+                .isLessThan(spread.get("worstHigh_C").doubleValue());
         double sum = 0;
         for (JsonNode weight : spread.get("ranking")) {
             sum += weight.get("share_pct").doubleValue();
         }
         assertThat(sum).isBetween(99.9, 100.1);
-        assertThat(server.get("/api/jobs/" + begun.json().get("id").asString()).json().get("spread")).isEqualTo(spread);
+        assertThat(server.get("/api/jobs/" + begun.json().get("id").asString())
+                        .json()
+                        .get("spread"))
+                .isEqualTo(spread);
     }
 
     @Test
@@ -89,10 +98,13 @@ class JobsTest {
         for (JsonNode line : lines) {
             letters.add(line.path("letter").asString(""));
             methods.add(line.path("method").asString(""));
-            assertThat(line.get("time_s").size()).isEqualTo(line.get("intake_C").size()).isBetween(100, 330);
+            assertThat(line.get("time_s").size())
+                    .isEqualTo(line.get("intake_C").size())
+                    .isBetween(100, 330);
         }
         assertThat(letters).contains("A", "B", "C");
-        assertThat(methods).contains("NONE", "AIR", "WATER_RADIATOR", "ICE", "CHILLER", "INJECTION", "INJECTION_ON_TOP");
+        assertThat(methods)
+                .contains("NONE", "AIR", "WATER_RADIATOR", "ICE", "CHILLER", "INJECTION", "INJECTION_ON_TOP");
         for (JsonNode line : lines) {
             if (line.path("method").asString("").equals("ICE")) {
                 assertThat(line.get("iceToFetch_kg").doubleValue()).isPositive();
@@ -103,8 +115,10 @@ class JobsTest {
                 ObjectNode preview = JsonMapper.shared().createObjectNode();
                 preview.set("document", grown);
                 preview.putArray("options").add("D");
-                JsonNode answer = server.post("/api/preview", preview.toString()).json().at("/answers/0");
-                assertThat(answer.at("/soak/verdict/worst_C").doubleValue()).as("taken as it was proposed")
+                JsonNode answer =
+                        server.post("/api/preview", preview.toString()).json().at("/answers/0");
+                assertThat(answer.at("/soak/verdict/worst_C").doubleValue())
+                        .as("taken as it was proposed")
                         .isCloseTo(line.get("worst_C").doubleValue(), org.assertj.core.api.Assertions.within(0.01));
             }
         }
@@ -112,7 +126,8 @@ class JobsTest {
 
     @Test
     void cancelledJobEnds() throws Exception {
-        String id = server.post("/api/jobs/spread", request("A")).json().get("id").asString();
+        String id =
+                server.post("/api/jobs/spread", request("A")).json().get("id").asString();
         assertThat(server.delete("/api/jobs/" + id).status()).isEqualTo(204);
         List<JsonNode> events = watch(id);
         assertThat(events.get(events.size() - 1).get("state").asString()).isIn("CANCELLED", "DONE");

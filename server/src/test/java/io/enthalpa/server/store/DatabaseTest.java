@@ -28,6 +28,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class DatabaseTest {
     @TempDir
     Path parent;
+
     private Path data;
     private final FailingDisk disk = new FailingDisk();
     private Database database;
@@ -47,13 +48,19 @@ class DatabaseTest {
 
     private static void add(Database database, String name) {
         database.write(sql -> {
-            sql.sql("insert into build (head, created_at, name) values (1, current_timestamp, :name)").param("name", name).update();
-            return sql.sql("insert into revision (build_id, number, change_label, created_at) select max(id), 1, 'new', current_timestamp from build").update();
+            sql.sql("insert into build (head, created_at, name) values (1, current_timestamp, :name)")
+                    .param("name", name)
+                    .update();
+            return sql.sql(
+                            "insert into revision (build_id, number, change_label, created_at) select max(id), 1, 'new', current_timestamp from build")
+                    .update();
         });
     }
 
     private List<String> names() {
-        return database.read(sql -> sql.sql("select name from build order by id").query(String.class).list());
+        return database.read(sql -> sql.sql("select name from build order by id")
+                .query(String.class)
+                .list());
     }
 
     /** As after a kill: the file is looked at as it lies on the disk, while the program that wrote it still has it open. */
@@ -61,7 +68,10 @@ class DatabaseTest {
         Path copy = Files.createDirectories(parent.resolve("copy-" + System.nanoTime()));
         Files.copy(data.resolve("enthalpa.mv.db"), copy.resolve("enthalpa.mv.db"));
         try (Pool pool = Pool.open(copy, true, StoreFiles.Disk.REAL)) {
-            return pool.sql().sql("select name from build order by id").query(String.class).list();
+            return pool.sql()
+                    .sql("select name from build order by id")
+                    .query(String.class)
+                    .list();
         }
     }
 
@@ -76,16 +86,21 @@ class DatabaseTest {
 
     @Test
     void onlyTheOwnerMayLook() throws IOException {
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(data))).isEqualTo("rwx------");
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(data.resolve("enthalpa.mv.db")))).isEqualTo("rw-------");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(data)))
+                .isEqualTo("rwx------");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(data.resolve("enthalpa.mv.db"))))
+                .isEqualTo("rw-------");
         database.close();
         database = null;
         Path shared = Files.createDirectories(parent.resolve("home"));
         Files.writeString(shared.resolve("letter.txt"), "mine");
         Files.setPosixFilePermissions(shared, PosixFilePermissions.fromString("rwxr-xr-x"));
         database = StoreOpening.open(shared, disk, Clock.systemUTC());
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(shared))).as("not ours alone").isEqualTo("rwxr-xr-x");
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(shared.resolve("enthalpa.mv.db")))).isEqualTo("rw-------");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(shared)))
+                .as("not ours alone")
+                .isEqualTo("rwxr-xr-x");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(shared.resolve("enthalpa.mv.db"))))
+                .isEqualTo("rw-------");
     }
 
     @ParameterizedTest
@@ -94,7 +109,9 @@ class DatabaseTest {
         add(database, "before");
         disk.refuse(words);
         for (int i = 0; i < 3; i++) {
-            assertThatThrownBy(() -> add(database, "refused")).isInstanceOfSatisfying(StoreFault.class, f -> assertThat(f.kind()).isEqualTo(kind));
+            assertThatThrownBy(() -> add(database, "refused"))
+                    .isInstanceOfSatisfying(
+                            StoreFault.class, f -> assertThat(f.kind()).isEqualTo(kind));
             assertThat(names()).containsExactly("before");
         }
         disk.refuse("");
@@ -107,7 +124,9 @@ class DatabaseTest {
     void aFlushThatFailsAcknowledgesNothing() throws Exception {
         add(database, "before");
         disk.refuseFlush(true);
-        assertThatThrownBy(() -> add(database, "refused")).isInstanceOfSatisfying(StoreFault.class, f -> assertThat(f.kind()).isEqualTo(Kind.FAILING));
+        assertThatThrownBy(() -> add(database, "refused"))
+                .isInstanceOfSatisfying(
+                        StoreFault.class, f -> assertThat(f.kind()).isEqualTo(Kind.FAILING));
         disk.refuseFlush(false);
         add(database, "after");
         assertThat(names()).startsWith("before").endsWith("after");
@@ -140,10 +159,12 @@ class DatabaseTest {
         ExecutorService writers = Executors.newFixedThreadPool(16);
         try {
             int before = disk.flushes.get();
-            List<Callable<Boolean>> work = IntStream.range(0, 160).<Callable<Boolean>>mapToObj(i -> () -> {
-                add(database, "build " + i);
-                return true;
-            }).toList();
+            List<Callable<Boolean>> work = IntStream.range(0, 160)
+                    .<Callable<Boolean>>mapToObj(i -> () -> {
+                        add(database, "build " + i);
+                        return true;
+                    })
+                    .toList();
             writers.invokeAll(work).forEach(done -> assertThat(done).succeedsWithin(java.time.Duration.ofSeconds(20)));
             assertThat(disk.flushes.get() - before).isLessThan(160);
         } finally {
@@ -161,11 +182,15 @@ class DatabaseTest {
         database.close();
         database = null;
         Files.write(data.resolve("enthalpa.mv.db"), older);
-        assertThatThrownBy(() -> StoreOpening.open(data, disk, Clock.systemUTC())).hasMessageContaining("it was changed since it was last closed");
+        assertThatThrownBy(() -> StoreOpening.open(data, disk, Clock.systemUTC()))
+                .hasMessageContaining("it was changed since it was last closed");
         // After a kill there is no seal; the count notices it.
         Files.delete(data.resolve("enthalpa.seal"));
-        assertThatThrownBy(() -> StoreOpening.open(data, disk, Clock.systemUTC())).isInstanceOf(StartFault.class).hasMessageContaining("is damaged, 1 of the 2 edits")
-                .hasMessageContaining("left as it is").hasMessageContaining("backup");
+        assertThatThrownBy(() -> StoreOpening.open(data, disk, Clock.systemUTC()))
+                .isInstanceOf(StartFault.class)
+                .hasMessageContaining("is damaged, 1 of the 2 edits")
+                .hasMessageContaining("left as it is")
+                .hasMessageContaining("backup");
         assertThat(Files.readAllBytes(data.resolve("enthalpa.mv.db"))).isEqualTo(older);
     }
 
@@ -175,7 +200,9 @@ class DatabaseTest {
         database.close();
         database = null;
         Files.delete(data.resolve("enthalpa.mv.db"));
-        assertThatThrownBy(() -> StoreOpening.open(data, disk, Clock.systemUTC())).isInstanceOf(StartFault.class).hasMessageContaining("is missing, though 1 edits were kept");
+        assertThatThrownBy(() -> StoreOpening.open(data, disk, Clock.systemUTC()))
+                .isInstanceOf(StartFault.class)
+                .hasMessageContaining("is missing, though 1 edits were kept");
         assertThat(data.resolve("enthalpa.mv.db")).doesNotExist();
     }
 
@@ -186,11 +213,15 @@ class DatabaseTest {
         add(database, "two");
         database.close();
         database = null;
-        try (RandomAccessFile file = new RandomAccessFile(data.resolve("enthalpa.mv.db").toFile(), "rw")) {
+        try (RandomAccessFile file =
+                new RandomAccessFile(data.resolve("enthalpa.mv.db").toFile(), "rw")) {
             file.setLength(9000);
         }
-        assertThatThrownBy(() -> StoreOpening.open(data, disk, Clock.systemUTC())).hasMessageContaining("enthalpa restore " + data.resolve("backups/enthalpa-1-daily.zip"));
-        try (DataFolder folder = DataFolder.take(data); java.io.InputStream zip = Files.newInputStream(folder.backupFiles().get(0))) {
+        assertThatThrownBy(() -> StoreOpening.open(data, disk, Clock.systemUTC()))
+                .hasMessageContaining("enthalpa restore " + data.resolve("backups/enthalpa-1-daily.zip"));
+        try (DataFolder folder = DataFolder.take(data);
+                java.io.InputStream zip =
+                        Files.newInputStream(folder.backupFiles().get(0))) {
             Path kept = BackupFile.restore(folder, zip, "backup", Clock.systemUTC());
             assertThat(kept).exists().hasSize(9000);
         }
@@ -204,17 +235,26 @@ class DatabaseTest {
     void aFileThatIsNoBackupChangesNothing() throws Exception {
         add(database, "one");
         Path aside = database.folder().aside();
-        assertThatThrownBy(() -> BackupFile.take(new java.io.ByteArrayInputStream("PK nothing".getBytes()), aside, "letter.zip"))
-                .isInstanceOf(StoreFault.class).hasMessageContaining("letter.zip is not a backup");
+        assertThatThrownBy(() -> BackupFile.take(
+                        new java.io.ByteArrayInputStream(
+                                "PK nothing".getBytes(java.nio.charset.StandardCharsets.UTF_8)),
+                        aside,
+                        "letter.zip"))
+                .isInstanceOf(StoreFault.class)
+                .hasMessageContaining("letter.zip is not a backup");
         Path zip = parent.resolve("own.zip");
         BackupFile.keep(database, zip, Clock.systemUTC());
         byte[] whole = Files.readAllBytes(zip);
         for (int length = whole.length / 10; length < whole.length - 600; length += whole.length / 20) {
             byte[] cut = java.util.Arrays.copyOf(whole, length);
-            assertThatThrownBy(() -> BackupFile.take(new java.io.ByteArrayInputStream(cut), aside, "cut.zip")).isInstanceOf(StoreFault.class).hasMessageContaining("cut.zip is");
+            assertThatThrownBy(() -> BackupFile.take(new java.io.ByteArrayInputStream(cut), aside, "cut.zip"))
+                    .isInstanceOf(StoreFault.class)
+                    .hasMessageContaining("cut.zip is");
             byte[] turned = whole.clone();
             turned[length + 150] ^= 0x10;
-            assertThatThrownBy(() -> BackupFile.take(new java.io.ByteArrayInputStream(turned), aside, "turned.zip")).isInstanceOf(StoreFault.class).hasMessageContaining("turned.zip is");
+            assertThatThrownBy(() -> BackupFile.take(new java.io.ByteArrayInputStream(turned), aside, "turned.zip"))
+                    .isInstanceOf(StoreFault.class)
+                    .hasMessageContaining("turned.zip is");
         }
         assertThat(names()).containsExactly("one");
     }
@@ -232,11 +272,14 @@ class DatabaseTest {
         assertThat(names()).hasSize(400);
         add(database, "after");
         assertThat(onTheDisk()).hasSize(401);
-        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(data.resolve("enthalpa.mv.db")))).isEqualTo("rw-------");
+        assertThat(PosixFilePermissions.toString(Files.getPosixFilePermissions(data.resolve("enthalpa.mv.db"))))
+                .isEqualTo("rw-------");
     }
 
     @Test
     void twoProgramsDoNotShareAFolder() {
-        assertThatThrownBy(() -> StoreOpening.open(data, disk, Clock.systemUTC())).isInstanceOf(StartFault.class).hasMessageContaining("open in another running Enthalpa");
+        assertThatThrownBy(() -> StoreOpening.open(data, disk, Clock.systemUTC()))
+                .isInstanceOf(StartFault.class)
+                .hasMessageContaining("open in another running Enthalpa");
     }
 }

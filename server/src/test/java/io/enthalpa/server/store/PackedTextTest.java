@@ -17,7 +17,15 @@ class PackedTextTest {
 
     /** Bytes that both begin and end alike, counted by hand: no byte may belong to the beginning and to the end. */
     @ParameterizedTest
-    @CsvSource({"abcdef, abXdef, 2, 3", "abc, abcabc, 3, 0", "abcabc, abc, 3, 0", "aaa, aaaa, 3, 0", "abc, abc, 3, 0", "'', abc, 0, 0", "abc, '', 0, 0"})
+    @CsvSource({
+        "abcdef, abXdef, 2, 3",
+        "abc, abcabc, 3, 0",
+        "abcabc, abc, 3, 0",
+        "aaa, aaaa, 3, 0",
+        "abc, abc, 3, 0",
+        "'', abc, 0, 0",
+        "abc, '', 0, 0"
+    })
     void onlyTheMiddleIsKept(String other, String text, int start, int end) {
         PackedText packed = PackedText.of(bytes(other), bytes(text));
         assertThat(List.of(packed.start(), packed.end(), packed.length())).containsExactly(start, end, text.length());
@@ -27,7 +35,9 @@ class PackedTextTest {
     @Test
     void toldAgainstAnotherTextItIsRefusedInsteadOfWrong() {
         PackedText packed = PackedText.of(bytes("boost 80 kPa"), bytes("boost 95 kPa"));
-        assertThatThrownBy(() -> packed.unpack(bytes("boost 80 psi"))).isInstanceOfSatisfying(StoreFault.class, f -> assertThat(f.kind()).isEqualTo(StoreFault.Kind.DAMAGED));
+        assertThatThrownBy(() -> packed.unpack(bytes("boost 80 psi")))
+                .isInstanceOfSatisfying(
+                        StoreFault.class, f -> assertThat(f.kind()).isEqualTo(StoreFault.Kind.DAMAGED));
     }
 
     @Test

@@ -45,7 +45,10 @@ class WorkTest {
         assertThat(work.<String>now("other page", "preview", () -> "theirs")).isEqualTo("theirs");
         assertThat(work.<String>now("page", "preview", () -> "newer")).isEqualTo("newer");
         dropped.await();
-        assertThat(older).failsWithin(Duration.ofSeconds(20)).withThrowableThat().withCauseInstanceOf(CancellationException.class);
+        assertThat(older)
+                .failsWithin(Duration.ofSeconds(20))
+                .withThrowableThat()
+                .withCauseInstanceOf(CancellationException.class);
     }
 
     @Test
@@ -77,13 +80,17 @@ class WorkTest {
         while (work.waiting() < Work.MOST_WAITING) {
             Thread.onSpinWait();
         }
-        assertThatThrownBy(() -> work.now("page", "preview", () -> "one more")).isInstanceOf(BusyException.class).hasMessageContaining("Ask again in a moment");
+        assertThatThrownBy(() -> work.now("page", "preview", () -> "one more"))
+                .isInstanceOf(BusyException.class)
+                .hasMessageContaining("Ask again in a moment");
     }
 
     @Test
     void aFailureIsTheAskersOwn() {
         assertThatThrownBy(() -> work.now("page", "preview", () -> {
-            throw new IllegalArgumentException("no such core");
-        })).isInstanceOf(IllegalArgumentException.class).hasMessage("no such core");
+                    throw new IllegalArgumentException("no such core");
+                }))
+                .isInstanceOf(IllegalArgumentException.class)
+                .hasMessage("no such core");
     }
 }

@@ -72,10 +72,14 @@ public final class V3__SmallRevisions extends BaseJavaMigration {
 
     private static void pack(Connection connection) throws SQLException {
         try (Statement list = connection.createStatement();
-                ResultSet rows = list.executeQuery("select r.build_id, r.number, b.head from revision r join build b on b.id = r.build_id order by 1, 2");
-                PreparedStatement read = connection.prepareStatement("select document from revision where build_id = ? and number = ?");
-                PreparedStatement write = connection.prepareStatement("insert into content values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)");
-                PreparedStatement name = connection.prepareStatement("update build set name = ?, summary = ? where id = ?")) {
+                ResultSet rows = list.executeQuery(
+                        "select r.build_id, r.number, b.head from revision r join build b on b.id = r.build_id order by 1, 2");
+                PreparedStatement read =
+                        connection.prepareStatement("select document from revision where build_id = ? and number = ?");
+                PreparedStatement write =
+                        connection.prepareStatement("insert into content values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)");
+                PreparedStatement name =
+                        connection.prepareStatement("update build set name = ?, summary = ? where id = ?")) {
             long build = -1;
             int before = 0;
             int depth = 0;
@@ -134,7 +138,9 @@ public final class V3__SmallRevisions extends BaseJavaMigration {
         }
     }
 
-    private static void insert(PreparedStatement write, long build, int number, @Nullable Integer base, int depth, PackedText packed) throws SQLException {
+    private static void insert(
+            PreparedStatement write, long build, int number, @Nullable Integer base, int depth, PackedText packed)
+            throws SQLException {
         int part = 0;
         for (byte[] piece : packed.parts()) {
             write.setLong(1, build);
