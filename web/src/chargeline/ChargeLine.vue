@@ -257,6 +257,7 @@ const tip = computed(() => {
         </template>
         <text v-else :x="c.x" :y="c.y" text-anchor="middle">
           <tspan class="title">{{ c.title }}</tspan>
+          {{ ' ' }}
           <tspan class="price">{{ c.price }}</tspan>
         </text>
       </g>

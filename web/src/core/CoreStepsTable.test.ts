@@ -5,6 +5,8 @@ import { api } from '../api/client'
 import { Keeper } from '../build/keeper'
 import { useBuild } from '../build/store'
 import type { BuildDocument } from '../document/types'
+import { catalogueView } from '../testing/catalogue'
+import { AnyField } from '../testing/surface'
 import CoreStepsTable from './CoreStepsTable.vue'
 
 describe('a little more core', () => {
@@ -13,10 +15,34 @@ describe('a little more core', () => {
     localStorage.clear()
     setActivePinia(createPinia())
     useBuild().keeper = new Keeper('test', { options: [{ letter: 'A', path: [] }] } as unknown as BuildDocument)
+    useBuild().catalogue = new AnyField(catalogueView)
     vi.spyOn(api, 'coreSteps').mockResolvedValue({
       steps: [
-        { what: 'one more charge row', key: 'height_mm', from: 250, to: 267.5, intake_K: -1.63, loss_kPa: -0.06, mass_kg: 0.42, coldLoss_Pa: -1 },
-        { what: '20 mm wider', key: 'width_mm', from: 500, to: 520, intake_K: -1.2, loss_kPa: 0.07, mass_kg: 0.19 },
+        {
+          step: 'CHARGE_ROW',
+          key: 'height_mm',
+          part: 'core',
+          from: 250,
+          to: 267.5,
+          edits: [{ pointer: '/path/3/height_mm', value: 267.5 }],
+          worst_K: -1.4,
+          intake_K: -1.63,
+          loss_kPa: -0.06,
+          mass_kg: 0.42,
+          coldLoss_Pa: -1,
+        },
+        {
+          step: 'WIDER',
+          key: 'width_mm',
+          part: 'core',
+          from: 500,
+          to: 580,
+          edits: [{ pointer: '/path/3/width_mm', value: 580 }],
+          worst_K: 0.2,
+          intake_K: -1.2,
+          loss_kPa: 0.07,
+          mass_kg: 0.19,
+        },
       ],
     })
   })
@@ -31,8 +57,11 @@ describe('a little more core', () => {
     const [row, wider] = wrapper.findAll('tbody tr')
     expect(row!.text()).toContain('−1.63 °C')
     expect(row!.findAll('td')[0]!.classes()).toContain('better')
+    expect(row!.findAll('td')[1]!.text()).toContain('−1.40 °C')
+    expect(wider!.text()).toContain('80 mm wider')
     expect(wider!.findAll('td')[1]!.classes()).toContain('worse')
-    expect(wider!.findAll('td')[3]!.text()).toBe('')
+    expect(wider!.findAll('td')[2]!.classes()).toContain('worse')
+    expect(wider!.findAll('td')[4]!.text()).toBe('')
     await row!.find('button').trigger('click')
     expect(add).toHaveBeenCalledWith(
       'one more charge row',

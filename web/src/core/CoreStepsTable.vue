@@ -5,7 +5,7 @@ import { useBuild } from '../build/store'
 import { change } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 
-/** What one more row, one more fin, two more centimetres would do at full load; each computed, none guessed. */
+/** What one more row, one more fin or the next larger size would do, at full load and over the duty; each computed, none guessed. */
 const props = defineProps<{ place: string }>()
 const build = useBuild()
 const settings = useSettings()
@@ -21,13 +21,24 @@ const {
 const unit = (metric: string, us: string) => (settings.units === 'us' ? us : metric)
 const tone = (text: string) => (text.startsWith('−') ? 'better' : text.startsWith('+') ? 'worse' : '')
 
+const MORE = { DEEPER: 'deeper', HIGHER: 'higher', WIDER: 'wider' }
+
+/** "one more charge row", "15 mm deeper" */
+function words(s: CoreStep): string {
+  switch (s.step) {
+    case 'CHARGE_ROW':
+      return 'one more charge row'
+    case 'CHARGE_FIN':
+      return 'one more charge fin in 10 mm'
+    case 'COLD_FIN':
+      return 'one more cooling fin in 10 mm'
+    default:
+      return `${build.catalogue!.text(build.catalogue!.field(s.part, s.key), s.to - s.from, settings.units, true)} ${MORE[s.step]}`
+  }
+}
+
 async function tryIt(step: CoreStep): Promise<void> {
-  await build.addOption(
-    step.what,
-    [{ pointer: `${props.place}/${step.key}`, value: step.to }],
-    `option from ${build.letter}: ${step.what}`,
-    asked.value,
-  )
+  await build.addOption(words(step), step.edits, `option from ${build.letter}: ${words(step)}`, asked.value)
 }
 </script>
 
@@ -38,7 +49,8 @@ async function tryIt(step: CoreStep): Promise<void> {
       <thead>
         <tr>
           <th scope="col">change</th>
-          <th scope="col">intake</th>
+          <th scope="col">intake, full load</th>
+          <th scope="col">worst, duty</th>
           <th scope="col">loss</th>
           <th scope="col">mass</th>
           <th scope="col">coolant's loss</th>
@@ -46,10 +58,13 @@ async function tryIt(step: CoreStep): Promise<void> {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="s in steps" :key="s.what">
-          <th scope="row">{{ s.what }}</th>
+        <tr v-for="s in steps" :key="s.step">
+          <th scope="row">{{ words(s) }}</th>
           <td :class="tone(change(s.intake_K, 'K', settings.units, 2))">
             {{ change(s.intake_K, 'K', settings.units, 2) || '0' }} {{ unit('°C', '°F') }}
+          </td>
+          <td :class="tone(change(s.worst_K, 'K', settings.units, 2))">
+            {{ change(s.worst_K, 'K', settings.units, 2) || '0' }} {{ unit('°C', '°F') }}
           </td>
           <td :class="tone(change(s.loss_kPa, 'kPa', settings.units, 2))">
             {{ change(s.loss_kPa, 'kPa', settings.units, 2) || '0' }} {{ unit('kPa', 'psi') }}
@@ -58,7 +73,7 @@ async function tryIt(step: CoreStep): Promise<void> {
           <td>
             {{ s.coldLoss_Pa == null ? '' : `${s.coldLoss_Pa > 0 ? '+' : s.coldLoss_Pa < 0 ? '−' : ''}${Math.abs(s.coldLoss_Pa).toFixed(0)} Pa` }}
           </td>
-          <td><button type="button" class="act" :aria-label="`Try: ${s.what}`" @click="tryIt(s)">Try</button></td>
+          <td><button type="button" class="act" :aria-label="`Try: ${words(s)}`" @click="tryIt(s)">Try</button></td>
         </tr>
       </tbody>
     </table>

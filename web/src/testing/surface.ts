@@ -14,7 +14,7 @@ import { catalogueView } from './catalogue'
 import { steadyView } from './steady'
 
 /** A catalogue that knows every field by a plain length: the surfaces are tested for what they do, the server's test holds the real fields. */
-class AnyField extends Catalogue {
+export class AnyField extends Catalogue {
   override field(part: string, key: string): FieldView {
     return { part, key, label: key, quantity: 'LENGTH', unit: 'mm', min: 0, max: 9999, usual: 10, source: 'test' } as FieldView
   }

@@ -26,8 +26,32 @@ function why(c: WaterChange): string {
   return c.share_pct != null ? `takes ${c.share_pct.toFixed(0)} % of the pump's head now; with it ${flow}` : flow
 }
 
+const size = (mm: number | null | undefined) => spoken(mm ?? 0, 'mm', settings.units)
+
+/** "radiator spigot and radiator outlet, 10 → 17 mm" */
+function words(c: WaterChange): string {
+  const who = c.of.length <= 2 ? c.of.join(' and ') : `${c.of.length} hoses and fittings`
+  const sizes = `${size(c.from_mm).replace(/ .*$/, '')} → ${size(c.to_mm)}`
+  switch (c.what) {
+    case 'WIDER':
+      return `${who}, ${sizes}`
+    case 'CORNER_PORTS':
+      return 'water ports at opposite corners'
+    case 'FED_FROM_BELOW':
+      return 'fed from the bottom'
+    case 'CORNER_PORTS_FED_FROM_BELOW':
+      return 'corner ports, fed from the bottom'
+    case 'SECOND_PUMP':
+      return `a second ${who} behind the first`
+    case 'DEEPER_RADIATOR':
+      return `radiator ${sizes} deep`
+    case 'FINER_ICE':
+      return `ice broken to ${size(c.to_mm)}`
+  }
+}
+
 async function tryIt(c: WaterChange): Promise<void> {
-  await build.addOption(c.what.slice(0, 60), c.edits, `option from ${build.letter}: ${c.what}`, asked.value)
+  await build.addOption(words(c).slice(0, 60), c.edits, `option from ${build.letter}: ${words(c)}`, asked.value)
 }
 </script>
 
@@ -44,13 +68,13 @@ async function tryIt(c: WaterChange): Promise<void> {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="c in changes" :key="c.what">
+        <tr v-for="c in changes" :key="words(c)">
           <th scope="row">
-            {{ capital(c.what) }}<span class="why">{{ why(c) }}</span>
+            {{ capital(words(c)) }}<span class="why">{{ why(c) }}</span>
           </th>
           <td>{{ spoken(c.flow_L_min, 'L_min', settings.units) }}</td>
           <td class="better">{{ change(c.intake_K, 'K', settings.units) }} {{ settings.units === 'us' ? '°F' : '°C' }}</td>
-          <td><button type="button" class="act" :aria-label="`Try: ${c.what}`" @click="tryIt(c)">Try</button></td>
+          <td><button type="button" class="act" :aria-label="`Try: ${words(c)}`" @click="tryIt(c)">Try</button></td>
         </tr>
         <tr v-if="!changes.length && !looking">
           <td colspan="4" class="none">Nothing on this loop is worth a cut: more water does nothing here.</td>

@@ -18,7 +18,10 @@ describe('the water side', () => {
     vi.spyOn(api, 'waterChanges').mockResolvedValue({
       changes: [
         {
-          what: 'thin spigot, 9 → 19 mm',
+          what: 'WIDER',
+          of: ['thin spigot'],
+          from_mm: 9,
+          to_mm: 19,
           share_pct: 50,
           flow_L_min: 19,
           flowRatio: 1.36,

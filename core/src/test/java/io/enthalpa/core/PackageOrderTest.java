@@ -16,6 +16,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class PackageOrderTest {
     /** From the ground up: a package may import those before it. */
     private static final List<String> ORDER = List.of(
+            "place",
             "fault",
             "source",
             "quantity",
@@ -30,7 +31,8 @@ class PackageOrderTest {
             "endurance",
             "build",
             "sizing",
-            "explain");
+            "explain",
+            "trial");
 
     private static final JavaClasses CORE = new ClassFileImporter()
             .withImportOption(new ImportOption.DoNotIncludeTests())

@@ -91,14 +91,14 @@ class PiecesIT extends OnDemo {
         Locator row = page.raw()
                 .getByRole(
                         AriaRole.ROW,
-                        new com.microsoft.playwright.Page.GetByRoleOptions().setName(Pattern.compile("^20 mm deeper")));
+                        new com.microsoft.playwright.Page.GetByRoleOptions().setName(Pattern.compile("^16 mm deeper")));
         String promise = row.getByRole(AriaRole.CELL)
                 .first()
                 .textContent()
                 .replace('−', '-')
                 .replaceAll("[^0-9.+-]", "");
         double before = solved("C").path().intakeTemperature();
-        page.button("Try: 20 mm deeper").click();
+        page.button("Try: 16 mm deeper").click();
         assertThat(page.raw()).hasURL(Pattern.compile("option=D"));
         page.saved();
         assertThat(decimal(solved("D").path().intakeTemperature() - before, 2)).isEqualTo(promise);

@@ -1,11 +1,16 @@
 package io.enthalpa.core.build;
 
+import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.coolingair.AirWaySpec;
+import io.enthalpa.core.waterloop.WaterLoopSpec;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.function.UnaryOperator;
 
 /**
- * One way of doing the job.
+ * One way of doing the job. Its {@code with...} make another that differs in one thing: what tries a change does so with them.
  *
  * @param letter "A"
  * @param name   "stock core"
@@ -17,5 +22,33 @@ public record BuildOption(String letter, String name, double boost, List<PathEle
     public BuildOption {
         path = List.copyOf(path);
         airWays = List.copyOf(airWays);
+    }
+
+    /** @return with one piece changed, as it is now */
+    @SuppressWarnings("unchecked")
+    public <P extends PathElement> BuildOption with(Pieces.Placed<P> placed, UnaryOperator<P> change) {
+        return new BuildOption(
+                letter, name, boost, Pieces.with(placed.spot(), path, piece -> change.apply((P) piece)), airWays);
+    }
+
+    /** @param core cooled by water @return with its loop changed */
+    public BuildOption withLoop(Pieces.Placed<PathElement.Core> core, UnaryOperator<WaterLoopSpec> change) {
+        return with(
+                core,
+                c -> c.withCooling(new CoolingSide.Water(change.apply(c.loop().orElseThrow()))));
+    }
+
+    /** @return with one way of the air changed */
+    public BuildOption withWay(int way, UnaryOperator<AirWaySpec> change) {
+        List<AirWaySpec> ways = new ArrayList<>(airWays);
+        ways.set(way, change.apply(ways.get(way)));
+        return new BuildOption(letter, name, boost, path, ways);
+    }
+
+    /** @return whether a way of the air brings what meets a core, or its radiator */
+    public boolean isInWay(PathElement.Core core) {
+        return airWays.stream()
+                .flatMap(way -> way.layers().stream())
+                .anyMatch(layer -> !layer.isOther() && layer.name().equals(core.name()));
     }
 }

@@ -8,6 +8,7 @@ import io.enthalpa.core.loss.DiameterChange;
 import io.enthalpa.core.loss.JointLoss;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.loss.ThrottleLoss;
+import java.util.Arrays;
 import java.util.List;
 
 /** Pieces in a row, with the total state of the air in front of each and behind the last. A workspace: one for one thread. */
@@ -29,6 +30,8 @@ final class Chain {
     private final double[] stepBore;
     private final PipeSpec.Loss[] fixedLoss;
     private final int[] coreNumber;
+    /** K behind each spray the last time: it hardly moves from one pass to the next. */
+    private final double[] sprayedTo;
     /** Of each piece whose wall is counted; -1 elsewhere. */
     private final int[] wallNumber;
     /** Of each piece that is a core; null elsewhere. */
@@ -55,6 +58,8 @@ final class Chain {
         stepBore = new double[n];
         fixedLoss = new PipeSpec.Loss[n];
         coreNumber = new int[n];
+        sprayedTo = new double[n];
+        Arrays.fill(sprayedTo, Double.NaN);
         wallNumber = new int[n];
         model = new CoreModel[n];
         double bore = boreBefore;
@@ -256,7 +261,9 @@ final class Chain {
                 temperature[i],
                 pressure[i + 1],
                 march.target - outside,
-                march.ambient.temperature());
+                march.ambient.temperature(),
+                sprayedTo[i]);
+        sprayedTo[i] = cooling.temperature();
         temperature[i + 1] = cooling.temperature();
         displaced[i + 1] = 1 - (1 - displaced[i]) * (1 - cooling.displaced());
     }

@@ -6,6 +6,8 @@ import io.enthalpa.core.engine.InjectionSpec;
 import io.enthalpa.core.exchanger.ChargeCooler;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.place.Spot;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.waterloop.RawWaterSpec;
 import java.util.ArrayList;
 import java.util.List;
@@ -16,7 +18,6 @@ import java.util.Optional;
  * Every way of the air passes exactly one blower, no core before it, and ends in a plenum.
  */
 public final class ChargePath {
-    private static final String PIECES = "/path";
     /** Two blowers, two cores and two banks each as a pair, and one to spare. */
     private static final int MOST_PAIRS = 4;
 
@@ -56,17 +57,18 @@ public final class ChargePath {
                 "plenums",
                 count(elements, PathElement.Plenum.class),
                 banks ? "only those of the two legs" : "exactly 1");
-        walk(elements, PIECES, false);
+        walk(elements, Spot.Row.PATH, false);
         require(!blowers.isEmpty(), "blowers", 0, "exactly 1 on every way of the air");
     }
 
     /** @param blown whether a blower stands before these pieces @return whether one stands before what follows them */
-    private boolean walk(List<PathElement> pieces, String pointer, boolean blown) {
+    private boolean walk(List<PathElement> pieces, Spot.Row row, boolean blown) {
         boolean now = blown;
         for (int i = 0; i < pieces.size(); i++) {
             PathElement piece = pieces.get(i);
+            Spot here = row.at(i);
             if (isWalled(piece)) {
-                walls.add(PathWall.of(piece, pointer + "/" + i));
+                walls.add(PathWall.of(piece, here));
             }
             if (piece instanceof PathElement.Blower blower) {
                 require(!now, "blowers", 2, "exactly 1 on every way of the air");
@@ -74,17 +76,17 @@ public final class ChargePath {
                 now = true;
             } else if (piece instanceof PathElement.Core core) {
                 require(now, "place of the core", "before the blower", "behind the blower");
-                cores.add(new CoreSlot(pointer + "/" + i, core, cooler(core, pointer + "/" + i)));
+                cores.add(new CoreSlot(here, core, cooler(core, here)));
             } else if (piece instanceof PathElement.Injection injection) {
                 sprays.add(injection.spec());
             } else if (piece instanceof PathElement.Parallel parallel) {
-                now = walkLegs(parallel, pointer + "/" + i, now, i == pieces.size() - 1);
+                now = walkLegs(parallel, here, now, i == pieces.size() - 1);
             }
         }
         return now;
     }
 
-    private boolean walkLegs(PathElement.Parallel parallel, String pointer, boolean blown, boolean last) {
+    private boolean walkLegs(PathElement.Parallel parallel, Spot here, boolean blown, boolean last) {
         require(
                 parallel.legs().size() == 2,
                 "pipes side by side in " + parallel.name(),
@@ -99,7 +101,7 @@ public final class ChargePath {
                     "pairs of pipes inside leg " + leg.name(),
                     "one",
                     "none: legs do not part again");
-            after[k] = walk(leg.path(), pointer + "/legs/" + k + "/path", blown);
+            after[k] = walk(leg.path(), here.leg(k), blown);
             require(
                     count(leg.path(), PathElement.Plenum.class) == (last && parallel.endsInBanks() ? 1 : 0),
                     "plenums in leg " + leg.name(),
@@ -110,7 +112,7 @@ public final class ChargePath {
         return after[0];
     }
 
-    private static ChargeCooler cooler(PathElement.Core core, String pointer) {
+    private static ChargeCooler cooler(PathElement.Core core, Spot here) {
         try {
             return core.cooling() instanceof CoolingSide.Water water
                     ? new ChargeCooler(
@@ -120,13 +122,14 @@ public final class ChargePath {
                             water.loop().raw().map(RawWaterSpec::fouling).orElse(0.0))
                     : new ChargeCooler(core.spec());
         } catch (EnthalpaFault fault) {
-            throw fault.at(pointer + "/" + fault.field(), core.name() + ", " + fault.label());
+            throw fault.about(here, fault.field(), core.name() + ", " + fault.label());
         }
     }
 
     private static void require(boolean holds, String what, Object found, String wanted) {
         if (!holds) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, PIECES, what, String.valueOf(found), wanted, "");
+            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "", what, String.valueOf(found), wanted, "")
+                    .about(Subject.Whole.PATH, "", what);
         }
     }
 

@@ -1,12 +1,13 @@
 package io.enthalpa.core.chargepath;
 
 import io.enthalpa.core.exchanger.ChargeCooler;
+import io.enthalpa.core.place.Spot;
 
 /**
  * A core where it stands in a path.
  *
- * @param pointer where in the option's document, "/path/3" or "/path/3/legs/0/path/1"
+ * @param spot    where it stands
  * @param element as the user made it
  * @param cooler  ready to compute with
  */
-public record CoreSlot(String pointer, PathElement.Core element, ChargeCooler cooler) {}
+public record CoreSlot(Spot spot, PathElement.Core element, ChargeCooler cooler) {}

@@ -6,6 +6,7 @@ import io.enthalpa.core.exchanger.CoreSpec;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
+import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.List;
 import java.util.Optional;
 
@@ -95,6 +96,14 @@ public sealed interface PathElement {
             this(name, bore, loss, flow, heatGain, dirtyLoss, soiling, 0);
         }
 
+        public Filter withHeatGain(double other) {
+            return new Filter(name, bore, loss, flow, other, dirtyLoss, soiling, bayShare);
+        }
+
+        public Filter withBayShare(double other) {
+            return new Filter(name, bore, loss, flow, heatGain, dirtyLoss, soiling, other);
+        }
+
         /** @return Pa at the reading's flow, as dirty as it is */
         public double lossNow() {
             return loss + soiling * (dirtyLoss - loss);
@@ -129,6 +138,10 @@ public sealed interface PathElement {
         @Override
         public <T> T to(Cases<T> cases) {
             return cases.pipe(this);
+        }
+
+        public Pipe withSpec(PipeSpec other) {
+            return new Pipe(name, other, wall);
         }
 
         public Pipe(String name, PipeSpec spec) {
@@ -189,6 +202,19 @@ public sealed interface PathElement {
             return cases.core(this);
         }
 
+        public Core withSpec(CoreSpec other) {
+            return new Core(name, other, cooling);
+        }
+
+        public Core withCooling(CoolingSide other) {
+            return new Core(name, spec, other);
+        }
+
+        /** @return the loop that takes its heat; empty where air does */
+        public Optional<WaterLoopSpec> loop() {
+            return cooling instanceof CoolingSide.Water water ? Optional.of(water.loop()) : Optional.empty();
+        }
+
         @Override
         public double bore() {
             return spec.portBore();
@@ -218,6 +244,10 @@ public sealed interface PathElement {
         @Override
         public <T> T to(Cases<T> cases) {
             return cases.plenum(this);
+        }
+
+        public Plenum withWall(PlenumWallSpec other) {
+            return new Plenum(name, bore, volume, Optional.of(other));
         }
 
         public Plenum(String name, double bore, double volume) {
@@ -250,6 +280,10 @@ public sealed interface PathElement {
 
         public Parallel {
             legs = List.copyOf(legs);
+        }
+
+        public Parallel withLegs(List<Leg> others) {
+            return new Parallel(name, splitAngle, others, mergeAngle, mergedBore, balance);
         }
 
         /** @return true when each leg fills its own plenum */

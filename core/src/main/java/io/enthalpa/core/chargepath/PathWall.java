@@ -4,6 +4,7 @@ import io.enthalpa.core.exchanger.PlainPassage;
 import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.fluid.Transport;
 import io.enthalpa.core.loss.PipeSpec;
+import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.source.ValidityRange;
@@ -37,7 +38,7 @@ public final class PathWall {
     private static final double ANY_PRESSURE = 150e3;
 
     private final String name;
-    private final String pointer;
+    private final Spot spot;
     private final double capacity;
     private final double bore;
     private final double length;
@@ -48,9 +49,9 @@ public final class PathWall {
     private final PlenumWallSpec plenum;
     private final double emissivity;
 
-    private PathWall(String name, String pointer, PipeSpec spec, PipeWallSpec wall) {
+    private PathWall(String name, Spot spot, PipeSpec spec, PipeWallSpec wall) {
         this.name = name;
-        this.pointer = pointer;
+        this.spot = spot;
         this.pipe = wall;
         this.plenum = null;
         bore = spec.bore();
@@ -67,9 +68,9 @@ public final class PathWall {
         emissivity = wall.wrap() > 0 ? 0.9 : spec.material().emissivity();
     }
 
-    private PathWall(String name, String pointer, double bore, PlenumWallSpec wall) {
+    private PathWall(String name, Spot spot, double bore, PlenumWallSpec wall) {
         this.name = name;
-        this.pointer = pointer;
+        this.spot = spot;
         this.pipe = null;
         this.plenum = wall;
         this.bore = bore;
@@ -81,21 +82,21 @@ public final class PathWall {
         emissivity = 0;
     }
 
-    static PathWall of(PathElement piece, String pointer) {
+    static PathWall of(PathElement piece, Spot spot) {
         if (piece instanceof PathElement.Pipe p) {
-            return new PathWall(p.name(), pointer, p.spec(), p.wall());
+            return new PathWall(p.name(), spot, p.spec(), p.wall());
         }
         PathElement.Plenum p = (PathElement.Plenum) piece;
-        return new PathWall(p.name(), pointer, p.bore(), p.wall().orElseThrow());
+        return new PathWall(p.name(), spot, p.bore(), p.wall().orElseThrow());
     }
 
     public String name() {
         return name;
     }
 
-    /** @return where in the option's document */
-    public String pointer() {
-        return pointer;
+    /** @return the piece it belongs to */
+    public Spot spot() {
+        return spot;
     }
 
     /** @return J/K */

@@ -43,6 +43,30 @@ public record AirWaySpec(
             moved.add(new Layer(
                     l.name(), l.kind(), l.across(), l.up(), layers.get(i).gap(), l.other()));
         }
+        return withLayers(moved);
+    }
+
+    public AirWaySpec withOpening(OpeningSpec other) {
+        return new AirWaySpec(
+                name, spaceWidth, spaceHeight, other, seal, ducted, layers, fan, exitArea, exitPressure, recirculation);
+    }
+
+    public AirWaySpec withSeal(double other) {
+        return new AirWaySpec(
+                name,
+                spaceWidth,
+                spaceHeight,
+                opening,
+                other,
+                ducted,
+                layers,
+                fan,
+                exitArea,
+                exitPressure,
+                recirculation);
+    }
+
+    public AirWaySpec withLayers(List<Layer> other) {
         return new AirWaySpec(
                 name,
                 spaceWidth,
@@ -50,10 +74,15 @@ public record AirWaySpec(
                 opening,
                 seal,
                 ducted,
-                moved,
+                other,
                 fan,
                 exitArea,
                 exitPressure,
                 recirculation);
+    }
+
+    public AirWaySpec withExitArea(double other) {
+        return new AirWaySpec(
+                name, spaceWidth, spaceHeight, opening, seal, ducted, layers, fan, other, exitPressure, recirculation);
     }
 }

@@ -40,4 +40,12 @@ public record OpeningSpec(
     public double area() {
         return Math.max(free(), 0.01) * open * width * height;
     }
+
+    public OpeningSpec withHeight(double other) {
+        return new OpeningSpec(width, other, pressure, open, rounded, walls);
+    }
+
+    public OpeningSpec withWalls(List<Wall> others) {
+        return new OpeningSpec(width, height, pressure, open, rounded, others);
+    }
 }

@@ -7,6 +7,7 @@ import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.place.Subject;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -36,25 +37,26 @@ final class AirSide {
         this.factor = doubt.factor(Unknown.COOLING_AIR);
         boolean[] taken = new boolean[cores.size()];
         for (int w = 0; w < specs.size(); w++) {
-            add(specs.get(w), "/airWays/" + w, taken);
+            add(specs.get(w), w, taken);
         }
     }
 
-    private void add(AirWaySpec spec, String pointer, boolean[] taken) {
+    private void add(AirWaySpec spec, int way, boolean[] taken) {
         int[] owners = new int[spec.layers().size()];
         List<AirWay.Member> members = new ArrayList<>();
         for (int k = 0; k < owners.length; k++) {
             Layer layer = spec.layers().get(k);
-            owners[k] = layer.isOther() ? NONE : owner(layer, pointer + "/layers/" + k);
+            owners[k] = layer.isOther() ? NONE : owner(layer, new Subject.Layer(way, k));
             if (owners[k] != NONE) {
                 if (taken[owners[k]]) {
                     throw EnthalpaFault.of(
-                            FaultKind.CONTRADICTION,
-                            pointer + "/layers/" + k + "/name",
-                            layer.name(),
-                            "in the air twice",
-                            "there once",
-                            "Take one of them out.");
+                                    FaultKind.CONTRADICTION,
+                                    "name",
+                                    layer.name(),
+                                    "in the air twice",
+                                    "there once",
+                                    "Take one of them out.")
+                            .about(new Subject.Layer(way, k), "name", layer.name());
                 }
                 taken[owners[k]] = true;
             }
@@ -63,13 +65,13 @@ final class AirSide {
         try {
             ways.add(new AirWay(spec, members, ambient.temperature(), ambient.pressure(), ambient.air()));
         } catch (EnthalpaFault fault) {
-            throw fault.at(pointer + "/" + fault.field(), fault.label());
+            throw fault.about(new Subject.Way(way), fault.field(), fault.label());
         }
         owner.add(owners);
         solved.add(new HashMap<>());
     }
 
-    private int owner(Layer layer, String pointer) {
+    private int owner(Layer layer, Subject here) {
         boolean radiator = layer.kind() == Layer.Kind.RADIATOR;
         Predicate<CooledCore> fits = core ->
                 core.slot().element().name().equals(layer.name()) && (radiator ? core.hasRadiator() : !core.hasLoop());
@@ -78,13 +80,17 @@ final class AirSide {
                 return k;
             }
         }
+        String label = radiator ? "radiator in the stack" : "core in the stack";
         throw EnthalpaFault.of(
-                FaultKind.CONTRADICTION,
-                pointer + "/name",
-                radiator ? "radiator in the stack" : "core in the stack",
-                "\"" + layer.name() + "\"",
-                radiator ? "the name of a core whose water loop has a radiator" : "the name of a core that air cools",
-                "Choose one of the path's cores, or take the layer out.");
+                        FaultKind.CONTRADICTION,
+                        "name",
+                        label,
+                        "\"" + layer.name() + "\"",
+                        radiator
+                                ? "the name of a core whose water loop has a radiator"
+                                : "the name of a core that air cools",
+                        "Choose one of the path's cores, or take the layer out.")
+                .about(here, "name", label);
     }
 
     List<AirWay> ways() {

@@ -5,6 +5,8 @@ import io.enthalpa.core.coolingair.AirFlow;
 import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.endurance.Note.Kind;
 import io.enthalpa.core.fluid.GlycolWater;
+import io.enthalpa.core.place.Spot;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.waterloop.CorePorts;
 import io.enthalpa.core.waterloop.LoopHeights;
 import io.enthalpa.core.waterloop.LoopPiece;
@@ -26,24 +28,25 @@ final class ColdNotes {
 
     static void about(List<Note> notes, SteadyResult result, Ambient ambient) {
         for (LoopResult loop : result.loops()) {
-            String here = loop.slot().pointer() + "/water";
-            flow(notes, loop, here);
-            air(notes, loop, here);
-            heat(notes, loop, here, ambient);
+            flow(notes, loop);
+            air(notes, loop);
+            heat(notes, loop, ambient);
         }
         for (int w = 0; w < result.ways().size(); w++) {
-            way(notes, result.ways().get(w), "/airWays/" + w);
+            way(notes, result.ways().get(w), w);
         }
     }
 
-    private static void flow(List<Note> notes, LoopResult loop, String here) {
+    private static void flow(List<Note> notes, LoopResult loop) {
+        Spot core = loop.slot().spot();
         if (loop.flow().flow() < STALLED) {
-            notes.add(new Note(Kind.PUMP_STALLED, here, loop.flow().flow(), STALLED));
+            notes.add(new Note(
+                    Kind.PUMP_STALLED, new Subject.Loop(core), loop.flow().flow(), STALLED));
             return;
         }
         for (int i = 0; i < loop.flow().pieces().size(); i++) {
             PieceLoss piece = loop.flow().pieces().get(i);
-            String at = here + "/pieces/" + i;
+            Subject at = new Subject.LoopPiece(core, i);
             if (piece.share() > STRANGLED && piece.piece().bore() > 0) {
                 notes.add(new Note(Kind.LOOP_STRANGLED, at, piece.share(), STRANGLED));
             }
@@ -56,13 +59,13 @@ final class ColdNotes {
             if (piece.piece() instanceof LoopPiece.Pump && loop.flow().pastCurve()) {
                 notes.add(new Note(Kind.PUMP_BEYOND_CURVE, at, loop.flow().flow(), 0));
             }
-            if (piece.piece() instanceof LoopPiece.CoreSide core) {
-                ports(notes, core.ports(), at);
+            if (piece.piece() instanceof LoopPiece.CoreSide side) {
+                ports(notes, side.ports(), at);
             }
         }
     }
 
-    private static void ports(List<Note> notes, CorePorts ports, String at) {
+    private static void ports(List<Note> notes, CorePorts ports, Subject at) {
         if (ports.feed() == CorePorts.Feed.TOP) {
             notes.add(new Note(Kind.FED_FROM_TOP, at, ports.washed(), 1));
         }
@@ -71,22 +74,24 @@ final class ColdNotes {
         }
     }
 
-    private static void air(List<Note> notes, LoopResult loop, String here) {
+    private static void air(List<Note> notes, LoopResult loop) {
+        Spot core = loop.slot().spot();
         if (loop.spec().isOpen() || loop.spec().pieces().isEmpty()) {
             return;
         }
         if (!loop.heights().hasTank()) {
-            notes.add(new Note(Kind.LOOP_WITHOUT_TANK, here, 0, 0));
+            notes.add(new Note(Kind.LOOP_WITHOUT_TANK, new Subject.Loop(core), 0, 0));
         } else if (loop.heights().over() > 1e-3) {
             notes.add(new Note(
                     Kind.LOOP_HIGH_SPOT,
-                    here + "/pieces/" + loop.heights().highest(),
+                    new Subject.LoopPiece(core, loop.heights().highest()),
                     loop.heights().over(),
                     LoopHeights.BEARABLE));
         }
     }
 
-    private static void heat(List<Note> notes, LoopResult loop, String here, Ambient ambient) {
+    private static void heat(List<Note> notes, LoopResult loop, Ambient ambient) {
+        Subject here = new Subject.Loop(loop.slot().spot());
         GlycolWater coolant = loop.spec().coolant();
         if (!loop.spec().isOpen() && ambient.temperature() < coolant.freezing() + GlycolWater.MARGIN) {
             notes.add(new Note(Kind.COOLANT_FREEZES, here, ambient.temperature(), coolant.freezing()));
@@ -109,7 +114,8 @@ final class ColdNotes {
         }
     }
 
-    private static void way(List<Note> notes, AirWayResult way, String here) {
+    private static void way(List<Note> notes, AirWayResult way, int number) {
+        Subject here = new Subject.Way(number);
         AirFlow flow = way.flow();
         if (way.spec().opening().free() < WALLED) {
             notes.add(new Note(Kind.OPENING_WALLED, here, way.spec().opening().free(), WALLED));
@@ -130,7 +136,7 @@ final class ColdNotes {
             Layer layer = way.spec().layers().get(k);
             double warmed = way.layers().get(k).airIn() - way.warmth().front();
             if (!layer.isOther() && warmed > PREHEATED) {
-                notes.add(new Note(Kind.AIR_PREHEATED, here + "/layers/" + k, warmed, PREHEATED));
+                notes.add(new Note(Kind.AIR_PREHEATED, new Subject.Layer(number, k), warmed, PREHEATED));
             }
         }
     }

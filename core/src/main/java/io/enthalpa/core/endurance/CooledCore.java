@@ -15,6 +15,7 @@ import io.enthalpa.core.exchanger.Conductances;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.HeatTransfer;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.waterloop.ChillerSpec;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.LoopHydraulics;
@@ -80,7 +81,7 @@ final class CooledCore {
         } catch (EnthalpaFault fault) {
             throw fault.field().contains(" ")
                     ? fault
-                    : fault.at(slot.pointer() + "/water/radiator/" + fault.field(), fault.label());
+                    : fault.about(new Subject.Loop(slot.spot()), "radiator/" + fault.field(), fault.label());
         }
     }
 

@@ -8,6 +8,7 @@ import io.enthalpa.core.chargepath.CoreSlot;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.fluid.HumidAir;
+import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import java.util.ArrayList;
@@ -112,20 +113,15 @@ public final class EnduranceRun {
 
     private void findLastOnes() {
         List<CoreSlot> slots = path.cores();
-        String lastRow = slots.isEmpty() ? "" : row(slots.get(slots.size() - 1));
         for (int k = 0; k < slots.size(); k++) {
-            String row = row(slots.get(k));
-            boolean beside = lastRow.endsWith("/legs/1/path") && row.equals(lastRow.replace("/legs/1/", "/legs/0/"));
-            boolean lastOfRow = k + 1 == slots.size() || !row(slots.get(k + 1)).equals(row);
-            if (lastOfRow && (row.equals(lastRow) || beside)) {
+            Spot.Row row = slots.get(k).spot().row();
+            Spot.Row lastRow = slots.get(slots.size() - 1).spot().row();
+            boolean lastOfRow =
+                    k + 1 == slots.size() || !slots.get(k + 1).spot().row().equals(row);
+            if (lastOfRow && (row.equals(lastRow) || row.isBeside(lastRow))) {
                 lastOnes.add(plants.get(k));
             }
         }
-    }
-
-    /** The list of pieces that a core stands in. */
-    private static String row(CoreSlot slot) {
-        return slot.pointer().substring(0, slot.pointer().lastIndexOf('/'));
     }
 
     /** @return the step that {@link #run} takes while the engine may run, s */
@@ -195,7 +191,7 @@ public final class EnduranceRun {
                         .toList(),
                 IntStream.range(0, walls.size())
                         .mapToObj(k -> new Trace.Wall(
-                                path.walls().get(k).name(), path.walls().get(k).pointer(), wallT[k]))
+                                path.walls().get(k).name(), path.walls().get(k).spot(), wallT[k]))
                         .toList(),
                 IntStream.range(0, fans.length)
                         .filter(w -> fans[w] != null)

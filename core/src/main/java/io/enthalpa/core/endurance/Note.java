@@ -12,6 +12,8 @@ import io.enthalpa.core.exchanger.FinnedCore;
 import io.enthalpa.core.exchanger.RatedCore;
 import io.enthalpa.core.exchanger.ScalingLaw;
 import io.enthalpa.core.loss.PipeSpec;
+import io.enthalpa.core.place.Spot;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.source.ValidityRange;
 import java.util.ArrayList;
 import java.util.List;
@@ -20,11 +22,11 @@ import java.util.List;
  * Something a user should know about a steady answer.
  *
  * @param kind    what
- * @param pointer of the piece it is about, in the option's document: "/path/3"
+ * @param subject what it is about
  * @param value   found
  * @param limit   that it passed
  */
-public record Note(Kind kind, String pointer, double value, double limit) {
+public record Note(Kind kind, Subject subject, double value, double limit) {
     private static final double MACH_COSTLY = 0.3;
     private static final double MACH_LIMIT = 0.4;
     private static final double AREA_STEP = 0.15;
@@ -128,12 +130,12 @@ public record Note(Kind kind, String pointer, double value, double limit) {
                 .engine()
                 .fuel()
                 .ifPresent(fuel -> fuel(notes, fuel, result.path().flow()));
-        row(notes, "/path", result.path().stations(), result.path().pieces(), false);
+        row(notes, Spot.Row.PATH, result.path().stations(), result.path().pieces(), false);
         if (result.path().blowerLimited()) {
             double ambient = system.path().ambient().pressure();
             notes.add(new Note(
                     Kind.BLOWER_LIMITED,
-                    "/path",
+                    Subject.Whole.PATH,
                     result.path().manifoldPressure() - ambient,
                     result.path().askedPressure() - ambient));
         }
@@ -147,16 +149,16 @@ public record Note(Kind kind, String pointer, double value, double limit) {
     private static void fuel(List<Note> notes, FuelDemand fuel, double flow) {
         double disagreement = fuel.airDemand() / flow - 1;
         if (Math.abs(disagreement) > FuelDemand.TOLERATED) {
-            notes.add(new Note(Kind.AIR_DEMANDS_DISAGREE, "/engine", disagreement, FuelDemand.TOLERATED));
+            notes.add(new Note(Kind.AIR_DEMANDS_DISAGREE, Subject.Whole.ENGINE, disagreement, FuelDemand.TOLERATED));
         }
     }
 
     private static void row(
-            List<Note> notes, String pointer, List<Station> stations, List<PieceResult> pieces, boolean blown) {
+            List<Note> notes, Spot.Row row, List<Station> stations, List<PieceResult> pieces, boolean blown) {
         boolean behind = blown;
         for (int i = 0; i < pieces.size(); i++) {
             PieceResult piece = pieces.get(i);
-            String here = pointer + "/" + i;
+            Spot here = row.at(i);
             if (piece.mach() > MACH_LIMIT) {
                 notes.add(new Note(Kind.MACH_BEYOND_FORMULAS, here, piece.mach(), MACH_LIMIT));
             } else if (piece.mach() > MACH_COSTLY) {
@@ -180,7 +182,7 @@ public record Note(Kind kind, String pointer, double value, double limit) {
 
     private static void pair(
             List<Note> notes,
-            String here,
+            Spot here,
             PathElement.Parallel pair,
             PieceResult piece,
             double bore,
@@ -211,21 +213,21 @@ public record Note(Kind kind, String pointer, double value, double limit) {
         for (int k = 0; k < 2; k++) {
             row(
                     notes,
-                    here + "/legs/" + k + "/path",
+                    here.leg(k),
                     piece.legs().get(k).stations(),
                     piece.legs().get(k).pieces(),
                     behind);
         }
     }
 
-    private static void areaStep(List<Note> notes, PathElement from, PathElement to, String here) {
+    private static void areaStep(List<Note> notes, PathElement from, PathElement to, Spot here) {
         double ratio = Math.pow(to.inletBore() / from.bore(), 2);
         if (Math.abs(ratio - 1) > AREA_STEP) {
             notes.add(new Note(Kind.AREA_STEP, here, ratio - 1, AREA_STEP));
         }
     }
 
-    private static void blower(List<Note> notes, String here, BlowerSpec spec, PieceResult piece) {
+    private static void blower(List<Note> notes, Spot here, BlowerSpec spec, PieceResult piece) {
         if (piece.map().isPresent()) {
             map(notes, here, piece.map().get());
         } else if (spec.efficiency() > spec.type().usualHigh() + 1e-9) {
@@ -243,7 +245,7 @@ public record Note(Kind kind, String pointer, double value, double limit) {
         }
     }
 
-    private static void map(List<Note> notes, String here, MapPoint point) {
+    private static void map(List<Note> notes, Spot here, MapPoint point) {
         if (point.place() == MapPoint.Place.SURGE
                 || point.place() == MapPoint.Place.INSIDE && point.surgeMargin() < SURGE_MARGIN) {
             notes.add(new Note(Kind.SURGE, here, point.surgeMargin(), SURGE_MARGIN));
@@ -257,7 +259,7 @@ public record Note(Kind kind, String pointer, double value, double limit) {
     }
 
     private static void core(List<Note> notes, CoreResult core) {
-        String here = core.slot().pointer();
+        Spot here = core.slot().spot();
         if (core.slot().cooler().model() instanceof RatedCore rated) {
             beyond(notes, Kind.CHARGE_FLOW_BEYOND_CARD, here, rated.hotFlowRatio(core.flow()), rated.hotFlows());
             beyond(notes, Kind.COLD_FLOW_BEYOND_CARD, here, rated.coldFlowRatio(core.coldFlow()), rated.coldFlows());
@@ -287,13 +289,13 @@ public record Note(Kind kind, String pointer, double value, double limit) {
         }
     }
 
-    private static void fin(List<Note> notes, Kind kind, String here, FinFlow flow) {
+    private static void fin(List<Note> notes, Kind kind, Spot here, FinFlow flow) {
         if (!flow.withinRange()) {
             notes.add(new Note(kind, here, flow.reynolds(), 0));
         }
     }
 
-    private static void beyond(List<Note> notes, Kind kind, String here, double value, ValidityRange range) {
+    private static void beyond(List<Note> notes, Kind kind, Spot here, double value, ValidityRange range) {
         if (!range.contains(value)) {
             notes.add(new Note(kind, here, value, value < range.min() ? range.min() : range.max()));
         }

@@ -1,5 +1,6 @@
 package io.enthalpa.core.endurance;
 
+import io.enthalpa.core.place.Spot;
 import java.util.List;
 
 /**
@@ -91,10 +92,10 @@ public record Trace(
 
     /**
      * @param name        of the piece
-     * @param pointer     of the piece in the option's document
+     * @param spot        where the piece stands
      * @param temperature K
      */
-    public record Wall(String name, String pointer, double[] temperature) {}
+    public record Wall(String name, Spot spot, double[] temperature) {}
 
     /**
      * @param way as the way of the air is called

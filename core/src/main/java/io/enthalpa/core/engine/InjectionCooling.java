@@ -40,6 +40,12 @@ public record InjectionCooling(double temperature, double water, double alcohol,
     private static final double WATER_MOLAR_MASS = 18.01528e-3;
     private static final double COLDEST = 240;
     private static final double TEMPERATURE_TOLERANCE = 1e-9;
+    /** K. */
+    private static final double SECANT_START = 0.01;
+    /** K from the start that a secant may go. */
+    private static final double SECANT_REACH = 20;
+
+    private static final int SECANT_STEPS = 8;
     /** J/(kg K), liquid water. */
     private static final double WATER_HEAT_CAPACITY = 4180;
 
@@ -51,6 +57,7 @@ public record InjectionCooling(double temperature, double water, double alcohol,
      * @param pressure Pa absolute where it evaporates
      * @param boost    Pa above outside there, which decides the nozzle's flow
      * @param liquidT  K of the liquid in its tank
+     * @param near     K, an outlet to start from; NaN without one
      */
     public static InjectionCooling of(
             InjectionSpec spec,
@@ -59,7 +66,8 @@ public record InjectionCooling(double temperature, double water, double alcohol,
             double inlet,
             double pressure,
             double boost,
-            double liquidT) {
+            double liquidT,
+            double near) {
         double liquid = spec.flow(boost);
         if (liquid <= 0) {
             return new InjectionCooling(inlet, 0, 0, 0, false);
@@ -75,8 +83,45 @@ public record InjectionCooling(double temperature, double water, double alcohol,
                 sprayedWater * WATER_HEAT_CAPACITY + sprayedAlcohol * Methanol.LIQUID_HEAT_CAPACITY,
                 inlet,
                 liquidT);
+        double secant = Double.isNaN(near) ? Double.NaN : secant(spray, near);
+        if (!Double.isNaN(secant)) {
+            return spray.answer(secant);
+        }
         BrentSolver brent = new BrentSolver(1e-13, TEMPERATURE_TOLERANCE, 1e-9);
         return spray.answer(brent.solve(100, spray::heatLeft, COLDEST, Math.max(inlet, liquidT) + 5));
+    }
+
+    /** As in {@link #of(InjectionSpec, HumidAir, double, double, double, double, double, double)}, from nowhere near. */
+    public static InjectionCooling of(
+            InjectionSpec spec,
+            HumidAir air,
+            double flow,
+            double inlet,
+            double pressure,
+            double boost,
+            double liquidT) {
+        return of(spec, air, flow, inlet, pressure, boost, liquidT, Double.NaN);
+    }
+
+    /** @return where no heat is left, from close by; NaN where the spray's state changes on the way and bracketing must find it */
+    private static double secant(Spray spray, double near) {
+        double before = near - SECANT_START;
+        double now = near;
+        double leftBefore = spray.heatLeft(before);
+        for (int i = 0; i < SECANT_STEPS; i++) {
+            double left = spray.heatLeft(now);
+            double next = now - left * (now - before) / (left - leftBefore);
+            if (Math.abs(next - now) < TEMPERATURE_TOLERANCE) {
+                return next;
+            }
+            if (!(Math.abs(next - near) < SECANT_REACH)) {
+                return Double.NaN;
+            }
+            before = now;
+            leftBefore = left;
+            now = next;
+        }
+        return Double.NaN;
     }
 
     /** One spray at one state: what evaporates at a temperature, and whether the charge has heat left then. */

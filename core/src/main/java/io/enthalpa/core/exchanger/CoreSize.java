@@ -21,4 +21,16 @@ public record CoreSize(double width, double height, double depth) {
     public double chargeSection() {
         return height * depth;
     }
+
+    public CoreSize withWidth(double other) {
+        return new CoreSize(other, height, depth);
+    }
+
+    public CoreSize withHeight(double other) {
+        return new CoreSize(width, other, depth);
+    }
+
+    public CoreSize withDepth(double other) {
+        return new CoreSize(width, height, other);
+    }
 }

@@ -25,4 +25,12 @@ public record CoreSpec(
     public Coolant coolant() {
         return basis.coolant();
     }
+
+    public CoreSpec withSize(CoreSize other) {
+        return new CoreSpec(construction, other, basis, arrangement, tanks, inletTowards);
+    }
+
+    public CoreSpec withBasis(CoreBasis other) {
+        return new CoreSpec(construction, size, other, arrangement, tanks, inletTowards);
+    }
 }

@@ -85,4 +85,9 @@ public record FinSpec(FinType type, double gap, double pitch, double thickness, 
         }
         return this;
     }
+
+    /** @return the same fins, another distance apart, m */
+    public FinSpec withPitch(double other) {
+        return new FinSpec(type, gap, other, thickness, interval, louvreAngle);
+    }
 }

@@ -99,4 +99,14 @@ public record FinnedBlock(
         charge.checked("chargeFin", "charge fin");
         cold.checked("coldFin", "cooling fin");
     }
+
+    public FinnedBlock withCharge(FinSpec other) {
+        return new FinnedBlock(
+                construction, coolant, other, cold, plate, bar, conductivity, chargeFouling, coldFouling);
+    }
+
+    public FinnedBlock withCold(FinSpec other) {
+        return new FinnedBlock(
+                construction, coolant, charge, other, plate, bar, conductivity, chargeFouling, coldFouling);
+    }
 }

@@ -13,6 +13,7 @@ import io.enthalpa.core.fluid.Water;
 import io.enthalpa.core.loss.FallingCurve;
 import io.enthalpa.core.loss.FittingLoss;
 import io.enthalpa.core.loss.FrictionFactor;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.waterloop.ChillerSpec;
@@ -30,24 +31,24 @@ import java.util.List;
 /** Opens what water and cooling air do. */
 final class ColdReasons {
     private final List<Reason> reasons = new ArrayList<>();
-    private String here = "";
+    private Subject here;
 
-    private ColdReasons() {}
+    private ColdReasons(Subject here) {
+        this.here = here;
+    }
 
     static List<Reason> ofLoop(LoopResult loop) {
-        ColdReasons r = new ColdReasons();
-        r.here = loop.slot().pointer() + "/water";
+        ColdReasons r = new ColdReasons(new Subject.Loop(loop.slot().spot()));
         r.loop(loop);
         for (int i = 0; i < loop.flow().pieces().size(); i++) {
-            r.here = loop.slot().pointer() + "/water/pieces/" + i;
+            r.here = new Subject.LoopPiece(loop.slot().spot(), i);
             r.piece(loop.flow().pieces().get(i), loop);
         }
         return r.reasons;
     }
 
     static List<Reason> ofWay(AirWayResult way, int index) {
-        ColdReasons r = new ColdReasons();
-        r.here = "/airWays/" + index;
+        ColdReasons r = new ColdReasons(new Subject.Way(index));
         r.add(
                 volume("air through the opening", way.flow().total()),
                 AirWay.METHOD,
@@ -62,7 +63,7 @@ final class ColdReasons {
                 Figure.plain("free opening, m2", way.spec().opening().area()));
         for (int k = 0; k < way.layers().size(); k++) {
             LayerResult layer = way.layers().get(k);
-            r.here = "/airWays/" + index + "/layers/" + k;
+            r.here = new Subject.Layer(index, k);
             r.add(
                     Reasons.temperature("air behind it", layer.airOut()),
                     way.spec().layers().get(k).isOther() ? OtherExchanger.METHOD : AirWay.METHOD,
@@ -76,7 +77,7 @@ final class ColdReasons {
     /** The air of a core that stands in no way. */
     static Reason faceShare(CoreResult core) {
         return new Reason(
-                core.slot().pointer(),
+                core.slot().spot(),
                 new Figure("outside air at the face", core.faceSpeed(), Quantity.SPEED),
                 FaceAirSpec.METHOD,
                 List.of(Reasons.flow("coolant", core.coldFlow()), Reasons.temperature("coolant in", core.coldIn())));

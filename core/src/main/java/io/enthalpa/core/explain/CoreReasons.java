@@ -18,6 +18,7 @@ import io.enthalpa.core.exchanger.RatedCore;
 import io.enthalpa.core.exchanger.TankEffect;
 import io.enthalpa.core.explain.Reason.Figure;
 import io.enthalpa.core.fluid.WaterVapour;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.source.Method;
 import java.util.ArrayList;
@@ -25,15 +26,15 @@ import java.util.List;
 
 /** Opens what a core does. */
 final class CoreReasons {
-    private final String here;
+    private final Subject here;
     private final List<Reason> reasons = new ArrayList<>();
 
-    private CoreReasons(String here) {
+    private CoreReasons(Subject here) {
         this.here = here;
     }
 
     static List<Reason> of(CoreResult core, Ambient outside) {
-        CoreReasons r = new CoreReasons(core.slot().pointer());
+        CoreReasons r = new CoreReasons(core.slot().spot());
         r.heat(core);
         if (core.slot().cooler().model() instanceof FinnedCore finned) {
             r.geometry(core, finned, (FinnedBlock) core.slot().element().spec().basis());

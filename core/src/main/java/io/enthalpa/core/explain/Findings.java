@@ -1,8 +1,8 @@
 package io.enthalpa.core.explain;
 
 import io.enthalpa.core.build.Answer;
-import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.endurance.EnergyAudit;
 import io.enthalpa.core.endurance.ResistanceShares;
 import io.enthalpa.core.endurance.RunFigures;
@@ -56,10 +56,9 @@ public final class Findings {
 
     /** @return in the order they are told */
     public static List<Finding> of(Answer answer, Trace trace) {
-        PathElement.Core last = last(answer.option().path());
-        Optional<WaterLoopSpec> loop = last != null && last.cooling() instanceof CoolingSide.Water water
-                ? Optional.of(water.loop())
-                : Optional.empty();
+        List<PathElement.Core> cores = Pieces.cores(answer.option().path());
+        Optional<WaterLoopSpec> loop =
+                cores.isEmpty() ? Optional.empty() : cores.get(cores.size() - 1).loop();
         return of(
                 answer.verdict(trace),
                 answer.figures(trace),
@@ -79,22 +78,6 @@ public final class Findings {
             }
         }
         return List.copyOf(findings.found);
-    }
-
-    /** The core nearest the plenum, by which the verdict is read. */
-    private static PathElement.Core last(List<PathElement> path) {
-        PathElement.Core last = null;
-        for (PathElement piece : path) {
-            if (piece instanceof PathElement.Core core) {
-                last = core;
-            } else if (piece instanceof PathElement.Parallel pair) {
-                for (PathElement.Leg leg : pair.legs()) {
-                    PathElement.Core within = last(leg.path());
-                    last = within == null ? last : within;
-                }
-            }
-        }
-        return last;
     }
 
     private void say(Kind kind, Figure... named) {

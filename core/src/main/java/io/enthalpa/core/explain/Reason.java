@@ -1,5 +1,6 @@
 package io.enthalpa.core.explain;
 
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.source.Method;
 import java.util.List;
@@ -7,12 +8,12 @@ import java.util.List;
 /**
  * How one number of an answer came about.
  *
- * @param subject what it is about: pointer of a piece in the option, "/path/3", or "/engine", "/climate"
+ * @param subject what it is about
  * @param result  the number
  * @param method  that gave it
  * @param numbers that went in
  */
-public record Reason(String subject, Figure result, Method method, List<Figure> numbers) {
+public record Reason(Subject subject, Figure result, Method method, List<Figure> numbers) {
     public Reason {
         numbers = List.copyOf(numbers);
     }

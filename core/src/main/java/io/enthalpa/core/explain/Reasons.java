@@ -32,6 +32,8 @@ import io.enthalpa.core.loss.JunctionLoss;
 import io.enthalpa.core.loss.MitreLoss;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.loss.ThrottleLoss;
+import io.enthalpa.core.place.Spot;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.source.Method;
 import java.util.ArrayList;
@@ -57,7 +59,7 @@ public final class Reasons {
         reasons.bay(build, path);
         reasons.whole(result.path());
         reasons.walled = path.bay().isPresent();
-        reasons.row("/path", result.path().stations(), result.path().pieces());
+        reasons.row(Spot.Row.PATH, result.path().stations(), result.path().pieces());
         for (CoreResult core : result.cores()) {
             reasons.reasons.addAll(CoreReasons.of(core, path.ambient()));
             if (!result.inWay(core)) {
@@ -73,7 +75,7 @@ public final class Reasons {
         return reasons.reasons;
     }
 
-    private void add(String subject, Figure result, Method method, Figure... numbers) {
+    private void add(Subject subject, Figure result, Method method, Figure... numbers) {
         reasons.add(new Reason(subject, result, method, List.of(numbers)));
     }
 
@@ -99,19 +101,19 @@ public final class Reasons {
 
     private void climate(Build build, Ambient ambient) {
         add(
-                "/climate",
+                Subject.Whole.CLIMATE,
                 pressure("outside pressure", ambient.pressure()),
                 Atmosphere.METHOD,
                 length("altitude", build.climate().altitude()));
         add(
-                "/climate",
+                Subject.Whole.CLIMATE,
                 temperature("dew point outside", ambient.air().dewPoint(ambient.pressure())),
                 WaterVapour.METHOD,
                 temperature("outside air", ambient.temperature()),
                 share("humidity", build.climate().humidity()),
                 share("water in the air, by mass", air.waterMassFraction()));
         add(
-                "/climate",
+                Subject.Whole.CLIMATE,
                 new Figure("density outside", air.density(ambient.pressure(), ambient.temperature()), Quantity.DENSITY),
                 HumidAir.METHOD,
                 pressure("pressure", ambient.pressure()),
@@ -121,7 +123,7 @@ public final class Reasons {
     private void bay(Build build, ChargePath path) {
         path.bay()
                 .ifPresent(bay -> add(
-                        "/bay",
+                        Subject.Whole.BAY,
                         temperature(
                                 "bay at full load, settled",
                                 path.ambient().temperature()
@@ -135,7 +137,7 @@ public final class Reasons {
 
     private void engine(Build build, EngineSpec engine, PathResult path) {
         add(
-                "/engine",
+                Subject.Whole.ENGINE,
                 flow("air the engine takes", path.flow()),
                 EngineSpec.METHOD,
                 pressure("manifold, absolute", path.manifoldPressure()),
@@ -145,7 +147,7 @@ public final class Reasons {
                 share("volumetric efficiency", engine.volumetricEfficiency()));
         engine.fuel()
                 .ifPresent(fuel -> add(
-                        "/engine",
+                        Subject.Whole.ENGINE,
                         flow("air from power", fuel.airDemand()),
                         FuelDemand.METHOD,
                         new Figure("power", fuel.power(), Quantity.POWER),
@@ -156,7 +158,7 @@ public final class Reasons {
 
     private void whole(PathResult path) {
         add(
-                "/path",
+                Subject.Whole.PATH,
                 Figure.plain("pressure ratio", path.pressureRatio()),
                 ChargePathSolver.METHOD,
                 pressure("asked in the manifold, absolute", path.askedPressure()),
@@ -164,7 +166,7 @@ public final class Reasons {
                 Figure.plain("residual", path.residual()),
                 Figure.plain("rounds of the solver", path.iterations()));
         add(
-                "/path",
+                Subject.Whole.PATH,
                 new Figure("time to fill", path.filling().time(), Quantity.TIME),
                 Filling.METHOD,
                 new Figure("volume behind the blower", path.filling().volume(), Quantity.VOLUME),
@@ -172,13 +174,13 @@ public final class Reasons {
                 flow("full flow", path.flow()));
     }
 
-    private void row(String pointer, List<Station> stations, List<PieceResult> pieces) {
+    private void row(Spot.Row row, List<Station> stations, List<PieceResult> pieces) {
         for (int i = 0; i < pieces.size(); i++) {
-            piece(pointer + "/" + i, stations.get(i), stations.get(i + 1), pieces.get(i));
+            piece(row.at(i), stations.get(i), stations.get(i + 1), pieces.get(i));
         }
     }
 
-    private void piece(String here, Station in, Station out, PieceResult piece) {
+    private void piece(Spot here, Station in, Station out, PieceResult piece) {
         PathElement element = piece.element();
         Figure loss = pressure("loss", piece.loss() - piece.stepLoss());
         double head = out.density() * out.velocity() * out.velocity() / 2;
@@ -259,7 +261,7 @@ public final class Reasons {
         }
     }
 
-    private void wall(String here, Station in, Station out) {
+    private void wall(Subject here, Station in, Station out) {
         if (walled) {
             add(
                     here,
@@ -269,7 +271,7 @@ public final class Reasons {
         }
     }
 
-    private void pipe(String here, PipeSpec spec, Station out, double head) {
+    private void pipe(Subject here, PipeSpec spec, Station out, double head) {
         double reynolds = out.density() * out.velocity() * spec.bore() / air.viscosity(out.staticTemperature());
         double friction = FrictionFactor.darcy(reynolds, spec.material().roughness() / spec.bore());
         add(
@@ -305,7 +307,7 @@ public final class Reasons {
         }
     }
 
-    private void blower(String here, BlowerSpec spec, Station in, Station out, PieceResult piece) {
+    private void blower(Subject here, BlowerSpec spec, Station in, Station out, PieceResult piece) {
         double ratio = out.totalPressure() / in.totalPressure();
         double efficiency = piece.map().map(m -> m.efficiency()).orElse(spec.efficiency());
         add(
@@ -326,7 +328,7 @@ public final class Reasons {
                         share("choke margin", m.chokeMargin())));
     }
 
-    private void pair(String here, PathElement.Parallel pair, PieceResult piece) {
+    private void pair(Spot here, PathElement.Parallel pair, PieceResult piece) {
         for (int k = 0; k < piece.legs().size(); k++) {
             LegResult leg = piece.legs().get(k);
             if (leg.splitLoss() != 0) {
@@ -345,7 +347,7 @@ public final class Reasons {
                         share("share of the flow", leg.share()),
                         new Figure("angle", pair.mergeAngle(), Quantity.ANGLE));
             }
-            row(here + "/legs/" + k + "/path", leg.stations(), leg.pieces());
+            row(here.leg(k), leg.stations(), leg.pieces());
         }
     }
 }

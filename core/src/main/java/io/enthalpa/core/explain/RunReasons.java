@@ -12,13 +12,14 @@ import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.endurance.Verdict;
 import io.enthalpa.core.endurance.WaterSide;
 import io.enthalpa.core.explain.Reason.Figure;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.quantity.Quantity;
 import java.util.ArrayList;
 import java.util.List;
 
-/** Opens a run through the duty: how the worst, the shape and what limits it came about. All under the subject "/duty". */
+/** Opens a run through the duty: how the worst, the shape and what limits it came about. All about the duty. */
 public final class RunReasons {
-    private static final String SUBJECT = "/duty";
+    private static final Subject SUBJECT = Subject.Whole.DUTY;
 
     private RunReasons() {}
 

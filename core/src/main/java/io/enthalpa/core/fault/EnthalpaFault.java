@@ -1,5 +1,6 @@
 package io.enthalpa.core.fault;
 
+import io.enthalpa.core.place.Subject;
 import java.util.Optional;
 
 /**
@@ -9,15 +10,24 @@ import java.util.Optional;
  */
 public final class EnthalpaFault extends RuntimeException {
     private final FaultKind kind;
+    private final Optional<Subject> subject;
     private final String field;
     private final String label;
     private final String value;
     private final String allowed;
     private final String remedy;
 
-    private EnthalpaFault(FaultKind kind, String field, String label, String value, String allowed, String remedy) {
+    private EnthalpaFault(
+            FaultKind kind,
+            Optional<Subject> subject,
+            String field,
+            String label,
+            String value,
+            String allowed,
+            String remedy) {
         super(kind.template().formatted(label, value, allowed));
         this.kind = kind;
+        this.subject = subject;
         this.field = field;
         this.label = label;
         this.value = value;
@@ -36,7 +46,7 @@ public final class EnthalpaFault extends RuntimeException {
      */
     public static EnthalpaFault of(
             FaultKind kind, String field, String label, String value, String allowed, String remedy) {
-        return new EnthalpaFault(kind, field, label, value, allowed, remedy);
+        return new EnthalpaFault(kind, Optional.empty(), field, label, value, allowed, remedy);
     }
 
     /**
@@ -65,7 +75,17 @@ public final class EnthalpaFault extends RuntimeException {
 
     /** @return the same refusal, naming the place in the document the reader edits */
     public EnthalpaFault at(String pointer, String readerLabel) {
-        return new EnthalpaFault(kind, pointer, readerLabel, value, allowed, remedy);
+        return new EnthalpaFault(kind, Optional.empty(), pointer, readerLabel, value, allowed, remedy);
+    }
+
+    /** @return the same refusal, saying what of an option it is about; its field is told from there */
+    public EnthalpaFault about(Subject of, String below, String readerLabel) {
+        return new EnthalpaFault(kind, Optional.of(of), below, readerLabel, value, allowed, remedy);
+    }
+
+    /** @return what of an option it is about; empty when the field says all */
+    public Optional<Subject> subject() {
+        return subject;
     }
 
     public FaultKind kind() {

@@ -105,4 +105,9 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
             return Math.PI / 4 * bore * bore;
         }
     }
+
+    /** @return the same run, its bends on the same radius, of another bore, m */
+    public PipeSpec withBore(double other) {
+        return new PipeSpec(material, other, length, bends);
+    }
 }

@@ -8,6 +8,7 @@ import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.PathElement.Core;
 import io.enthalpa.core.chargepath.PathElement.Injection;
 import io.enthalpa.core.chargepath.PathElement.Parallel;
+import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.coolingair.Layer;
@@ -50,7 +51,7 @@ public final class MethodSizing {
         this.from = build.option(letter);
         SteadyResult steady = new Answer(build, letter).steady();
         this.flow = steady.path().flow();
-        this.air = cores(from.path()).stream()
+        this.air = Pieces.cores(from.path()).stream()
                 .map(MethodSizing::airOf)
                 .filter(a -> a != null)
                 .findFirst()
@@ -69,7 +70,8 @@ public final class MethodSizing {
 
     /** @throws EnthalpaFault when the method has no answer here */
     public Proposal propose(CoolingMethod method) {
-        double load = flow / GenericParts.FLOW / Math.max(cores(from.path()).size(), 1);
+        double load =
+                flow / GenericParts.FLOW / Math.max(Pieces.cores(from.path()).size(), 1);
         return switch (method) {
             case NONE -> told(method, option("no cooler", List.copyOf(without(from.path()))));
             case AIR ->
@@ -132,7 +134,7 @@ public final class MethodSizing {
     /** @return whether the method says anything new for this option */
     public boolean applies(CoolingMethod method) {
         return method != CoolingMethod.INJECTION_ON_TOP
-                || !cores(from.path()).isEmpty() && from.path().stream().noneMatch(Injection.class::isInstance);
+                || !Pieces.cores(from.path()).isEmpty() && from.path().stream().noneMatch(Injection.class::isInstance);
     }
 
     private Proposal sized(CoolingMethod method, double smallest, double largest, DoubleFunction<BuildOption> make) {
@@ -190,7 +192,7 @@ public final class MethodSizing {
 
     private BuildOption cooled(String name, CoreMaker maker) {
         List<PathElement> path =
-                cores(from.path()).isEmpty() ? inserted(from.path(), maker) : replaced(from.path(), maker);
+                Pieces.cores(from.path()).isEmpty() ? inserted(from.path(), maker) : replaced(from.path(), maker);
         return option(
                 name,
                 path.stream().filter(piece -> !(piece instanceof Injection)).toList());
@@ -202,33 +204,10 @@ public final class MethodSizing {
         for (AirWaySpec way : from.airWays()) {
             List<Layer> layers = way.layers().stream().filter(Layer::isOther).toList();
             if (!layers.isEmpty()) {
-                ways.add(new AirWaySpec(
-                        way.name(),
-                        way.spaceWidth(),
-                        way.spaceHeight(),
-                        way.opening(),
-                        way.seal(),
-                        way.ducted(),
-                        layers,
-                        way.fan(),
-                        way.exitArea(),
-                        way.exitPressure(),
-                        way.recirculation()));
+                ways.add(way.withLayers(layers));
             }
         }
         return new BuildOption(from.letter(), name, from.boost(), path, ways);
-    }
-
-    private static List<Core> cores(List<PathElement> path) {
-        List<Core> cores = new ArrayList<>();
-        for (PathElement piece : path) {
-            if (piece instanceof Core core) {
-                cores.add(core);
-            } else if (piece instanceof Parallel pair) {
-                pair.legs().forEach(leg -> cores.addAll(cores(leg.path())));
-            }
-        }
-        return cores;
     }
 
     private static List<PathElement> replaced(List<PathElement> path, CoreMaker maker) {
@@ -247,15 +226,9 @@ public final class MethodSizing {
                 .flatMap(piece -> piece instanceof Core core
                         ? of.apply(core).stream()
                         : piece instanceof Parallel pair
-                                ? java.util.stream.Stream.of(new Parallel(
-                                        pair.name(),
-                                        pair.splitAngle(),
-                                        pair.legs().stream()
-                                                .map(leg -> new PathElement.Leg(leg.name(), mapped(leg.path(), of)))
-                                                .toList(),
-                                        pair.mergeAngle(),
-                                        pair.mergedBore(),
-                                        pair.balance()))
+                                ? java.util.stream.Stream.of(pair.withLegs(pair.legs().stream()
+                                        .map(leg -> new PathElement.Leg(leg.name(), mapped(leg.path(), of)))
+                                        .toList()))
                                 : java.util.stream.Stream.of(piece))
                 .collect(Collectors.toList());
     }

@@ -65,4 +65,8 @@ public record ChillerSpec(double capacity, double coldest, double dropOutBoost, 
                 ? Double.POSITIVE_INFINITY
                 : heatCapacity / slope * Math.log((from - zeroAt()) / (coldest - zeroAt()));
     }
+
+    public ChillerSpec withCapacity(double other) {
+        return new ChillerSpec(other, coldest, dropOutBoost, whileWaiting);
+    }
 }

@@ -37,6 +37,11 @@ public sealed interface LoopPiece {
     /** @return m, bore at its ends; 0 for what opens into a tank or header */
     double bore();
 
+    /** @return the same piece of another bore, m; itself where its bore is not its own */
+    default LoopPiece withBore(double other) {
+        return this;
+    }
+
     /** @return how many equal ones stand side by side and share the flow */
     default int beside() {
         return 1;
@@ -62,6 +67,11 @@ public sealed interface LoopPiece {
         }
 
         @Override
+        public Hose withBore(double other) {
+            return new Hose(name, spec.withBore(other), beside, height);
+        }
+
+        @Override
         public double bore() {
             return spec.bore();
         }
@@ -77,6 +87,11 @@ public sealed interface LoopPiece {
         public <T> T to(Cases<T> cases) {
             return cases.fitting(this);
         }
+
+        @Override
+        public Fitting withBore(double other) {
+            return new Fitting(name, type, other, length, beside, height);
+        }
     }
 
     /** The charge core's water side. */
@@ -84,6 +99,10 @@ public sealed interface LoopPiece {
         @Override
         public <T> T to(Cases<T> cases) {
             return cases.coreSide(this);
+        }
+
+        public CoreSide withPorts(CorePorts other) {
+            return new CoreSide(name, other, height);
         }
 
         @Override

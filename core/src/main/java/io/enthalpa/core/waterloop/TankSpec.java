@@ -13,4 +13,8 @@ import java.util.OptionalDouble;
  */
 public record TankSpec(double capacity, boolean baffled, OptionalDouble start, IceSpec ice, boolean refilled) {
     public static final TankSpec PLAIN = new TankSpec(5e-3, false, OptionalDouble.empty(), IceSpec.NONE, false);
+
+    public TankSpec withIce(IceSpec other) {
+        return new TankSpec(capacity, baffled, start, other, refilled);
+    }
 }

@@ -223,4 +223,33 @@ public record WaterLoopSpec(
     private static String celsius(double t) {
         return "%.1f °C".formatted(t - 273.15);
     }
+
+    /** @return the same loop with another measured flow, m3/s */
+    public WaterLoopSpec withMeasured(double flow) {
+        return new WaterLoopSpec(
+                coolant, OptionalDouble.of(flow), volume, pieces, radiator, tank, chiller, raw, soak, whileOff);
+    }
+
+    public WaterLoopSpec withVolume(double other) {
+        return new WaterLoopSpec(coolant, measured, other, pieces, radiator, tank, chiller, raw, soak, whileOff);
+    }
+
+    public WaterLoopSpec withPieces(List<LoopPiece> others) {
+        return new WaterLoopSpec(coolant, measured, volume, others, radiator, tank, chiller, raw, soak, whileOff);
+    }
+
+    public WaterLoopSpec withRadiator(RadiatorSpec other) {
+        return new WaterLoopSpec(
+                coolant, measured, volume, pieces, Optional.of(other), tank, chiller, raw, soak, whileOff);
+    }
+
+    public WaterLoopSpec withTank(TankSpec other) {
+        return new WaterLoopSpec(
+                coolant, measured, volume, pieces, radiator, Optional.of(other), chiller, raw, soak, whileOff);
+    }
+
+    public WaterLoopSpec withChiller(ChillerSpec other) {
+        return new WaterLoopSpec(
+                coolant, measured, volume, pieces, radiator, tank, Optional.of(other), raw, soak, whileOff);
+    }
 }

@@ -20,6 +20,7 @@ import io.enthalpa.core.engine.BlowerType;
 import io.enthalpa.core.engine.InjectionSpec;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.loss.JointLoss;
+import io.enthalpa.core.place.Spot;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.LongStream;
@@ -304,7 +305,7 @@ class PiecesTest {
                 Paths.plenum());
         reaches(two);
         assertThat(two.cores()).hasSize(2);
-        assertThat(two.cores().get(0).slot().pointer()).isEqualTo("/path/2/legs/0/path/0");
+        assertThat(two.cores().get(0).slot().spot()).isEqualTo(Spot.of(2).leg(0).at(0));
         assertThat(two.path().intakeTemperature()).isLessThan(one.path().intakeTemperature());
         assertThat(two.cores().get(0).flow()).isCloseTo(two.path().flow() / 2, withinPercentage(1e-6));
     }

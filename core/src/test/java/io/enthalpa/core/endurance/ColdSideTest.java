@@ -18,6 +18,7 @@ import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.fluid.Water;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.waterloop.ChillerSpec;
 import io.enthalpa.core.waterloop.CorePorts;
 import io.enthalpa.core.waterloop.IceSpec;
@@ -156,7 +157,7 @@ class ColdSideTest {
                         .system())
                 .isInstanceOf(EnthalpaFault.class)
                 .hasMessageContaining("\"corer\"")
-                .satisfies(e -> assertThat(((EnthalpaFault) e).field()).isEqualTo("/airWays/0/layers/0/name"));
+                .satisfies(e -> assertThat(((EnthalpaFault) e).subject()).contains(new Subject.Layer(0, 0)));
         assertThatThrownBy(() -> stack(CORE, CORE).system())
                 .isInstanceOf(EnthalpaFault.class)
                 .hasMessageContaining("twice");
@@ -168,9 +169,10 @@ class ColdSideTest {
         Ways w = new Ways();
         w.spaceWidth = 0.4;
         wide.airWays = List.of(w.spec());
-        assertThatThrownBy(wide::system)
-                .isInstanceOf(EnthalpaFault.class)
-                .satisfies(e -> assertThat(((EnthalpaFault) e).field()).isEqualTo("/airWays/0/layers/0"));
+        assertThatThrownBy(wide::system).isInstanceOf(EnthalpaFault.class).satisfies(e -> {
+            assertThat(((EnthalpaFault) e).subject()).contains(new Subject.Way(0));
+            assertThat(((EnthalpaFault) e).field()).isEqualTo("layers/0");
+        });
     }
 
     private static Loops loops(String kind) {

@@ -9,6 +9,7 @@ import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.engine.BlowerType;
 import io.enthalpa.core.exchanger.CoreSize;
+import io.enthalpa.core.place.Spot;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -36,14 +37,14 @@ class NoteTest {
     @Test
     void closeBendsAreNamedInBores() {
         Note close = find(notes(Systems.standard(), POINT), Note.Kind.BENDS_CLOSE);
-        assertThat(close.pointer()).as("the cold pipe, 0.9 m with three bends").isEqualTo("/path/4");
+        assertThat(close.subject()).as("the cold pipe, 0.9 m with three bends").isEqualTo(Spot.of(4));
         assertThat(close.value()).isCloseTo(0.9 / 4 / 0.057, within(1e-9));
     }
 
     @Test
     void areaStepCarriesItsSizeAndPlace() {
         Note step = find(notes(Systems.standard(), POINT), Note.Kind.AREA_STEP);
-        assertThat(step.pointer()).as("the hot pipe, behind the 51 mm outlet").isEqualTo("/path/2");
+        assertThat(step.subject()).as("the hot pipe, behind the 51 mm outlet").isEqualTo(Spot.of(2));
         assertThat(step.value()).isCloseTo(Math.pow(57.0 / 51.0, 2) - 1, within(1e-9));
         assertThat(step.limit()).isEqualTo(0.15);
     }

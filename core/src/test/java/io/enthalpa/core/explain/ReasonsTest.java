@@ -25,6 +25,8 @@ import io.enthalpa.core.engine.FuelDemand;
 import io.enthalpa.core.engine.InjectionSpec;
 import io.enthalpa.core.loss.PipeMaterial;
 import io.enthalpa.core.loss.PipeSpec;
+import io.enthalpa.core.place.Spot;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.quantity.Quantity;
 import java.util.List;
 import java.util.Optional;
@@ -92,7 +94,7 @@ class ReasonsTest {
         return Reasons.of(build, new Answer(build, "A").system().path(), result);
     }
 
-    private static double sum(List<Reason> reasons, String subject) {
+    private static double sum(List<Reason> reasons, Subject subject) {
         return reasons.stream()
                 .filter(r -> r.subject().equals(subject) && r.result().quantity() == Quantity.PRESSURE)
                 .mapToDouble(r -> r.result().value())
@@ -104,14 +106,18 @@ class ReasonsTest {
         Build build = build(everything());
         List<Reason> reasons = reasons(build, new Answer(build, "A").steady());
         for (int i = 0; i < everything().size(); i++) {
-            String place = "/path/" + i;
+            int index = i;
             assertThat(reasons)
                     .as(everything().get(i).name())
-                    .anyMatch(r -> r.subject().startsWith(place));
+                    .anyMatch(r -> r.subject() instanceof Spot spot && spot.equals(Spot.of(index)));
         }
         assertThat(reasons)
                 .extracting(Reason::subject)
-                .contains("/climate", "/engine", "/path", "/path/8/legs/1/path/0");
+                .contains(
+                        Subject.Whole.CLIMATE,
+                        Subject.Whole.ENGINE,
+                        Subject.Whole.PATH,
+                        Spot.of(8).leg(1).at(0));
         assertThat(reasons).allSatisfy(r -> {
             assertThat(Methods.all()).contains(r.method());
             assertThat(r.result().value()).as(r.result().name()).isFinite();
@@ -129,7 +135,7 @@ class ReasonsTest {
         List<Reason> reasons = reasons(build, result);
         for (int i : new int[] {0, 2, 3, 4, 6, 9}) {
             PieceResult piece = result.path().pieces().get(i);
-            assertThat(sum(reasons, "/path/" + i))
+            assertThat(sum(reasons, Spot.of(i)))
                     .as(piece.element().name())
                     .isCloseTo(piece.loss(), withinPercentage(3));
         }

@@ -44,7 +44,7 @@ public record DocumentField(
         return all;
     }
 
-    private static DocumentField of(Shape shape, Item item) {
+    static DocumentField of(Shape shape, Item item) {
         Figure f = item.figure();
         Suffix suffix = item.suffix();
         return new DocumentField(

@@ -115,7 +115,7 @@ class AnswersController {
     /** @param place pointer of the core within the option */
     record CoreStepsRequest(JsonNode document, String option, String place) {}
 
-    record CoreStepsAnswer(List<CoreSteps.StepView> steps) {}
+    record CoreStepsAnswer(List<CoreStepView> steps) {}
 
     @PostMapping("/core-steps")
     CoreStepsAnswer coreSteps(
@@ -124,8 +124,8 @@ class AnswersController {
         return work.now(
                 page,
                 "coreSteps",
-                () -> new CoreStepsAnswer(CoreSteps.of(
-                        Asked.document(request.document()),
+                () -> new CoreStepsAnswer(CoreStepView.of(
+                        BuildFile.read(Asked.document(request.document())),
                         Asked.text(request.option(), "option"),
                         Asked.text(request.place(), "place"))));
     }
@@ -137,18 +137,18 @@ class AnswersController {
         return work.now(
                 page,
                 "waterChanges",
-                () -> new WaterChangesAnswer(WaterChanges.of(
-                        Asked.document(request.document()),
+                () -> new WaterChangesAnswer(WaterChangeView.of(
+                        BuildFile.read(Asked.document(request.document())),
                         Asked.text(request.option(), "option"),
                         Asked.text(request.place(), "place"))));
     }
 
-    record WaterChangesAnswer(List<WaterChanges.WaterChangeView> changes) {}
+    record WaterChangesAnswer(List<WaterChangeView> changes) {}
 
     /** @param way index of the way of the air within the option */
     record StackOrdersRequest(JsonNode document, String option, int way) {}
 
-    record StackOrdersAnswer(List<StackOrders.OrderView> orders) {}
+    record StackOrdersAnswer(List<OrderView> orders) {}
 
     @PostMapping("/stack-orders")
     StackOrdersAnswer stackOrders(
@@ -157,7 +157,7 @@ class AnswersController {
         return work.now(
                 page,
                 "stackOrders",
-                () -> new StackOrdersAnswer(StackOrders.of(
+                () -> new StackOrdersAnswer(OrderView.of(
                         BuildFile.read(Asked.document(request.document())),
                         Asked.text(request.option(), "option"),
                         request.way())));
@@ -200,7 +200,7 @@ class AnswersController {
         return work.now(
                 page,
                 "changes",
-                () -> new ChangesAnswer(ChangesWorthTrying.of(
-                        Asked.document(request.document()), Asked.text(request.option(), "option"))));
+                () -> new ChangesAnswer(ChangeView.of(
+                        BuildFile.read(Asked.document(request.document())), Asked.text(request.option(), "option"))));
     }
 }

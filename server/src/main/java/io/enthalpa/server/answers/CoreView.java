@@ -8,6 +8,7 @@ import io.enthalpa.core.exchanger.FinnedBlock;
 import io.enthalpa.core.exchanger.FinnedCore;
 import io.enthalpa.core.exchanger.RatedCore;
 import io.enthalpa.core.exchanger.TankEffect;
+import io.enthalpa.formats.document.Pointers;
 import org.jspecify.annotations.Nullable;
 
 /** What a core does at full load; one of {@code card} and {@code geometry} is there. */
@@ -65,7 +66,7 @@ public record CoreView(
     static CoreView of(CoreResult core) {
         PathElement.Core element = core.slot().element();
         return new CoreView(
-                core.slot().pointer(),
+                Pointers.of(core.slot().spot()),
                 element.name(),
                 element.cooling() instanceof CoolingSide.Air ? "air" : "water",
                 core.flow(),

@@ -1,8 +1,10 @@
 package io.enthalpa.server.answers;
 
 import io.enthalpa.core.endurance.LoopResult;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.waterloop.LoopPiece;
 import io.enthalpa.core.waterloop.PieceLoss;
+import io.enthalpa.formats.document.Pointers;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -55,7 +57,7 @@ public record LoopView(
 
     static LoopView of(LoopResult loop) {
         return new LoopView(
-                loop.slot().pointer(),
+                Pointers.of(loop.slot().spot()),
                 loop.slot().element().name(),
                 loop.spec().isOpen(),
                 loop.spec().measured().isPresent(),
@@ -101,7 +103,7 @@ public record LoopView(
         for (int i = 0; i < loop.flow().pieces().size(); i++) {
             PieceLoss p = loop.flow().pieces().get(i);
             views.add(new LoopPieceView(
-                    loop.slot().pointer() + "/water/pieces/" + i,
+                    Pointers.of(new Subject.LoopPiece(loop.slot().spot(), i)),
                     p.piece().name(),
                     p.loss() / 1000,
                     100 * p.share(),

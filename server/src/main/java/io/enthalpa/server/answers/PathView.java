@@ -6,7 +6,9 @@ import io.enthalpa.core.chargepath.PieceResult;
 import io.enthalpa.core.chargepath.Price;
 import io.enthalpa.core.chargepath.Station;
 import io.enthalpa.core.engine.MapPoint;
+import io.enthalpa.core.place.Spot;
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.formats.document.Pointers;
 import java.util.ArrayList;
 import java.util.IdentityHashMap;
 import java.util.List;
@@ -96,15 +98,15 @@ public final class PathView {
         return stations.stream().map(StationView::of).toList();
     }
 
-    List<PieceView> pieces(String row, List<PieceResult> pieces) {
+    List<PieceView> pieces(Spot.Row row, List<PieceResult> pieces) {
         List<PieceView> views = new ArrayList<>();
         for (int i = 0; i < pieces.size(); i++) {
-            views.add(piece(row + "/" + i, pieces.get(i)));
+            views.add(piece(row.at(i), pieces.get(i)));
         }
         return views;
     }
 
-    private PieceView piece(String place, PieceResult p) {
+    private PieceView piece(Spot spot, PieceResult p) {
         List<LegView> legs = new ArrayList<>();
         for (int k = 0; k < p.legs().size(); k++) {
             LegResult leg = p.legs().get(k);
@@ -115,13 +117,13 @@ public final class PathView {
                     leg.splitLoss() / 1000,
                     leg.mergeLoss() / 1000,
                     stations(leg.stations()),
-                    pieces(place + "/legs/" + k + "/path", leg.pieces())));
+                    pieces(spot.leg(k), leg.pieces())));
         }
         Price price = prices.get(p.element());
         return new PieceView(
                 BuildFile.kind(p.element()),
                 p.element().name(),
-                place,
+                Pointers.of(spot),
                 p.loss() / 1000,
                 p.stepLoss() / 1000,
                 p.temperature(),

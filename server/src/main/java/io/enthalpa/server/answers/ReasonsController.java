@@ -10,6 +10,7 @@ import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.formats.document.Pointers;
 import io.enthalpa.server.problem.Asked;
 import java.util.List;
 import java.util.stream.Stream;
@@ -56,7 +57,7 @@ class ReasonsController {
     record ReasonView(String subject, FigureView result, String method, List<FigureView> numbers) {
         static ReasonView of(Reason r) {
             return new ReasonView(
-                    r.subject(),
+                    Pointers.of(r.subject()),
                     FigureView.of(r.result()),
                     r.method().id(),
                     r.numbers().stream().map(FigureView::of).toList());

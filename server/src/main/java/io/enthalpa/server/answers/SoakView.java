@@ -13,6 +13,7 @@ import io.enthalpa.core.explain.Finding;
 import io.enthalpa.core.explain.Findings;
 import io.enthalpa.core.explain.Reason.Figure;
 import io.enthalpa.formats.Sentences;
+import io.enthalpa.formats.document.Pointers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -201,7 +202,9 @@ public record SoakView(
                             .toList(),
                     trace.walls().stream()
                             .map(wall -> new WallTraceView(
-                                    wall.name(), wall.pointer(), column(wall.temperature(), kept, 1, -273.15, 10)))
+                                    wall.name(),
+                                    Pointers.of(wall.spot()),
+                                    column(wall.temperature(), kept, 1, -273.15, 10)))
                             .toList(),
                     SwitchView.all(trace, kept),
                     ColdTraceView.of(trace, kept));

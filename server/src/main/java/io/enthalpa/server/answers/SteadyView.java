@@ -9,6 +9,8 @@ import io.enthalpa.core.endurance.Note;
 import io.enthalpa.core.endurance.ResistanceShares;
 import io.enthalpa.core.endurance.SteadyResult;
 import io.enthalpa.core.engine.FuelDemand;
+import io.enthalpa.core.place.Spot;
+import io.enthalpa.formats.document.Pointers;
 import java.util.List;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
@@ -93,7 +95,7 @@ public record SteadyView(
                 option.letter(),
                 option.name(),
                 view.stations(path.stations()),
-                view.pieces("/path", path.pieces()),
+                view.pieces(Spot.Row.PATH, path.pieces()),
                 path.flow(),
                 path.pressureRatio(),
                 path.shaftPower() / 1000,
@@ -119,7 +121,7 @@ public record SteadyView(
                 result.loops().stream().map(LoopView::of).toList(),
                 ways(result, answer.roadSpeed()),
                 Note.about(answer.system(), result).stream()
-                        .map(n -> new NoteView(n.kind(), n.pointer(), n.value(), n.limit()))
+                        .map(n -> new NoteView(n.kind(), Pointers.of(n.subject()), n.value(), n.limit()))
                         .toList());
     }
 

@@ -2,6 +2,7 @@ package io.enthalpa.server.problem;
 
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.formats.document.Pointers;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -21,7 +22,7 @@ public record FaultView(
     public static FaultView of(EnthalpaFault fault) {
         return new FaultView(
                 fault.kind(),
-                fault.field(),
+                Pointers.field(fault),
                 fault.label(),
                 fault.value(),
                 fault.allowed(),

@@ -2,11 +2,17 @@ package io.enthalpa.server.answers;
 
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
-import tools.jackson.databind.JsonNode;
+import io.enthalpa.core.place.Spot;
+import io.enthalpa.formats.document.Pointers;
 
-/** Where an option stands in a document that has been read once already. */
-final class OptionIndex {
-    private OptionIndex() {}
+/** Pieces that a request speaks of by their pointers. */
+final class Places {
+    private Places() {}
+
+    /** @param what that should stand there */
+    static Spot spot(String what, String place) {
+        return Pointers.spot(place).orElseThrow(() -> noSuch(what, place));
+    }
 
     /** @return the refusal of a place at which nothing of that kind stands */
     static EnthalpaFault noSuch(String what, String place) {
@@ -18,16 +24,5 @@ final class OptionIndex {
                 "\"" + told + "\"",
                 "the pointer of a " + what + " within the option, as in /path/3",
                 "");
-    }
-
-    /** @return its index, -1 when there is none of that letter */
-    static int of(JsonNode document, String letter) {
-        JsonNode options = document.path("options");
-        for (int i = 0; i < options.size(); i++) {
-            if (letter.equals(options.get(i).path("letter").asString(""))) {
-                return i;
-            }
-        }
-        return -1;
     }
 }
