@@ -3,8 +3,8 @@ package io.enthalpa.core;
 import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.exchanger.ChargeCooler;
 import io.enthalpa.core.fluid.GlycolWater;
-import io.enthalpa.core.loss.FallingCurve;
 import io.enthalpa.core.loss.FittingLoss;
+import io.enthalpa.core.loss.PerformanceCurve;
 import io.enthalpa.core.loss.PipeMaterial;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.waterloop.ChillerSpec;
@@ -43,10 +43,10 @@ public final class Loops {
     public Optional<RawWaterSpec> raw = Optional.empty();
     public List<LoopPiece> pumps = List.of(pump("pump", 1));
 
-    public static FallingCurve curve(double shutOff, double freeFlow) {
-        return new FallingCurve(
-                List.of(new FallingCurve.Point(0, shutOff), new FallingCurve.Point(freeFlow, 0)),
-                FallingCurve.Machine.PUMP,
+    public static PerformanceCurve curve(double shutOff, double freeFlow) {
+        return new PerformanceCurve(
+                List.of(new PerformanceCurve.Point(0, shutOff), new PerformanceCurve.Point(freeFlow, 0)),
+                PerformanceCurve.Machine.PUMP,
                 "pump");
     }
 

@@ -6,7 +6,7 @@ import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.coolingair.OpeningSpec;
 import io.enthalpa.core.coolingair.OtherExchanger;
 import io.enthalpa.core.exchanger.CoreSize;
-import io.enthalpa.core.loss.FallingCurve;
+import io.enthalpa.core.loss.PerformanceCurve;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -47,9 +47,9 @@ public final class Ways {
 
     public static FanSpec fan(boolean backwards) {
         return new FanSpec(
-                new FallingCurve(
-                        List.of(new FallingCurve.Point(0, 200), new FallingCurve.Point(0.8, 0)),
-                        FallingCurve.Machine.FAN,
+                new PerformanceCurve(
+                        List.of(new PerformanceCurve.Point(0, 200), new PerformanceCurve.Point(0.8, 0)),
+                        PerformanceCurve.Machine.FAN,
                         "fan"),
                 backwards,
                 100,

@@ -6,7 +6,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
 import io.enthalpa.core.build.Answer;
-import io.enthalpa.core.endurance.SteadyResult;
+import io.enthalpa.core.steady.SteadyResult;
 import io.enthalpa.formats.BuildFile;
 import java.util.Locale;
 import java.util.regex.Pattern;

@@ -2,8 +2,8 @@ package io.enthalpa.formats;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
-import io.enthalpa.core.endurance.CoreTrace;
 import io.enthalpa.core.endurance.Trace;
+import io.enthalpa.core.plant.CoreTrace;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;

@@ -5,17 +5,17 @@ import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.duty.Duty;
-import io.enthalpa.core.endurance.ChargeSystem;
-import io.enthalpa.core.endurance.Doubt;
 import io.enthalpa.core.endurance.EnduranceRun;
-import io.enthalpa.core.endurance.RunFigures;
-import io.enthalpa.core.endurance.SteadyResult;
-import io.enthalpa.core.endurance.Targets;
 import io.enthalpa.core.endurance.Trace;
-import io.enthalpa.core.endurance.Unknown;
-import io.enthalpa.core.endurance.Verdict;
 import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.EngineSpec;
+import io.enthalpa.core.steady.ChargeSystem;
+import io.enthalpa.core.steady.SteadyResult;
+import io.enthalpa.core.uncertainty.Perturbation;
+import io.enthalpa.core.uncertainty.UncertainInput;
+import io.enthalpa.core.verdict.RunFigures;
+import io.enthalpa.core.verdict.Targets;
+import io.enthalpa.core.verdict.Verdict;
 import java.util.List;
 
 /** The two answers an option of a build has: at full load, and over its duty. The one place where a document becomes a computation. */
@@ -26,37 +26,40 @@ public final class Answer {
     private final Duty duty;
 
     public Answer(Build build, String letter) {
-        this(build, letter, Doubt.NONE);
+        this(build, letter, Perturbation.NONE);
     }
 
-    /** @param doubt inputs other than the build says */
-    public Answer(Build build, String letter, Doubt doubt) {
+    /** @param perturbation inputs other than the build says */
+    public Answer(Build build, String letter, Perturbation perturbation) {
         this.build = build;
         this.option = build.option(letter);
         EngineSpec e = build.engine();
         EngineSpec engine = new EngineSpec(
                 e.displacement(),
                 e.cylinders(),
-                e.volumetricEfficiency() * doubt.factor(Unknown.VOLUMETRIC_EFFICIENCY),
+                e.volumetricEfficiency() * perturbation.factor(UncertainInput.VOLUMETRIC_EFFICIENCY),
                 e.maxSpeed(),
                 e.fuel());
         Build.Climate c = build.climate();
         Build.Climate climate = new Build.Climate(
-                c.temperature() + doubt.by(Unknown.OUTSIDE_AIR), c.altitude(), c.humidity(), c.barometer());
+                c.temperature() + perturbation.by(UncertainInput.OUTSIDE_AIR),
+                c.altitude(),
+                c.humidity(),
+                c.barometer());
         this.system = new ChargeSystem(
                 new ChargePath(
                         climate.ambient(),
                         engine,
-                        blown(option.path(), doubt.factor(Unknown.BLOWER_EFFICIENCY)),
+                        blown(option.path(), perturbation.factor(UncertainInput.BLOWER_EFFICIENCY)),
                         build.bay()
                                 .map(b -> new BaySpec(
-                                        b.standing() * doubt.factor(Unknown.BAY),
-                                        b.rolling() * doubt.factor(Unknown.BAY),
+                                        b.standing() * perturbation.factor(UncertainInput.BAY),
+                                        b.rolling() * perturbation.factor(UncertainInput.BAY),
                                         b.settles()))),
                 option.airWays(),
-                doubt);
+                perturbation);
         Duty asked = build.duty().scaledTo(option.boost());
-        this.duty = asked.startingAbove(Math.max(asked.startAbove() + doubt.by(Unknown.START), 0));
+        this.duty = asked.startingAbove(Math.max(asked.startAbove() + perturbation.by(UncertainInput.START), 0));
     }
 
     private static List<PathElement> blown(List<PathElement> path, double factor) {

@@ -1,6 +1,6 @@
 package io.enthalpa.core.coolingair;
 
-import io.enthalpa.core.loss.FallingCurve;
+import io.enthalpa.core.loss.PerformanceCurve;
 
 /**
  * A fan through which all air of the way passes.
@@ -10,7 +10,7 @@ import io.enthalpa.core.loss.FallingCurve;
  * @param upTo      m/s of road speed above which it is off
  * @param whileOff  it goes on while the engine is off
  */
-public record FanSpec(FallingCurve curve, boolean backwards, double upTo, boolean whileOff) {
+public record FanSpec(PerformanceCurve curve, boolean backwards, double upTo, boolean whileOff) {
     /** What a fan that is off takes at its free flow, over its shut-off pressure (common practice, no source). */
     private static final double STANDING_DRAG = 0.25;
 

@@ -9,8 +9,15 @@ import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.place.Spot;
+import io.enthalpa.core.plant.AirSide;
+import io.enthalpa.core.plant.BayAir;
+import io.enthalpa.core.plant.CooledCore;
+import io.enthalpa.core.plant.CorePlant;
+import io.enthalpa.core.plant.InletAir;
+import io.enthalpa.core.plant.WallPlant;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
+import io.enthalpa.core.steady.ChargeSystem;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -211,7 +218,7 @@ public final class EnduranceRun {
         now += dt;
         record(i, dt, cursor);
         OperatingPoint point = new OperatingPoint(running ? cursor.speed() : 0, cursor.boost(), roadSpeed);
-        AirMeeting[] met = air.meet(air.flowsNear(roadSpeed, running), roadSpeed, toAir);
+        InletAir[] met = air.meet(air.flowsNear(roadSpeed, running), roadSpeed, toAir);
         boolean begins = running && !ran;
         ran = running;
         for (int k = 0; k < met.length; k++) {

@@ -34,7 +34,7 @@ public record Sensor(double lag) {
      * @param flux  kg/(m2 s) past the sensor; 0 when the charge stands
      * @return K shown after it, exact for a constant truth
      */
-    double after(double shown, double truth, double flux, double dt) {
+    public double after(double shown, double truth, double flux, double dt) {
         if (lag <= 0) {
             return truth;
         }

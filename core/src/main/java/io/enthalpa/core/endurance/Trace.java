@@ -1,6 +1,7 @@
 package io.enthalpa.core.endurance;
 
 import io.enthalpa.core.place.Spot;
+import io.enthalpa.core.plant.CoreTrace;
 import java.util.List;
 
 /**
@@ -62,7 +63,7 @@ public record Trace(
             double[] bay,
             double[] sprayed,
             boolean[] limited) {
-        static Columns of(double[] duration) {
+        public static Columns of(double[] duration) {
             int n = duration.length;
             return new Columns(
                     new double[n],
@@ -170,5 +171,18 @@ public record Trace(
     /** @return cold stream at the core nearest the plenum at a step, K: outside air, or its water */
     public double coldAt(int i) {
         return cores.isEmpty() ? outside : core().coldIn()[i];
+    }
+
+    /** @param moments s, rising @return K at the first step that reaches each; NaN where the engine is off */
+    public double[] intakeAt(double[] moments) {
+        double[] found = new double[moments.length];
+        int i = 0;
+        for (int k = 0; k < moments.length; k++) {
+            while (i < length() - 1 && time()[i] < moments[k]) {
+                i++;
+            }
+            found[k] = flow()[i] > 0 ? intake()[i] : Double.NaN;
+        }
+        return found;
     }
 }

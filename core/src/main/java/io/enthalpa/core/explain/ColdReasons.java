@@ -3,19 +3,19 @@ package io.enthalpa.core.explain;
 import io.enthalpa.core.coolingair.AirWay;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.coolingair.OtherExchanger;
-import io.enthalpa.core.endurance.AirWayResult;
-import io.enthalpa.core.endurance.AirWayResult.LayerResult;
-import io.enthalpa.core.endurance.CoreResult;
-import io.enthalpa.core.endurance.LoopResult;
 import io.enthalpa.core.explain.Reason.Figure;
 import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.fluid.Water;
-import io.enthalpa.core.loss.FallingCurve;
 import io.enthalpa.core.loss.FittingLoss;
 import io.enthalpa.core.loss.FrictionFactor;
+import io.enthalpa.core.loss.PerformanceCurve;
 import io.enthalpa.core.place.Subject;
+import io.enthalpa.core.plant.CoreResult;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.source.Method;
+import io.enthalpa.core.steady.AirWayResult;
+import io.enthalpa.core.steady.AirWayResult.LayerResult;
+import io.enthalpa.core.steady.LoopResult;
 import io.enthalpa.core.waterloop.ChillerSpec;
 import io.enthalpa.core.waterloop.CorePorts;
 import io.enthalpa.core.waterloop.IceSpec;
@@ -140,7 +140,7 @@ final class ColdReasons {
         if (piece.piece() instanceof LoopPiece.Pump) {
             add(
                     Reasons.pressure("pump gives", -piece.loss()),
-                    FallingCurve.METHOD,
+                    PerformanceCurve.METHOD,
                     volume("flow", loop.flow().flow()),
                     velocity);
         } else if (piece.piece() instanceof LoopPiece.Hose) {

@@ -1,8 +1,6 @@
 package io.enthalpa.core.explain;
 
 import io.enthalpa.core.chargepath.Ambient;
-import io.enthalpa.core.endurance.CoreResult;
-import io.enthalpa.core.endurance.ResistanceShares;
 import io.enthalpa.core.exchanger.ChangWang1997;
 import io.enthalpa.core.exchanger.Conductances;
 import io.enthalpa.core.exchanger.CoreLoss;
@@ -19,6 +17,8 @@ import io.enthalpa.core.exchanger.TankEffect;
 import io.enthalpa.core.explain.Reason.Figure;
 import io.enthalpa.core.fluid.WaterVapour;
 import io.enthalpa.core.place.Subject;
+import io.enthalpa.core.plant.CoreResult;
+import io.enthalpa.core.plant.ResistanceShares;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.source.Method;
 import java.util.ArrayList;

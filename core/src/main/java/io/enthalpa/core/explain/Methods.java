@@ -13,13 +13,7 @@ import io.enthalpa.core.duty.DutyPlan;
 import io.enthalpa.core.duty.DutyThinner;
 import io.enthalpa.core.duty.Gearing;
 import io.enthalpa.core.endurance.EnduranceRun;
-import io.enthalpa.core.endurance.Load;
-import io.enthalpa.core.endurance.ResistanceShares;
-import io.enthalpa.core.endurance.RunFigures;
-import io.enthalpa.core.endurance.RunShape;
 import io.enthalpa.core.endurance.Sensor;
-import io.enthalpa.core.endurance.Spread;
-import io.enthalpa.core.endurance.WaterSide;
 import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.CompressorMap;
 import io.enthalpa.core.engine.EngineSpec;
@@ -41,18 +35,24 @@ import io.enthalpa.core.fluid.Water;
 import io.enthalpa.core.fluid.WaterVapour;
 import io.enthalpa.core.loss.BendLoss;
 import io.enthalpa.core.loss.DiameterChange;
-import io.enthalpa.core.loss.FallingCurve;
 import io.enthalpa.core.loss.FittingLoss;
 import io.enthalpa.core.loss.FrictionFactor;
 import io.enthalpa.core.loss.JointLoss;
 import io.enthalpa.core.loss.JunctionLoss;
 import io.enthalpa.core.loss.MitreLoss;
+import io.enthalpa.core.loss.PerformanceCurve;
 import io.enthalpa.core.loss.ThrottleLoss;
+import io.enthalpa.core.plant.ResistanceShares;
+import io.enthalpa.core.plant.WaterSide;
 import io.enthalpa.core.sizing.Bill;
 import io.enthalpa.core.sizing.MethodSizing;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.source.ValidityRange;
+import io.enthalpa.core.uncertainty.MonteCarlo;
+import io.enthalpa.core.verdict.Load;
+import io.enthalpa.core.verdict.RunFigures;
+import io.enthalpa.core.verdict.RunShape;
 import io.enthalpa.core.waterloop.ChillerSpec;
 import io.enthalpa.core.waterloop.CorePorts;
 import io.enthalpa.core.waterloop.IceSpec;
@@ -106,7 +106,7 @@ public final class Methods {
                     List.of(
                             GlycolWater.METHOD,
                             LoopHydraulics.METHOD,
-                            FallingCurve.METHOD,
+                            PerformanceCurve.METHOD,
                             FittingLoss.METHOD,
                             CorePorts.METHOD,
                             Radiator.METHOD,
@@ -125,7 +125,7 @@ public final class Methods {
                             Load.METHOD,
                             RunFigures.METHOD,
                             RunShape.METHOD,
-                            Spread.METHOD,
+                            MonteCarlo.METHOD,
                             MethodSizing.METHOD,
                             Bill.METHOD,
                             ResistanceShares.METHOD)));

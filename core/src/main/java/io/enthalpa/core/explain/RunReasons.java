@@ -2,18 +2,18 @@ package io.enthalpa.core.explain;
 
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.duty.Duty;
-import io.enthalpa.core.endurance.CoreTrace;
 import io.enthalpa.core.endurance.EnduranceRun;
-import io.enthalpa.core.endurance.ResistanceShares;
-import io.enthalpa.core.endurance.RunFigures;
-import io.enthalpa.core.endurance.RunShape;
 import io.enthalpa.core.endurance.Sensor;
 import io.enthalpa.core.endurance.Trace;
-import io.enthalpa.core.endurance.Verdict;
-import io.enthalpa.core.endurance.WaterSide;
 import io.enthalpa.core.explain.Reason.Figure;
 import io.enthalpa.core.place.Subject;
+import io.enthalpa.core.plant.CoreTrace;
+import io.enthalpa.core.plant.ResistanceShares;
+import io.enthalpa.core.plant.WaterSide;
 import io.enthalpa.core.quantity.Quantity;
+import io.enthalpa.core.verdict.RunFigures;
+import io.enthalpa.core.verdict.RunShape;
+import io.enthalpa.core.verdict.Verdict;
 import java.util.ArrayList;
 import java.util.List;
 

@@ -1,9 +1,9 @@
 package io.enthalpa.core.sizing;
 
 import io.enthalpa.core.build.BuildOption;
-import io.enthalpa.core.endurance.RunFigures;
 import io.enthalpa.core.endurance.Trace;
-import io.enthalpa.core.endurance.Verdict;
+import io.enthalpa.core.verdict.RunFigures;
+import io.enthalpa.core.verdict.Verdict;
 
 /**
  * A method tried on the build's duty.

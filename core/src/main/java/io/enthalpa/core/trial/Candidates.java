@@ -85,7 +85,7 @@ final class Candidates {
     }
 
     private void pipe(Placed<PathElement.Pipe> pipe) {
-        Sold.TUBES
+        StandardSizes.TUBES
                 .above(pipe.piece().bore() * 1.02)
                 .ifPresent(bore -> add(
                         What.PIPE,
@@ -114,7 +114,7 @@ final class Candidates {
     /** Better fed, and a fan. */
     private static List<FaceAirSpec> face(FaceAirSpec now) {
         List<FaceAirSpec> better = new ArrayList<>();
-        double share = Math.min(Sold.round(now.speedShare() * 1.3, 0.01), BEST_FED);
+        double share = Math.min(StandardSizes.round(now.speedShare() * 1.3, 0.01), BEST_FED);
         if (share > now.speedShare()) {
             better.add(new FaceAirSpec(share, now.standstillSpeed()));
         }
@@ -130,19 +130,21 @@ final class Candidates {
                         core,
                         What.WATER,
                         core.piece().name(),
-                        l -> l.withMeasured(Math.max(Sold.round(flow * 1.5, PER_MINUTE), flow))));
+                        l -> l.withMeasured(Math.max(StandardSizes.round(flow * 1.5, PER_MINUTE), flow))));
         loop(core, What.WATER, core.piece().name(), l -> l.withVolume(2 * l.volume()));
         loop.pieces().stream()
                 .filter(p -> p.bore() > 0 && !(p instanceof LoopPiece.Pump))
                 .min(Comparator.comparingDouble(LoopPiece::bore))
-                .ifPresent(narrow -> Sold.HOSES.above(narrow.bore() * 1.3).ifPresent(bore -> {
-                    int index = loop.pieces().indexOf(narrow);
-                    loop(
-                            core,
-                            What.WATER,
-                            narrow.name(),
-                            l -> l.withPieces(replaced(l.pieces(), index, narrow.withBore(bore))));
-                }));
+                .ifPresent(narrow -> StandardSizes.HOSES
+                        .above(narrow.bore() * 1.3)
+                        .ifPresent(bore -> {
+                            int index = loop.pieces().indexOf(narrow);
+                            loop(
+                                    core,
+                                    What.WATER,
+                                    narrow.name(),
+                                    l -> l.withPieces(replaced(l.pieces(), index, narrow.withBore(bore))));
+                        }));
         loop.radiator().ifPresent(radiator -> radiator(core, radiator));
         loop.tank().map(tank -> tank.ice()).filter(ice -> ice.mass() > 0).ifPresent(ice -> ice(core, ice));
         loop.chiller()
@@ -150,14 +152,14 @@ final class Candidates {
                         core,
                         What.CHILLER,
                         "chiller",
-                        l -> l.withChiller(chiller.withCapacity(Sold.round(chiller.capacity() * 1.5, 100)))));
+                        l -> l.withChiller(chiller.withCapacity(StandardSizes.round(chiller.capacity() * 1.5, 100)))));
     }
 
     private void radiator(Placed<Core> core, RadiatorSpec radiator) {
         CoreSize size = radiator.size();
         List<CoreSize> larger = List.of(
-                size.withHeight(Sold.upTo(size.height() * 1.25, 10e-3)),
-                size.withDepth(Sold.upTo(size.depth() * 1.5, 2e-3)));
+                size.withHeight(StandardSizes.upTo(size.height() * 1.25, 10e-3)),
+                size.withDepth(StandardSizes.upTo(size.depth() * 1.5, 2e-3)));
         larger.forEach(other -> loop(
                 core,
                 What.RADIATOR,
@@ -175,14 +177,14 @@ final class Candidates {
     }
 
     private void ice(Placed<Core> core, IceSpec ice) {
-        double more = Math.max(Sold.round(ice.mass() * 1.5, 1), ice.mass());
+        double more = Math.max(StandardSizes.round(ice.mass() * 1.5, 1), ice.mass());
         loop(core, What.ICE, "ice tank", withIce(new IceSpec(more, ice.piece(), ice.stir())));
         if (ice.piece() > 12e-3) {
             loop(
                     core,
                     What.ICE,
                     "ice tank",
-                    withIce(new IceSpec(ice.mass(), Sold.round(ice.piece() / 2, 1e-3), ice.stir())));
+                    withIce(new IceSpec(ice.mass(), StandardSizes.round(ice.piece() / 2, 1e-3), ice.stir())));
         }
     }
 
@@ -211,12 +213,13 @@ final class Candidates {
         add(
                 What.AIR_WAY,
                 way.name(),
-                option.withWay(number, w -> w.withExitArea(Sold.upTo(way.exitArea() * 1.4, 50e-4))));
+                option.withWay(number, w -> w.withExitArea(StandardSizes.upTo(way.exitArea() * 1.4, 50e-4))));
         add(
                 What.AIR_WAY,
                 way.name(),
                 option.withWay(
-                        number, w -> w.withOpening(opening.withHeight(Sold.upTo(opening.height() * 1.25, 5e-3)))));
+                        number,
+                        w -> w.withOpening(opening.withHeight(StandardSizes.upTo(opening.height() * 1.25, 5e-3)))));
         for (int k = 0; k < opening.walls().size(); k++) {
             OpeningSpec.Wall wall = opening.walls().get(k);
             double up = wall.up() + (wall.up() < 0 ? -OUT_OF_THE_WAY : OUT_OF_THE_WAY);

@@ -37,19 +37,19 @@ public final class MoreCore {
         Map<Step, BuildOption> all = new EnumMap<>(Step.class);
         CoreSize size = core.piece().spec().size();
         if (core.piece().spec().basis() instanceof FinnedBlock block) {
-            double row = Sold.upTo(size.height() + block.step(), 1e-3);
+            double row = StandardSizes.upTo(size.height() + block.step(), 1e-3);
             all.put(Step.CHARGE_ROW, sized(option, core, size.withHeight(row)));
             all.put(Step.CHARGE_FIN, based(option, core, b -> b.withCharge(denser(b.charge()))));
             all.put(Step.COLD_FIN, based(option, core, b -> b.withCold(denser(b.cold()))));
         }
-        all.put(Step.DEEPER, sized(option, core, size.withDepth(Sold.upTo(size.depth() * 1.2, 5e-3))));
-        all.put(Step.HIGHER, sized(option, core, size.withHeight(Sold.upTo(size.height() * 1.15, 10e-3))));
-        all.put(Step.WIDER, sized(option, core, size.withWidth(Sold.upTo(size.width() * 1.15, 10e-3))));
+        all.put(Step.DEEPER, sized(option, core, size.withDepth(StandardSizes.upTo(size.depth() * 1.2, 5e-3))));
+        all.put(Step.HIGHER, sized(option, core, size.withHeight(StandardSizes.upTo(size.height() * 1.15, 10e-3))));
+        all.put(Step.WIDER, sized(option, core, size.withWidth(StandardSizes.upTo(size.width() * 1.15, 10e-3))));
         return all;
     }
 
     private static FinSpec denser(FinSpec fin) {
-        return fin.withPitch(Sold.round(1 / (1 / fin.pitch() + 1 / FIN_IN), 0.01e-3));
+        return fin.withPitch(StandardSizes.round(1 / (1 / fin.pitch() + 1 / FIN_IN), 0.01e-3));
     }
 
     private static BuildOption sized(BuildOption option, Placed<Core> core, CoreSize size) {

@@ -3,7 +3,7 @@ package io.enthalpa.core.trial;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.coolingair.AirWaySpec;
-import io.enthalpa.core.endurance.SteadyResult;
+import io.enthalpa.core.steady.SteadyResult;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;

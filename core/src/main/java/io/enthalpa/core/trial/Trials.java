@@ -4,9 +4,9 @@ import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.endurance.EnduranceRun;
-import io.enthalpa.core.endurance.SteadyResult;
-import io.enthalpa.core.endurance.Verdict;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.steady.SteadyResult;
+import io.enthalpa.core.verdict.Verdict;
 import java.util.List;
 import java.util.Optional;
 

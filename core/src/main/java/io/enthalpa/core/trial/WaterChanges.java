@@ -5,10 +5,10 @@ import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.chargepath.PathElement.Core;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.chargepath.Pieces.Placed;
-import io.enthalpa.core.endurance.LoopResult;
-import io.enthalpa.core.endurance.SteadyResult;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.place.Spot;
+import io.enthalpa.core.steady.LoopResult;
+import io.enthalpa.core.steady.SteadyResult;
 import io.enthalpa.core.waterloop.CorePorts;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.LoopPiece;
@@ -131,7 +131,7 @@ public final class WaterChanges {
         List<Integer> narrowest =
                 bored.stream().filter(i -> pieces.get(i).bore() < 1.05 * narrow).toList();
         if (usual > 1.08 * narrow) {
-            widen(narrowest, Math.max(Sold.FITTINGS.nearest(usual), usual));
+            widen(narrowest, Math.max(StandardSizes.FITTINGS.nearest(usual), usual));
         }
         widen(narrowest, next(narrow));
         bored.stream()
@@ -142,7 +142,7 @@ public final class WaterChanges {
     }
 
     private static double next(double bore) {
-        return Sold.FITTINGS.above(bore * 1.03).orElse(Sold.upTo(bore * 1.2, 1e-3));
+        return StandardSizes.FITTINGS.above(bore * 1.03).orElse(StandardSizes.upTo(bore * 1.2, 1e-3));
     }
 
     private void widen(List<Integer> which, double to) {
@@ -214,7 +214,7 @@ public final class WaterChanges {
     private void sinks() {
         loop.radiator().ifPresent(radiator -> {
             CoreSize size = radiator.size();
-            double depth = Sold.upTo(size.depth() * 1.3, 2e-3);
+            double depth = StandardSizes.upTo(size.depth() * 1.3, 2e-3);
             tryOne(
                     Help.DEEPER_RADIATOR,
                     List.of("radiator"),

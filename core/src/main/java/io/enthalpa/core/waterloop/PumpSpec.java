@@ -1,6 +1,6 @@
 package io.enthalpa.core.waterloop;
 
-import io.enthalpa.core.loss.FallingCurve;
+import io.enthalpa.core.loss.PerformanceCurve;
 import java.util.OptionalDouble;
 
 /**
@@ -11,7 +11,7 @@ import java.util.OptionalDouble;
  * @param drivenAt   rad/s of the engine at which the curve was taken, for a pump that the engine drives; empty for a motor
  * @param efficiency hydraulic power over power taken, above 0 to 1; small electric pumps 0.2 to 0.4 (common practice, no source)
  */
-public record PumpSpec(FallingCurve curve, double speedShare, OptionalDouble drivenAt, double efficiency) {
+public record PumpSpec(PerformanceCurve curve, double speedShare, OptionalDouble drivenAt, double efficiency) {
 
     /** @param engineSpeed rad/s @return speed over that of the curve */
     public double speed(double engineSpeed) {

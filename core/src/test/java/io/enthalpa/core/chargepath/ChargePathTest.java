@@ -7,13 +7,13 @@ import static org.assertj.core.api.Assertions.withinPercentage;
 
 import io.enthalpa.core.Cases;
 import io.enthalpa.core.Systems;
-import io.enthalpa.core.endurance.SteadyResult;
 import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.BlowerType;
 import io.enthalpa.core.exchanger.Condensate;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.fluid.HumidAir;
+import io.enthalpa.core.steady.SteadyResult;
 import java.util.List;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;

@@ -10,6 +10,8 @@ import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.coolingair.FanSpec;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyPoint;
+import io.enthalpa.core.plant.CoreTrace;
+import io.enthalpa.core.steady.ChargeSystem;
 import io.enthalpa.core.waterloop.ChillerSpec;
 import io.enthalpa.core.waterloop.LoopPiece;
 import io.enthalpa.core.waterloop.PumpSpec;

@@ -14,12 +14,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class FallingCurveTest {
-    private static FallingCurve curve(double... flowsAndRises) {
-        List<FallingCurve.Point> points = new java.util.ArrayList<>();
+    private static PerformanceCurve curve(double... flowsAndRises) {
+        List<PerformanceCurve.Point> points = new java.util.ArrayList<>();
         for (int i = 0; i < flowsAndRises.length; i += 2) {
-            points.add(new FallingCurve.Point(flowsAndRises[i], flowsAndRises[i + 1]));
+            points.add(new PerformanceCurve.Point(flowsAndRises[i], flowsAndRises[i + 1]));
         }
-        return new FallingCurve(points, FallingCurve.Machine.PUMP, "pump");
+        return new PerformanceCurve(points, PerformanceCurve.Machine.PUMP, "pump");
     }
 
     static LongStream seeds() {
@@ -28,13 +28,13 @@ class FallingCurveTest {
 
     @Test
     void twoPointsMakeAParabolaAndMoreStraightLines() {
-        FallingCurve two = curve(0, 40e3, 1e-3, 0);
+        PerformanceCurve two = curve(0, 40e3, 1e-3, 0);
         assertThat(two.at(0.5e-3)).isCloseTo(30e3, within(1e-6));
         assertThat(two.freeFlow()).isCloseTo(1e-3, within(1e-12));
         assertThat(curve(0, 40e3, 0.8e-3, 14.4e3).freeFlow())
                 .as("the same parabola from other points")
                 .isCloseTo(1e-3, within(1e-9));
-        FallingCurve three = curve(0, 40e3, 0.5e-3, 30e3, 1e-3, 10e3);
+        PerformanceCurve three = curve(0, 40e3, 0.5e-3, 30e3, 1e-3, 10e3);
         assertThat(three.at(0.25e-3)).isCloseTo(35e3, within(1e-6));
         assertThat(three.at(1.5e-3)).as("goes on falling").isCloseTo(-10e3, within(1e-6));
         assertThat(three.freeFlow()).isCloseTo(1.25e-3, within(1e-12));
@@ -46,7 +46,7 @@ class FallingCurveTest {
     @MethodSource("seeds")
     void flowGoesWithSpeedAndPressureWithItsSquare(long seed) {
         Cases c = Cases.of(seed);
-        FallingCurve curve = curve(0, c.between(20e3, 80e3), 0.4e-3, 15e3, 1e-3, 2e3);
+        PerformanceCurve curve = curve(0, c.between(20e3, 80e3), 0.4e-3, 15e3, 1e-3, 2e3);
         double n = c.between(0.3, 2.0);
         double q = c.between(0.0, 1e-3);
         assertThat(curve.at(n * q, n)).isCloseTo(n * n * curve.at(q), withinPercentage(1e-6));

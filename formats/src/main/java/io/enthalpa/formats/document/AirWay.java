@@ -16,7 +16,7 @@ import io.enthalpa.core.coolingair.OpeningSpec;
 import io.enthalpa.core.coolingair.OtherExchanger;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.fault.EnthalpaFault;
-import io.enthalpa.core.loss.FallingCurve;
+import io.enthalpa.core.loss.PerformanceCurve;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -210,11 +210,11 @@ record AirWay(
 
             @Nullable Boolean whileOff) {
         FanSpec core(Place at) {
-            List<FallingCurve.Point> points = curve.stream()
-                    .map(p -> new FallingCurve.Point(M3_H.si(p.flow_m3_h), PA.si(p.pressure_Pa)))
+            List<PerformanceCurve.Point> points = curve.stream()
+                    .map(p -> new PerformanceCurve.Point(M3_H.si(p.flow_m3_h), PA.si(p.pressure_Pa)))
                     .toList();
             return new FanSpec(
-                    LoopPieceDocument.falling(at, points, FallingCurve.Machine.FAN, "fan"),
+                    LoopPieceDocument.falling(at, points, PerformanceCurve.Machine.FAN, "fan"),
                     Boolean.TRUE.equals(backwards),
                     KM_H.si(offAbove_km_h),
                     !Boolean.FALSE.equals(whileOff));

@@ -7,8 +7,8 @@ import static io.enthalpa.formats.document.Suffix.PCT;
 import static io.enthalpa.formats.document.Suffix.RPM;
 
 import io.enthalpa.core.fault.EnthalpaFault;
-import io.enthalpa.core.loss.FallingCurve;
 import io.enthalpa.core.loss.FittingLoss;
+import io.enthalpa.core.loss.PerformanceCurve;
 import io.enthalpa.core.loss.PipeMaterial;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.waterloop.CorePorts;
@@ -119,11 +119,11 @@ sealed interface LoopPieceDocument extends Named
 
         @Override
         public LoopPiece core(Place at) {
-            List<FallingCurve.Point> points = curve.stream()
-                    .map(p -> new FallingCurve.Point(L_MIN.si(p.flow_L_min), KPA.si(p.pressure_kPa)))
+            List<PerformanceCurve.Point> points = curve.stream()
+                    .map(p -> new PerformanceCurve.Point(L_MIN.si(p.flow_L_min), KPA.si(p.pressure_kPa)))
                     .toList();
             PumpSpec spec = new PumpSpec(
-                    falling(at, points, FallingCurve.Machine.PUMP, name),
+                    falling(at, points, PerformanceCurve.Machine.PUMP, name),
                     PCT.si(speed_pct).orElse(1),
                     RPM.si(drivenAt_rpm),
                     PCT.si(efficiency_pct).orElse(PCT.si(USUAL_EFFICIENCY_PCT)));
@@ -142,9 +142,10 @@ sealed interface LoopPieceDocument extends Named
             @Nullable String id) {}
 
     /** Refuses a curve that does not fall, by the place of the point that is to blame. */
-    static FallingCurve falling(Place at, List<FallingCurve.Point> points, FallingCurve.Machine machine, String what) {
+    static PerformanceCurve falling(
+            Place at, List<PerformanceCurve.Point> points, PerformanceCurve.Machine machine, String what) {
         try {
-            return new FallingCurve(points, machine, what);
+            return new PerformanceCurve(points, machine, what);
         } catch (EnthalpaFault fault) {
             throw fault.at(
                     at.pointer() + "/curve" + (fault.field().isEmpty() ? "" : "/" + fault.field()), fault.label());

@@ -2,12 +2,12 @@ package io.enthalpa.server.answers;
 
 import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.PathElement;
-import io.enthalpa.core.endurance.CoreResult;
 import io.enthalpa.core.exchanger.FinFlow;
 import io.enthalpa.core.exchanger.FinnedBlock;
 import io.enthalpa.core.exchanger.FinnedCore;
 import io.enthalpa.core.exchanger.RatedCore;
 import io.enthalpa.core.exchanger.TankEffect;
+import io.enthalpa.core.plant.CoreResult;
 import io.enthalpa.formats.document.Pointers;
 import org.jspecify.annotations.Nullable;
 

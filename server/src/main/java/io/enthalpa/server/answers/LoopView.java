@@ -1,7 +1,7 @@
 package io.enthalpa.server.answers;
 
-import io.enthalpa.core.endurance.LoopResult;
 import io.enthalpa.core.place.Subject;
+import io.enthalpa.core.steady.LoopResult;
 import io.enthalpa.core.waterloop.LoopPiece;
 import io.enthalpa.core.waterloop.PieceLoss;
 import io.enthalpa.formats.document.Pointers;

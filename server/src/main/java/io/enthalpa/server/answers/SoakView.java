@@ -1,17 +1,17 @@
 package io.enthalpa.server.answers;
 
 import io.enthalpa.core.build.Answer;
-import io.enthalpa.core.endurance.CoreTrace;
 import io.enthalpa.core.endurance.EnergyAudit;
-import io.enthalpa.core.endurance.Load;
-import io.enthalpa.core.endurance.ResistanceShares;
-import io.enthalpa.core.endurance.RunFigures;
-import io.enthalpa.core.endurance.RunShape;
 import io.enthalpa.core.endurance.Trace;
-import io.enthalpa.core.endurance.Verdict;
 import io.enthalpa.core.explain.Finding;
 import io.enthalpa.core.explain.Findings;
 import io.enthalpa.core.explain.Reason.Figure;
+import io.enthalpa.core.plant.CoreTrace;
+import io.enthalpa.core.plant.ResistanceShares;
+import io.enthalpa.core.verdict.Load;
+import io.enthalpa.core.verdict.RunFigures;
+import io.enthalpa.core.verdict.RunShape;
+import io.enthalpa.core.verdict.Verdict;
 import io.enthalpa.formats.Sentences;
 import io.enthalpa.formats.document.Pointers;
 import java.util.ArrayList;

@@ -3,7 +3,7 @@ package io.enthalpa.server.jobs;
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
-import io.enthalpa.core.build.OptionSpread;
+import io.enthalpa.core.build.OptionMonteCarlo;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.sizing.CoolingMethod;
 import io.enthalpa.core.sizing.MethodSizing;
@@ -78,15 +78,15 @@ class JobController {
             @Nullable SpreadView spread,
             @Nullable List<ComparedView> methods) {}
 
-    /** How far the option's answer can be off: {@link OptionSpread}. */
+    /** How far the option's answer can be off: {@link OptionMonteCarlo}. */
     @PostMapping("/spread")
     @ResponseStatus(HttpStatus.ACCEPTED)
     JobView spread(
             @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody JobRequest request) {
-        OptionSpread spread = new OptionSpread(
+        OptionMonteCarlo spread = new OptionMonteCarlo(
                 BuildFile.read(Asked.document(request.document())),
                 Asked.text(request.option(), "option"),
-                OptionSpread.USUAL_SAMPLES,
+                OptionMonteCarlo.USUAL_SAMPLES,
                 SEED);
         return view(
                 jobs.start(page, "spread", spread.samples(), spread::run, () -> SpreadView.of(spread.result())), false);

@@ -1,7 +1,7 @@
 package io.enthalpa.server.jobs;
 
-import io.enthalpa.core.endurance.SpreadResult;
-import io.enthalpa.core.endurance.Unknown;
+import io.enthalpa.core.uncertainty.MonteCarloResult;
+import io.enthalpa.core.uncertainty.UncertainInput;
 import java.util.Arrays;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -22,9 +22,9 @@ record SpreadView(
         double pulls_pct,
         List<WeightView> ranking) {
     /** {@code kelvin}: what the worst intake moves for one usual spread, {@code spread} relative or K. */
-    record WeightView(Unknown unknown, double share_pct, double kelvin, double spread) {}
+    record WeightView(UncertainInput unknown, double share_pct, double kelvin, double spread) {}
 
-    static SpreadView of(SpreadResult r) {
+    static SpreadView of(MonteCarloResult r) {
         return new SpreadView(
                 r.samples(),
                 r.time(),

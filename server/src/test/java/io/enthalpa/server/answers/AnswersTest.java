@@ -6,8 +6,8 @@ import static org.assertj.core.api.Assertions.withinPercentage;
 
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
-import io.enthalpa.core.endurance.SteadyResult;
 import io.enthalpa.core.endurance.Trace;
+import io.enthalpa.core.steady.SteadyResult;
 import io.enthalpa.formats.BuildFile;
 import io.enthalpa.server.RunningServer;
 import io.enthalpa.server.RunningServer.Reply;

@@ -1,0 +1,2 @@
+/** The run through a duty: the plant stepped along, and the trace it leaves. */
+package io.enthalpa.core.endurance;

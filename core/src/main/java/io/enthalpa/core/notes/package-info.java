@@ -1,0 +1,2 @@
+/** What a user should know about a steady answer. */
+package io.enthalpa.core.notes;

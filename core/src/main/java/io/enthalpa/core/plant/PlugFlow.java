@@ -1,0 +1,84 @@
+package io.enthalpa.core.plant;
+
+/**
+ * Water under way in a hose: what goes in comes out in the same order, later by volume over flow. Parcels of one temperature each; neighbours that
+ * hardly differ are one parcel.
+ */
+final class PlugFlow {
+    private static final double SAME = 0.005;
+    private double[] temperature = new double[64];
+    private double[] capacity = new double[64];
+    private int first;
+    private int count;
+
+    /**
+     * @param heatCapacity J/K of all the water in it, 0 for no hose
+     * @param start        K
+     */
+    PlugFlow(double heatCapacity, double start) {
+        if (heatCapacity > 0) {
+            temperature[0] = start;
+            capacity[0] = heatCapacity;
+            count = 1;
+        }
+    }
+
+    /** @param amount J/K that enters and leaves @param in K @return K of what left, mean */
+    double push(double amount, double in) {
+        if (!(amount > 0)) {
+            return count == 0 ? in : temperature[first];
+        }
+        append(amount, in);
+        double left = amount;
+        double heat = 0;
+        while (left > 0 && count > 0) {
+            double part = Math.min(left, capacity[first]);
+            heat += part * temperature[first];
+            left -= part;
+            capacity[first] -= part;
+            if (capacity[first] <= 0) {
+                first = (first + 1) % capacity.length;
+                count--;
+            }
+        }
+        return heat / (amount - left);
+    }
+
+    private void append(double amount, double in) {
+        int last = (first + count - 1) % capacity.length;
+        if (count > 1 && Math.abs(temperature[last] - in) < SAME) {
+            temperature[last] += (in - temperature[last]) * amount / (capacity[last] + amount);
+            capacity[last] += amount;
+            return;
+        }
+        if (count == capacity.length) {
+            grow();
+        }
+        int next = (first + count) % capacity.length;
+        temperature[next] = in;
+        capacity[next] = amount;
+        count++;
+    }
+
+    private void grow() {
+        double[] t = new double[2 * count];
+        double[] c = new double[2 * count];
+        for (int i = 0; i < count; i++) {
+            t[i] = temperature[(first + i) % count];
+            c[i] = capacity[(first + i) % count];
+        }
+        temperature = t;
+        capacity = c;
+        first = 0;
+    }
+
+    /** @return J above 0 K */
+    double stored() {
+        double sum = 0;
+        for (int i = 0; i < count; i++) {
+            int k = (first + i) % capacity.length;
+            sum += capacity[k] * temperature[k];
+        }
+        return sum;
+    }
+}

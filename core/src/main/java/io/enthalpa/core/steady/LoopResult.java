@@ -1,0 +1,57 @@
+package io.enthalpa.core.steady;
+
+import io.enthalpa.core.chargepath.CoreSlot;
+import io.enthalpa.core.plant.InletAir;
+import io.enthalpa.core.waterloop.LoopFlow;
+import io.enthalpa.core.waterloop.LoopHeights;
+import io.enthalpa.core.waterloop.WaterLoopSpec;
+import java.util.List;
+
+/**
+ * What the water of a core does at a steady point.
+ *
+ * @param slot     the core
+ * @param spec     its loop
+ * @param flow     operating point of the pump
+ * @param heads    what pumps give and the loop takes at other flows
+ * @param waterIn  K where it enters the core
+ * @param waterOut K where it leaves it
+ * @param back     K behind radiator, chiller and tank: {@code waterIn} when something takes all the heat
+ * @param heat     W from the charge
+ * @param radiator W to the air; 0 without one
+ * @param air      that meets the radiator; null without one
+ * @param airOut   K behind the radiator
+ * @param chiller  W
+ * @param chillerOut the boost has cut the compressor out
+ * @param pullDown s from outside temperature to the chiller's coldest water with no load; NaN without one
+ * @param ice      W that melts ice
+ * @param iceLasts s until the ice is gone at this; NaN without ice
+ * @param rise     K/s that the water warms when nothing takes its heat; 0 when something does
+ * @param heights  where air stays
+ * @param dewPoint K of the outside air: what is colder than this sweats
+ */
+public record LoopResult(
+        CoreSlot slot,
+        WaterLoopSpec spec,
+        LoopFlow flow,
+        List<LoopFlow.Head> heads,
+        double waterIn,
+        double waterOut,
+        double back,
+        double heat,
+        double radiator,
+        InletAir air,
+        double airOut,
+        double chiller,
+        boolean chillerOut,
+        double pullDown,
+        double ice,
+        double iceLasts,
+        double rise,
+        LoopHeights heights,
+        double dewPoint) {
+    /** @return true when hoses and core are colder than the outside air's dew point */
+    public boolean sweats() {
+        return Math.min(waterIn, back) < dewPoint;
+    }
+}

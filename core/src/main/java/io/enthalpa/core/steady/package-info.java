@@ -1,0 +1,2 @@
+/** A charge system held at one operating point until nothing changes any more. */
+package io.enthalpa.core.steady;

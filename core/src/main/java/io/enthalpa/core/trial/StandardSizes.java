@@ -1,0 +1,44 @@
+package io.enthalpa.core.trial;
+
+import java.util.Arrays;
+import java.util.OptionalDouble;
+
+/** Sizes that somebody sells or would ask for; all in m. Common practice, no source. */
+final class StandardSizes {
+    /** Usual tubes, by bore. */
+    static final StandardSizes TUBES = new StandardSizes(51, 57, 63, 70, 76, 89, 102, 127);
+    /** Usual water hoses, by bore. */
+    static final StandardSizes HOSES = new StandardSizes(13, 16, 19, 25, 32, 38, 45, 51, 57, 63, 76);
+    /** Bores of spigots and fittings, and of the hoses that go on them. */
+    static final StandardSizes FITTINGS = new StandardSizes(10, 12, 14, 17, 19, 22, 25, 32, 38, 45, 51);
+
+    private final double[] sizes;
+
+    private StandardSizes(double... millimetres) {
+        sizes = Arrays.stream(millimetres).map(mm -> mm / 1000).toArray();
+    }
+
+    /** @return the smallest above a size; empty when there is none */
+    OptionalDouble above(double size) {
+        return Arrays.stream(sizes).filter(s -> s > size).findFirst();
+    }
+
+    /** @return the nearest */
+    double nearest(double size) {
+        double best = sizes[0];
+        for (double s : sizes) {
+            best = Math.abs(s - size) < Math.abs(best - size) ? s : best;
+        }
+        return best;
+    }
+
+    /** @return a round size, not smaller */
+    static double upTo(double size, double step) {
+        return step * Math.ceil(size / step - 1e-9);
+    }
+
+    /** @return the nearest round size */
+    static double round(double size, double step) {
+        return step * Math.rint(size / step);
+    }
+}

@@ -1,0 +1,32 @@
+package io.enthalpa.core.uncertainty;
+
+import java.util.EnumMap;
+import java.util.Map;
+
+/** Inputs other than they are believed to be. Immutable. */
+public final class Perturbation {
+    public static final Perturbation NONE = new Perturbation(Map.of());
+    private final Map<UncertainInput, Double> by;
+
+    private Perturbation(Map<UncertainInput, Double> by) {
+        this.by = by;
+    }
+
+    /** @param by relative, or K for outside air and start @return this with one input moved */
+    public Perturbation with(UncertainInput unknown, double by) {
+        Map<UncertainInput, Double> moved = new EnumMap<>(UncertainInput.class);
+        moved.putAll(this.by);
+        moved.put(unknown, by);
+        return new Perturbation(moved);
+    }
+
+    /** @return relative, or K */
+    public double by(UncertainInput unknown) {
+        return by.getOrDefault(unknown, 0.0);
+    }
+
+    /** @return what a relative unknown is multiplied with */
+    public double factor(UncertainInput unknown) {
+        return 1 + by(unknown);
+    }
+}

@@ -1,0 +1,38 @@
+package io.enthalpa.core.uncertainty;
+
+/** An input that is seldom known exactly, with the spread that common practice leaves it (no source). */
+public enum UncertainInput {
+    /** Of the blower, relative. */
+    BLOWER_EFFICIENCY(0.05),
+    /** How well the cylinders fill, relative: decides the air flow. */
+    VOLUMETRIC_EFFICIENCY(0.05),
+    /** Of the core, relative. */
+    CORE_CONDUCTANCE(0.10),
+    /** Air at the face of core or radiator, relative, where it is a share of road speed or made by a way. */
+    COOLING_AIR(0.20),
+    /** Of a loop whose pump and hoses are only known by their curves, relative. */
+    WATER_FLOW(0.15),
+    /** Of the radiator, relative. */
+    RADIATOR_CONDUCTANCE(0.10),
+    /** K. */
+    OUTSIDE_AIR(2),
+    /** K of core and water at the start. */
+    START(4),
+    /** Rise of the bay, relative. */
+    BAY(0.25),
+    /** Ice against its water, relative. */
+    ICE_CONTACT(0.3),
+    /** Relative. */
+    CHILLER_CAPACITY(0.15);
+
+    private final double spread;
+
+    UncertainInput(double spread) {
+        this.spread = spread;
+    }
+
+    /** @return one standard deviation: relative, or K for outside air and start */
+    public double spread() {
+        return spread;
+    }
+}

@@ -1,0 +1,2 @@
+/** What a run is judged by: load, shape, figures, cause. */
+package io.enthalpa.core.verdict;

@@ -1,0 +1,136 @@
+package io.enthalpa.core.uncertainty;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import io.enthalpa.core.Systems;
+import io.enthalpa.core.build.Answer;
+import io.enthalpa.core.build.Build;
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.build.OptionMonteCarlo;
+import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.duty.Duty;
+import io.enthalpa.core.duty.DutyPoint;
+import io.enthalpa.core.endurance.Trace;
+import io.enthalpa.core.engine.EngineSpec;
+import io.enthalpa.core.verdict.Targets;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+class MonteCarloTest {
+    private static final double RPM = Math.PI / 30;
+
+    private static Build build(Systems s) {
+        List<PathElement> path = s.path().elements();
+        return new Build(
+                "bench",
+                "",
+                new EngineSpec(0.0023, 4, 0.92, 7000 * RPM),
+                new Build.Climate(300, 0, 0.4, OptionalDouble.empty()),
+                new Targets(325, 340),
+                new Build.FullLoad(5000 * RPM, 20),
+                new Duty(
+                        "hold",
+                        true,
+                        10,
+                        1,
+                        0,
+                        List.of(new DutyPoint(0, 500, 100e3, 15), new DutyPoint(240, 500, 100e3, 15))),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(new BuildOption("A", "first", 100e3, path, List.of())));
+    }
+
+    private static MonteCarloResult spread(Systems s, int samples, long seed) {
+        OptionMonteCarlo spread = new OptionMonteCarlo(build(s), "A", samples, seed);
+        for (int i = 0; i < samples; i++) {
+            spread.run(i);
+        }
+        return spread.result();
+    }
+
+    @Test
+    void sameSeedSameBandAndAnotherSeedNearly() {
+        MonteCarloResult once = spread(Systems.standard(), 60, 1);
+        MonteCarloResult again = spread(Systems.standard(), 60, 1);
+        MonteCarloResult other = spread(Systems.standard(), 60, 2);
+        assertThat(again.low()).containsExactly(once.low());
+        assertThat(again.worstHigh()).isEqualTo(once.worstHigh());
+        assertThat(other.worstMid()).isCloseTo(once.worstMid(), within(1.0));
+    }
+
+    @Test
+    void bandHoldsTheBelievedRunAndIsOrdered() {
+        MonteCarloResult band = spread(Systems.standard(), 60, 3);
+        Trace believed = new Answer(build(Systems.standard()), "A").soak();
+        assertThat(band.samples()).isEqualTo(60);
+        assertThat(band.worstLow()).isLessThan(band.worstMid());
+        assertThat(band.worstMid()).isLessThan(band.worstHigh());
+        for (int k = 0; k < MonteCarlo.MOMENTS; k++) {
+            assertThat(band.low()[k]).isLessThan(band.high()[k]);
+        }
+        double end = believed.intake()[believed.length() - 1];
+        assertThat(end).isBetween(band.low()[MonteCarlo.MOMENTS - 1], band.high()[MonteCarlo.MOMENTS - 1]);
+        assertThat(band.holds() + band.pulls()).isBetween(0.0, 1.0);
+    }
+
+    /** Where air is short it decides more than the core; with a water loop of unmeasured flow the water does. */
+    @Test
+    void rankingNamesWhatLimits() {
+        MonteCarloResult air = spread(Systems.standard(), 80, 4);
+        assertThat(air.ranking().stream()
+                        .mapToDouble(MonteCarloResult.Weight::share)
+                        .sum())
+                .isCloseTo(1, within(1e-9));
+        assertThat(air.ranking().stream()
+                        .filter(w -> w.unknown() == UncertainInput.COOLING_AIR)
+                        .findFirst()
+                        .orElseThrow()
+                        .share())
+                .isGreaterThan(air.ranking().stream()
+                        .filter(w -> w.unknown() == UncertainInput.CORE_CONDUCTANCE)
+                        .findFirst()
+                        .orElseThrow()
+                        .share());
+        assertThat(air.ranking().stream()
+                        .filter(w -> w.unknown() == UncertainInput.COOLING_AIR)
+                        .findFirst()
+                        .orElseThrow()
+                        .kelvin())
+                .as("more air, colder")
+                .isNegative();
+        assertThat(air.ranking())
+                .extracting(MonteCarloResult.Weight::unknown)
+                .doesNotContain(UncertainInput.WATER_FLOW, UncertainInput.ICE_CONTACT, UncertainInput.BAY);
+    }
+
+    /** Every unknown moves the answer the way it should, and no perturbation moves nothing. */
+    @ParameterizedTest
+    @EnumSource(
+            value = UncertainInput.class,
+            names = {"BLOWER_EFFICIENCY", "CORE_CONDUCTANCE", "COOLING_AIR", "WATER_FLOW", "RADIATOR_CONDUCTANCE"})
+    void moreOfAGoodThingIsColder(UncertainInput unknown) {
+        Systems s = Systems.water();
+        assertThat(end(s, Perturbation.NONE.with(unknown, 0.2))).isLessThan(end(s, Perturbation.NONE));
+        assertThat(end(s, Perturbation.NONE.with(unknown, 0))).isEqualTo(end(s, Perturbation.NONE));
+    }
+
+    @ParameterizedTest
+    @EnumSource(
+            value = UncertainInput.class,
+            names = {"OUTSIDE_AIR", "START", "VOLUMETRIC_EFFICIENCY"})
+    void moreOfABadThingIsWarmer(UncertainInput unknown) {
+        Systems s = Systems.water();
+        assertThat(end(s, Perturbation.NONE.with(unknown, unknown == UncertainInput.VOLUMETRIC_EFFICIENCY ? 0.1 : 3)))
+                .isGreaterThan(end(s, Perturbation.NONE));
+    }
+
+    private static double end(Systems s, Perturbation perturbation) {
+        Trace trace = new Answer(build(s), "A", perturbation).soak();
+        return trace.intake()[trace.length() - 1];
+    }
+}
