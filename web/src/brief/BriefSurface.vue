@@ -34,7 +34,7 @@ const twoWays = computed(() => {
   const off = 100 * (s.flowByPower_kg_s / s.flow_kg_s - 1)
   return `${first}; its power wants ${spoken(s.flowByPower_kg_s, 'kg_s', settings.units)}, ${Math.abs(off).toFixed(0)} % ${off > 0 ? 'more' : 'less'}.`
 })
-const disagree = computed(() => steady.value?.notes.some((n) => n.kind === 'AIR_DEMANDS_DISAGREE') ?? false)
+const disagree = computed(() => steady.value?.notes.some((n) => n.kind.startsWith('POWER_WANTS')) ?? false)
 const outside = computed(() => {
   const o = steady.value?.outside
   if (!o) return ''

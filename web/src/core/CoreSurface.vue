@@ -9,7 +9,7 @@ import { effectivenessWords, finnedBlockConstructionWords } from '../document/ty
 import { change, spoken } from '../quantity/catalogue'
 import KnowButton from '../reasons/KnowButton.vue'
 import { useSettings } from '../settings/store'
-import { sinkName } from '../verdict/sentences'
+import { sinkName } from '../verdict/shares'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 import CoreDrawing from './CoreDrawing.vue'

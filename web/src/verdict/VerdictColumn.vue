@@ -10,8 +10,8 @@ import { clock, span } from '../quantity/time'
 import { useSettings } from '../settings/store'
 import KnowButton from '../reasons/KnowButton.vue'
 import HowSure from './HowSure.vue'
-import { told } from './say'
-import { noteLine, shareParts, sinkName } from './sentences'
+import { say, told } from './say'
+import { shareParts, sinkName } from './shares'
 
 const build = useBuild()
 const settings = useSettings()
@@ -135,7 +135,7 @@ async function tryIt(c: ChangeView): Promise<void> {
     <section v-if="notes.length">
       <h2>Worth knowing</h2>
       <ul>
-        <li v-for="(n, i) in notes" :key="i">{{ noteLine(n, build.answer!.steady!, settings.units) }}</li>
+        <li v-for="(n, i) in notes" :key="i">{{ say(n, build.catalogue!.sentences, settings.units) }}</li>
       </ul>
     </section>
   </aside>

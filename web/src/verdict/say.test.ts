@@ -1,11 +1,12 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import type { FindingView } from '../api/client'
+import type { FindingView, NoteView } from '../api/client'
 import { sentences } from '../testing/sentences'
 import { say, told } from './say'
 
 interface Case {
-  kind: FindingView['kind']
+  kind: FindingView['kind'] | NoteView['kind']
+  of?: string
   figures: Record<string, [string, number, number]>
   metric: string
   us: string
@@ -14,11 +15,11 @@ interface Case {
 /** The program words the same cases on the command line (formats, SentencesTest). */
 const cases = JSON.parse(readFileSync('../formats/src/test/resources/sentence-cases.json', 'utf8')) as Case[]
 
-describe('what was found of a run', () => {
-  it.each(cases)('is said in the reader\u2019s units: $metric', ({ kind, figures, metric, us }) => {
+describe('what was found of a run, and what is worth knowing of an answer', () => {
+  it.each(cases)('is said in the reader\u2019s units: $metric', ({ kind, of, figures, metric, us }) => {
     const values = Object.fromEntries(Object.entries(figures).map(([name, [, , value]]) => [name, value]))
-    expect(say({ kind, values }, sentences, 'metric')).toBe(metric)
-    expect(say({ kind, values }, sentences, 'us')).toBe(us)
+    expect(say({ kind, of, values }, sentences, 'metric')).toBe(metric)
+    expect(say({ kind, of, values }, sentences, 'us')).toBe(us)
   })
 
   it('stands in the order it was found, each in its place', () => {

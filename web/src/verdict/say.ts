@@ -1,12 +1,13 @@
-import type { FindingView } from '../api/client'
+import type { FindingView, NoteView } from '../api/client'
 import { spoken, type UnitSystem } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
 
 const PLACE = /\{(\w+)(?: (\w+)(?: (\d))?|\?([^}]*)|=([^}]*))?\}/g
 
-/** Words what was found of a run in the reader's units; the sentences and what is filled into them are the program's (formats, Sentences). */
-export function say(finding: Pick<FindingView, 'kind' | 'values'>, sentences: Record<string, string>, system: UnitSystem): string {
+/** Words what was found of a run or an answer in the reader's units; the sentences and what is filled into them are the program's (formats, Sentences). */
+export function say(finding: { kind: FindingView['kind'] | NoteView['kind']; values: Record<string, number>; of?: string }, sentences: Record<string, string>, system: UnitSystem): string {
   return (sentences[finding.kind] ?? '').replace(PLACE, (_, name: string, unit?: string, digits?: string, when?: string, choices?: string) => {
+    if (name === 'of') return finding.of ?? ''
     const value = finding.values[name]!
     if (when !== undefined) return value === 0 ? '' : when
     if (choices !== undefined) return choices.split('/')[value]!
@@ -21,6 +22,15 @@ export function say(finding: Pick<FindingView, 'kind' | 'values'>, sentences: Re
         return span(value)
       case 'mass':
         return value < 1 ? `${Number((1000 * value).toPrecision(2))} g` : `${value.toFixed(1)} kg`
+      case 'K':
+      case 'kPa':
+      case 'Pa':
+      case 'mm':
+      case 'm_s':
+      case 'L_min':
+        return spoken(value, unit, system, system === 'us' ? undefined : Number(digits ?? 0))
+      case 'num':
+        return value.toFixed(Number(digits ?? 0))
       default:
         return value.toFixed(0)
     }

@@ -1,29 +1,41 @@
 package io.enthalpa.formats;
 
 import io.enthalpa.core.explain.Finding;
-import io.enthalpa.core.explain.Reason.Figure;
+import io.enthalpa.core.notes.Note;
+import io.enthalpa.core.quantity.Figure;
 import io.enthalpa.core.quantity.Quantity;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.function.Function;
 import java.util.regex.MatchResult;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /**
- * Words what was found of a run. The sentences stand once, in {@code sentences.json}, and are worded here for the command line and by the page in
+ * Words what was found of a run, and what is worth knowing of a steady answer. The sentences stand once, in {@code sentences.json}, and are worded here for the command line and by the page in
  * the reader's units. In a sentence {@code {worst C 0}} is a temperature with no digit after the point, {@code {share pct 0}} a share, {@code {at clock}}
- * a time as on a stopwatch, {@code {over span}} a time in words, {@code {water mass}} a mass, {@code {runs}} a plain number, {@code {short?...}} words
+ * a time as on a stopwatch, {@code {over span}} a time in words, {@code {water mass}} a mass, {@code {boost kPa 1}} and others a number in that unit, {@code {mach num 2}} one without, {@code {of}} the name of what it is about, {@code {runs}} a plain number, {@code {short?...}} words
  * that stand there when it is so, {@code {sink=a/b/c}} one of several by number.
  */
 public final class Sentences {
     private static final Pattern PLACE = Pattern.compile("\\{(\\w+)(?: (\\w+)(?: (\\d))?|\\?([^}]*)|=([^}]*))?\\}");
+    /** Units other than SI that figures are told in. */
+    private static final Map<Quantity, String> TOLD = Map.of(
+            Quantity.TEMPERATURE, "°C",
+            Quantity.SHARE, "%",
+            Quantity.PRESSURE, "kPa",
+            Quantity.LENGTH, "mm",
+            Quantity.SPEED, "m/s",
+            Quantity.VOLUME_FLOW, "L/min",
+            Quantity.ROTATION, "rpm");
+
     private static final Map<String, String> ALL = read();
 
     private Sentences() {}
@@ -46,21 +58,34 @@ public final class Sentences {
 
     /** @return the sentence in metric units */
     public static String of(Finding finding) {
-        Map<String, Double> values =
-                finding.figures().stream().collect(Collectors.toMap(Figure::name, Sentences::told));
-        return PLACE.matcher(ALL.get(finding.kind().name()))
-                .replaceAll(place -> java.util.regex.Matcher.quoteReplacement(word(place, values::get)));
+        return of(finding.kind().name(), finding.figures(), "");
     }
 
-    /** @return in the unit that it is told in: °C, percent, seconds, kilograms */
-    public static double told(Figure figure) {
-        return figure.quantity() == Quantity.TEMPERATURE
-                ? Quantity.TEMPERATURE.requireUnit("°C").fromSi(figure.value())
-                : figure.quantity() == Quantity.SHARE ? 100 * figure.value() : figure.value();
+    /** @return the sentence in metric units */
+    public static String of(Note note) {
+        return of(note.kind().name(), note.figures(), note.of());
     }
 
-    private static String word(MatchResult place, Function<String, Double> values) {
-        double value = values.apply(place.group(1));
+    private static String of(String kind, List<Figure> figures, String of) {
+        Map<String, Double> values = told(figures);
+        return PLACE.matcher(ALL.get(kind))
+                .replaceAll(place -> Matcher.quoteReplacement(
+                        place.group(1).equals("of") ? of : word(place, values.get(place.group(1)))));
+    }
+
+    /** @return by their names, in the units that they are told in: °C, percent, seconds, kilograms, kPa, mm and so on */
+    public static Map<String, Double> told(List<Figure> figures) {
+        return figures.stream().collect(Collectors.toMap(Figure::name, Sentences::told));
+    }
+
+    static double told(Figure figure) {
+        String unit = TOLD.get(figure.quantity());
+        return unit == null
+                ? figure.value()
+                : figure.quantity().requireUnit(unit).fromSi(figure.value());
+    }
+
+    private static String word(MatchResult place, double value) {
         if (place.group(4) != null) {
             return value == 0 ? "" : place.group(4);
         }
@@ -69,8 +94,14 @@ public final class Sentences {
         }
         int digits = place.group(3) == null ? 0 : Integer.parseInt(place.group(3));
         return switch (place.group(2) == null ? "" : place.group(2)) {
-            case "C" -> fixed(value, digits) + " °C";
+            case "C", "K" -> fixed(value, digits) + " °C";
             case "pct" -> fixed(value, digits) + " %";
+            case "kPa" -> fixed(value, digits) + " kPa";
+            case "Pa" -> fixed(value, digits) + " Pa";
+            case "mm" -> fixed(value, digits) + " mm";
+            case "m_s" -> fixed(value, digits) + " m/s";
+            case "L_min" -> fixed(value, digits) + " L/min";
+            case "num" -> fixed(value, digits);
             case "clock" -> clock(value);
             case "span" -> span(value);
             case "mass" -> mass(value);

@@ -5,7 +5,9 @@ import static org.assertj.core.api.Assertions.within;
 
 import io.enthalpa.core.explain.Finding;
 import io.enthalpa.core.explain.Finding.Kind;
-import io.enthalpa.core.explain.Reason.Figure;
+import io.enthalpa.core.notes.Note;
+import io.enthalpa.core.place.Subject;
+import io.enthalpa.core.quantity.Figure;
 import io.enthalpa.core.quantity.Quantity;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -13,7 +15,14 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -23,7 +32,9 @@ class SentencesTest {
     void everyFindingHasItsSentence() {
         assertThat(Sentences.all().keySet())
                 .containsExactlyInAnyOrderElementsOf(
-                        Arrays.stream(Kind.values()).map(Kind::name).toList());
+                        Stream.concat(Arrays.stream(Kind.values()), Arrays.stream(Note.Kind.values()))
+                                .map(Enum::name)
+                                .toList());
     }
 
     @Test
@@ -42,9 +53,46 @@ class SentencesTest {
                         .as(figure.getKey())
                         .isCloseTo(figure.getValue().get(2).doubleValue(), within(1e-9));
             });
-            assertThat(Sentences.of(new Finding(Kind.valueOf(one.get("kind").asString()), figures)))
+            String kind = one.get("kind").asString();
+            assertThat(one.has("of") ? note(kind, one.get("of").asString(), figures) : finding(kind, figures))
                     .isEqualTo(one.get("metric").asString());
         }
         assertThat(cases).hasSizeGreaterThan(10);
+    }
+
+    private static String finding(String kind, List<Figure> figures) {
+        return Sentences.of(new Finding(Kind.valueOf(kind), figures));
+    }
+
+    private static String note(String kind, String of, List<Figure> figures) {
+        Map<String, Double> si = figures.stream().collect(Collectors.toMap(Figure::name, Figure::value));
+        Note note = new Note(Note.Kind.valueOf(kind), Subject.Whole.PATH, of, si.get("value"), si.get("limit"));
+        assertThat(note.figures()).as(kind).containsExactlyElementsOf(figures);
+        return Sentences.of(note);
+    }
+
+    /** A unit in a sentence is one that its number can be told in. */
+    @ParameterizedTest
+    @EnumSource(Note.Kind.class)
+    void numbersOfANoteAreToldInUnitsOfTheirOwn(Note.Kind kind) {
+        Map<String, Quantity> units = Map.ofEntries(
+                Map.entry("C", Quantity.TEMPERATURE),
+                Map.entry("K", Quantity.TEMPERATURE_DIFFERENCE),
+                Map.entry("pct", Quantity.SHARE),
+                Map.entry("kPa", Quantity.PRESSURE),
+                Map.entry("Pa", Quantity.DRAUGHT),
+                Map.entry("mm", Quantity.LENGTH),
+                Map.entry("m_s", Quantity.SPEED),
+                Map.entry("L_min", Quantity.VOLUME_FLOW),
+                Map.entry("mass", Quantity.MASS),
+                Map.entry("span", Quantity.TIME),
+                Map.entry("num", Quantity.NUMBER));
+        for (Figure figure : new Note(kind, Subject.Whole.PATH, "core", 1, 2).figures()) {
+            Matcher place = Pattern.compile("\\{" + figure.name() + " (\\w+)[^}]*}")
+                    .matcher(Sentences.all().get(kind.name()));
+            while (place.find()) {
+                assertThat(units.get(place.group(1))).as(place.group()).isEqualTo(figure.quantity());
+            }
+        }
     }
 }

@@ -1,6 +1,6 @@
 package io.enthalpa.core.explain;
 
-import io.enthalpa.core.explain.Reason.Figure;
+import io.enthalpa.core.quantity.Figure;
 import java.util.List;
 
 /**

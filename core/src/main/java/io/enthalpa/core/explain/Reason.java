@@ -1,7 +1,7 @@
 package io.enthalpa.core.explain;
 
 import io.enthalpa.core.place.Subject;
-import io.enthalpa.core.quantity.Quantity;
+import io.enthalpa.core.quantity.Figure;
 import io.enthalpa.core.source.Method;
 import java.util.List;
 
@@ -16,18 +16,5 @@ import java.util.List;
 public record Reason(Subject subject, Figure result, Method method, List<Figure> numbers) {
     public Reason {
         numbers = List.copyOf(numbers);
-    }
-
-    /**
-     * A number with its name.
-     *
-     * @param name     "Reynolds number"
-     * @param value    SI
-     * @param quantity what it measures
-     */
-    public record Figure(String name, double value, Quantity quantity) {
-        static Figure plain(String name, double value) {
-            return new Figure(name, value, Quantity.NUMBER);
-        }
     }
 }

@@ -27,7 +27,14 @@ final class ColdNotes {
     /** K/s worth a word. */
     private static final double WARMING = 1e-4;
 
+    /** s. */
+    private static final double A_MINUTE = 60;
+
     private ColdNotes() {}
+
+    private static String name(LoopResult loop) {
+        return loop.slot().element().name() + ", water";
+    }
 
     static void about(List<Note> notes, SteadyResult result, Ambient ambient) {
         for (LoopResult loop : result.loops()) {
@@ -42,38 +49,45 @@ final class ColdNotes {
 
     private static void flow(List<Note> notes, LoopResult loop) {
         Spot core = loop.slot().spot();
+        String name = name(loop);
         if (loop.flow().flow() < STALLED) {
             notes.add(new Note(
-                    Kind.PUMP_STALLED, new Subject.Loop(core), loop.flow().flow(), STALLED));
+                    Kind.PUMP_STALLED, new Subject.Loop(core), name, loop.flow().flow(), STALLED));
             return;
         }
         for (int i = 0; i < loop.flow().pieces().size(); i++) {
             PieceLoss piece = loop.flow().pieces().get(i);
             Subject at = new Subject.LoopPiece(core, i);
             if (piece.share() > STRANGLED && piece.piece().bore() > 0) {
-                notes.add(new Note(Kind.LOOP_STRANGLED, at, piece.share(), STRANGLED));
+                notes.add(new Note(Kind.LOOP_STRANGLED, at, piece.piece().name(), piece.share(), STRANGLED));
             }
             if (piece.velocity() > FAST) {
-                notes.add(new Note(Kind.LOOP_FAST, at, piece.velocity(), FAST));
+                notes.add(new Note(Kind.LOOP_FAST, at, piece.piece().name(), piece.velocity(), FAST));
             }
             if (piece.isLaminar() && piece.piece().bore() > 0) {
-                notes.add(new Note(Kind.LOOP_LAMINAR, at, piece.reynolds(), PieceLoss.LAMINAR));
+                notes.add(new Note(Kind.LOOP_LAMINAR, at, piece.piece().name(), piece.reynolds(), PieceLoss.LAMINAR));
             }
             if (piece.piece() instanceof LoopPiece.Pump && loop.flow().pastCurve()) {
-                notes.add(new Note(Kind.PUMP_BEYOND_CURVE, at, loop.flow().flow(), 0));
+                notes.add(new Note(
+                        Kind.PUMP_BEYOND_CURVE,
+                        at,
+                        piece.piece().name(),
+                        loop.flow().flow(),
+                        0));
             }
             if (piece.piece() instanceof LoopPiece.CoreSide side) {
-                ports(notes, side.ports(), at);
+                ports(notes, side, at);
             }
         }
     }
 
-    private static void ports(List<Note> notes, CorePorts ports, Subject at) {
+    private static void ports(List<Note> notes, LoopPiece.CoreSide side, Subject at) {
+        CorePorts ports = side.ports();
         if (ports.feed() == CorePorts.Feed.TOP) {
-            notes.add(new Note(Kind.FED_FROM_TOP, at, ports.washed(), 1));
+            notes.add(new Note(Kind.FED_FROM_TOP, at, side.name(), ports.washed(), 1));
         }
         if (ports.layout() != CorePorts.Layout.OPPOSITE_CORNERS || ports.boss()) {
-            notes.add(new Note(Kind.PORTS_WASH_PART, at, ports.washed(), 1));
+            notes.add(new Note(Kind.PORTS_WASH_PART, at, side.name(), ports.washed(), 1));
         }
     }
 
@@ -83,11 +97,13 @@ final class ColdNotes {
             return;
         }
         if (!loop.heights().hasTank()) {
-            notes.add(new Note(Kind.LOOP_WITHOUT_TANK, new Subject.Loop(core), 0, 0));
+            notes.add(new Note(Kind.LOOP_WITHOUT_TANK, new Subject.Loop(core), name(loop), 0, 0));
         } else if (loop.heights().over() > 1e-3) {
+            int highest = loop.heights().highest();
             notes.add(new Note(
-                    Kind.LOOP_HIGH_SPOT,
-                    new Subject.LoopPiece(core, loop.heights().highest()),
+                    loop.heights().over() <= LoopHeights.BEARABLE ? Kind.LOOP_HIGH_SPOT : Kind.LOOP_HOLDS_AIR,
+                    new Subject.LoopPiece(core, highest),
+                    loop.spec().pieces().get(highest).name(),
                     loop.heights().over(),
                     LoopHeights.BEARABLE));
         }
@@ -95,51 +111,55 @@ final class ColdNotes {
 
     private static void heat(List<Note> notes, LoopResult loop, Ambient ambient) {
         Subject here = new Subject.Loop(loop.slot().spot());
+        String name = name(loop);
         GlycolWater coolant = loop.spec().coolant();
         if (!loop.spec().isOpen() && ambient.temperature() < coolant.freezing() + GlycolWater.MARGIN) {
-            notes.add(new Note(Kind.COOLANT_FREEZES, here, ambient.temperature(), coolant.freezing()));
+            notes.add(new Note(Kind.COOLANT_FREEZES, here, name, ambient.temperature(), coolant.freezing()));
         }
         if (loop.ice() > 0) {
-            notes.add(new Note(Kind.ICE_LASTS, here, loop.iceLasts(), 0));
+            notes.add(new Note(Kind.ICE_LASTS, here, name, loop.iceLasts(), 0));
         }
         if (loop.chillerOut()) {
             notes.add(new Note(
                     Kind.CHILLER_CUT_OUT,
                     here,
+                    name,
                     0,
                     loop.spec().chiller().orElseThrow().dropOutBoost()));
         }
         if (loop.rise() > WARMING) {
-            notes.add(new Note(Kind.LOOP_WARMS, here, loop.rise(), 0));
+            notes.add(new Note(Kind.LOOP_WARMS, here, name, A_MINUTE * loop.rise(), 0));
         }
         if (loop.sweats()) {
-            notes.add(new Note(Kind.SWEATS, here, Math.min(loop.waterIn(), loop.back()), loop.dewPoint()));
+            notes.add(new Note(Kind.SWEATS, here, name, Math.min(loop.waterIn(), loop.back()), loop.dewPoint()));
         }
     }
 
     private static void way(List<Note> notes, AirWayResult way, int number) {
         Subject here = new Subject.Way(number);
+        String name = way.spec().name();
         AirFlow flow = way.flow();
         if (way.spec().opening().free() < WALLED) {
-            notes.add(new Note(Kind.OPENING_WALLED, here, way.spec().opening().free(), WALLED));
+            notes.add(new Note(
+                    Kind.OPENING_WALLED, here, name, way.spec().opening().free(), WALLED));
         }
         if (flow.bypass() > BYPASS * flow.total()) {
-            notes.add(new Note(Kind.AIR_BYPASS, here, flow.bypass() / flow.total(), BYPASS));
+            notes.add(new Note(Kind.AIR_BYPASS, here, name, flow.bypass() / flow.total(), BYPASS));
         }
         if (way.spec().fan().isPresent() && way.spec().fan().get().backwards()) {
-            notes.add(new Note(Kind.FAN_AGAINST, here, flow.fan(), flow.wind()));
+            notes.add(new Note(Kind.FAN_AGAINST, here, name, flow.fan(), flow.wind()));
         }
         if (flow.wind() < 0) {
-            notes.add(new Note(Kind.WIND_AGAINST, here, flow.wind(), 0));
+            notes.add(new Note(Kind.WIND_AGAINST, here, name, -flow.wind(), 0));
         }
         if (flow.outLoss() > flow.stackLoss()) {
-            notes.add(new Note(Kind.EXIT_STRANGLES, here, flow.outLoss(), flow.stackLoss()));
+            notes.add(new Note(Kind.EXIT_STRANGLES, here, name, flow.outLoss(), flow.stackLoss()));
         }
         for (int k = 0; k < way.layers().size(); k++) {
             Layer layer = way.spec().layers().get(k);
             double warmed = way.layers().get(k).airIn() - way.warmth().front();
             if (!layer.isOther() && warmed > PREHEATED) {
-                notes.add(new Note(Kind.AIR_PREHEATED, new Subject.Layer(number, k), warmed, PREHEATED));
+                notes.add(new Note(Kind.AIR_PREHEATED, new Subject.Layer(number, k), layer.name(), warmed, PREHEATED));
             }
         }
     }

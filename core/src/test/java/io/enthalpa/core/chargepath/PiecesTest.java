@@ -18,6 +18,7 @@ import io.enthalpa.core.engine.InjectionSpec;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.loss.JointLoss;
 import io.enthalpa.core.notes.Note;
+import io.enthalpa.core.notes.Notes;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.steady.ChargeSystem;
 import io.enthalpa.core.steady.SteadyResult;
@@ -164,7 +165,7 @@ class PiecesTest {
                 .isGreaterThan(3
                         * (one.path().pieces().get(2).loss()
                                 - one.path().pieces().get(2).stepLoss()));
-        assertThat(Note.about(system, two)).extracting(Note::kind).contains(Note.Kind.PAIR_TOO_SMALL);
+        assertThat(Notes.about(system, two)).extracting(Note::kind).contains(Note.Kind.PAIR_TOO_SMALL);
     }
 
     /** Two turbos, each with its own filter, into one core. */
@@ -354,7 +355,7 @@ class PiecesTest {
                 .as("more air than the map has")
                 .isTrue();
         assertThat(choked.path().manifoldPressure()).isLessThan(261e3);
-        assertThat(Note.about(big, choked)).extracting(Note::kind).contains(Note.Kind.BLOWER_LIMITED);
+        assertThat(Notes.about(big, choked)).extracting(Note::kind).contains(Note.Kind.BLOWER_LIMITED);
     }
 
     @Test
@@ -364,9 +365,9 @@ class PiecesTest {
         ChargeSystem system =
                 new ChargeSystem(Paths.of(0.0012, Paths.filter(), mapped, Paths.core("core"), Paths.plenum()));
         SteadyResult result = system.steady(Systems.point(2500, 120, 25));
-        assertThat(Note.about(system, result))
+        assertThat(Notes.about(system, result))
                 .extracting(Note::kind)
-                .containsAnyOf(Note.Kind.SURGE, Note.Kind.BLOWER_LIMITED);
+                .containsAnyOf(Note.Kind.SURGES, Note.Kind.NEAR_SURGE, Note.Kind.BLOWER_LIMITED);
     }
 
     @Test

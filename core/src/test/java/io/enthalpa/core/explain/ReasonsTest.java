@@ -25,6 +25,7 @@ import io.enthalpa.core.loss.PipeMaterial;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.place.Subject;
+import io.enthalpa.core.quantity.Figure;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.steady.SteadyResult;
 import io.enthalpa.core.verdict.Targets;
@@ -174,7 +175,7 @@ class ReasonsTest {
                 .findFirst()
                 .orElseThrow();
         assertThat(card.numbers())
-                .extracting(Reason.Figure::name)
+                .extracting(Figure::name)
                 .contains("charge flow over the card's", "largest misfit of a point");
         assertThat(card.result().value()).isPositive();
     }

@@ -17,7 +17,7 @@ class NoteTest {
     private static final OperatingPoint POINT = Systems.point(4000, 120, 25);
 
     private static List<Note> notes(Systems s, OperatingPoint point) {
-        return Note.about(s.system(), s.system().steady(point));
+        return Notes.about(s.system(), s.system().steady(point));
     }
 
     private static Note find(List<Note> notes, Note.Kind kind) {
@@ -28,10 +28,10 @@ class NoteTest {
     void healthySystemHasOnlyItsStepAndItsCloseBends() {
         assertThat(notes(Systems.standard(), POINT))
                 .extracting(Note::kind)
-                .containsOnly(Note.Kind.AREA_STEP, Note.Kind.BENDS_CLOSE);
+                .containsOnly(Note.Kind.AREA_STEPS_UP, Note.Kind.BENDS_CLOSE);
         assertThat(notes(Systems.standard().evenBore(0.055), POINT))
                 .extracting(Note::kind)
-                .doesNotContain(Note.Kind.AREA_STEP);
+                .doesNotContain(Note.Kind.AREA_STEPS_UP);
     }
 
     @Test
@@ -43,7 +43,7 @@ class NoteTest {
 
     @Test
     void areaStepCarriesItsSizeAndPlace() {
-        Note step = find(notes(Systems.standard(), POINT), Note.Kind.AREA_STEP);
+        Note step = find(notes(Systems.standard(), POINT), Note.Kind.AREA_STEPS_UP);
         assertThat(step.subject()).as("the hot pipe, behind the 51 mm outlet").isEqualTo(Spot.of(2));
         assertThat(step.value()).isCloseTo(Math.pow(57.0 / 51.0, 2) - 1, within(1e-9));
         assertThat(step.limit()).isEqualTo(0.15);
@@ -88,10 +88,10 @@ class NoteTest {
         s.cooling = new CoolingSide.Air(new FaceAirSpec(0.02, 0.1));
         List<Note> notes = notes(s, POINT);
         assertThat(find(notes, Note.Kind.SIZE_BEYOND_CARD).value()).isCloseTo(2.4, within(1e-9));
-        assertThat(find(notes, Note.Kind.COLD_FLOW_BEYOND_CARD).value()).isLessThan(0.3);
+        assertThat(find(notes, Note.Kind.COLD_FLOW_UNDER_CARD).value()).isLessThan(0.3);
         s.portBore = 0.045;
         s.size = new CoreSize(0.5, 0.05, 0.064);
-        assertThat(find(notes(s, POINT), Note.Kind.CHARGE_FLOW_BEYOND_CARD).value())
+        assertThat(find(notes(s, POINT), Note.Kind.CHARGE_FLOW_OVER_CARD).value())
                 .isGreaterThan(1.8);
     }
 }

@@ -20,6 +20,7 @@ import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.notes.Note;
+import io.enthalpa.core.notes.Notes;
 import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.waterloop.ChillerSpec;
 import io.enthalpa.core.waterloop.CorePorts;
@@ -251,7 +252,9 @@ class ColdSideTest {
 
     private static List<Note.Kind> kinds(Systems s) {
         ChargeSystem system = s.system();
-        return Note.about(system, system.steady(POINT)).stream().map(Note::kind).toList();
+        return Notes.about(system, system.steady(POINT)).stream()
+                .map(Note::kind)
+                .toList();
     }
 
     @Test

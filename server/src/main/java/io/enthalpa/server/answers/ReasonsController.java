@@ -6,6 +6,7 @@ import io.enthalpa.core.explain.Methods;
 import io.enthalpa.core.explain.Reason;
 import io.enthalpa.core.explain.Reasons;
 import io.enthalpa.core.explain.RunReasons;
+import io.enthalpa.core.quantity.Figure;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
@@ -48,7 +49,7 @@ class ReasonsController {
 
     /** A number by name, in the SI unit of its quantity. */
     record FigureView(String name, double si, Quantity quantity) {
-        static FigureView of(Reason.Figure f) {
+        static FigureView of(Figure f) {
             return new FigureView(f.name(), f.value(), f.quantity());
         }
     }

@@ -5,7 +5,6 @@ import io.enthalpa.core.endurance.EnergyAudit;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.explain.Finding;
 import io.enthalpa.core.explain.Findings;
-import io.enthalpa.core.explain.Reason.Figure;
 import io.enthalpa.core.plant.CoreTrace;
 import io.enthalpa.core.plant.ResistanceShares;
 import io.enthalpa.core.verdict.Load;
@@ -18,7 +17,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
-import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -314,11 +312,7 @@ public record SoakView(
      */
     public record FindingView(Finding.Part part, Finding.Kind kind, Map<String, Double> values, String says) {
         static FindingView of(Finding f) {
-            return new FindingView(
-                    f.kind().part(),
-                    f.kind(),
-                    f.figures().stream().collect(Collectors.toMap(Figure::name, Sentences::told)),
-                    Sentences.of(f));
+            return new FindingView(f.kind().part(), f.kind(), Sentences.told(f.figures()), Sentences.of(f));
         }
     }
 

@@ -7,11 +7,14 @@ import io.enthalpa.core.chargepath.PathResult;
 import io.enthalpa.core.chargepath.Station;
 import io.enthalpa.core.engine.FuelDemand;
 import io.enthalpa.core.notes.Note;
+import io.enthalpa.core.notes.Notes;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.plant.ResistanceShares;
 import io.enthalpa.core.steady.SteadyResult;
+import io.enthalpa.formats.Sentences;
 import io.enthalpa.formats.document.Pointers;
 import java.util.List;
+import java.util.Map;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -80,8 +83,16 @@ public record SteadyView(
         }
     }
 
-    /** Something the user should know: a code, the place it is about, the value and the limit it passed. */
-    public record NoteView(Note.Kind kind, String place, double value, double limit) {}
+    /**
+     * Something the user should know: {@code kind} names its sentence in the field catalogue, {@code of} and {@code values} fill it,
+     * {@code says} is the sentence in metric units.
+     */
+    public record NoteView(Note.Kind kind, String place, String of, Map<String, Double> values, String says) {
+        static NoteView of(Note n) {
+            return new NoteView(
+                    n.kind(), Pointers.of(n.subject()), n.of(), Sentences.told(n.figures()), Sentences.of(n));
+        }
+    }
 
     static SteadyView of(Answer answer) {
         SteadyResult result = answer.priced();
@@ -120,9 +131,7 @@ public record SteadyView(
                 cores,
                 result.loops().stream().map(LoopView::of).toList(),
                 ways(result, answer.roadSpeed()),
-                Note.about(answer.system(), result).stream()
-                        .map(n -> new NoteView(n.kind(), Pointers.of(n.subject()), n.value(), n.limit()))
-                        .toList());
+                Notes.about(answer.system(), result).stream().map(NoteView::of).toList());
     }
 
     private static List<AirWayView> ways(SteadyResult result, double roadSpeed) {

@@ -27,10 +27,6 @@ final class AnswerTable {
             }
             out.append("  flow %.4f kg/s, pressure ratio %.3f, shaft power %.1f kW, loss %.2f kPa%n"
                     .formatted(a.flow_kg_s(), a.pressureRatio(), a.shaftPower_kW(), a.totalLoss_kPa()));
-            if (a.blowerLimited()) {
-                out.append("  the blower cannot make this: boost reaches %.1f of %.1f kPa%n"
-                        .formatted(a.boost_kPa(), a.askedBoost_kPa()));
-            }
             for (CoreView core : a.cores()) {
                 out.append(
                         "  %s: %.1f kW, brings the charge %.0f %% of the way down to outside air, cooled by %.1f -> %.1f °C%n"
@@ -67,6 +63,7 @@ final class AnswerTable {
                                     layer.heat_kW()));
                 }
             }
+            a.notes().forEach(note -> out.append("  %s%n".formatted(note.says())));
         }
         return out.toString().stripTrailing();
     }
