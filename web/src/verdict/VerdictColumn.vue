@@ -30,6 +30,8 @@ const small = computed(() =>
     .map((p) => `${p.name} ${p.percent.toFixed(0)} %`)
     .join(', '),
 )
+/** No line ends between a number and its sign. */
+const unbroken = (text: string) => text.replaceAll(/ (?=[%°])/g, '\u00a0')
 const notes = computed(() => build.answer?.steady?.notes ?? [])
 
 /** What was found belongs to the document it was asked of: while that is not the one on screen, nothing can be taken from it. */
@@ -77,7 +79,7 @@ async function tryIt(c: ChangeView): Promise<void> {
       <p class="lead" role="alert">{{ build.answer.fault.sentence }}</p>
     </template>
     <template v-else-if="verdict">
-      <h1>{{ says('HEADLINE').replaceAll(' °', '\u00a0°') }}</h1>
+      <h1>{{ unbroken(says('HEADLINE')) }}</h1>
       <p class="lead">{{ says('PARTICULARS') }}</p>
       <template v-if="verdict.outcome !== 'NEVER_RUNS'">
         <p class="shape">{{ says('SHAPE') }}</p>
@@ -135,7 +137,7 @@ async function tryIt(c: ChangeView): Promise<void> {
     <section v-if="notes.length">
       <h2>Worth knowing</h2>
       <ul>
-        <li v-for="(n, i) in notes" :key="i">{{ say(n, build.catalogue!.sentences, settings.units) }}</li>
+        <li v-for="(n, i) in notes" :key="i">{{ unbroken(say(n, build.catalogue!.sentences, settings.units)) }}</li>
       </ul>
     </section>
   </aside>

@@ -5,7 +5,11 @@ import { clock, span } from '../quantity/time'
 const PLACE = /\{(\w+)(?: (\w+)(?: (\d))?|\?([^}]*)|=([^}]*))?\}/g
 
 /** Words what was found of a run or an answer in the reader's units; the sentences and what is filled into them are the program's (formats, Sentences). */
-export function say(finding: { kind: FindingView['kind'] | NoteView['kind']; values: Record<string, number>; of?: string }, sentences: Record<string, string>, system: UnitSystem): string {
+export function say(
+  finding: { kind: FindingView['kind'] | NoteView['kind']; values: Record<string, number>; of?: string },
+  sentences: Record<string, string>,
+  system: UnitSystem,
+): string {
   return (sentences[finding.kind] ?? '').replace(PLACE, (_, name: string, unit?: string, digits?: string, when?: string, choices?: string) => {
     if (name === 'of') return finding.of ?? ''
     const value = finding.values[name]!

@@ -277,6 +277,10 @@ class ScreenIT extends OnDemo {
         assertThat(solved.status()).isZero();
         String figure = page.station(6).locator(".big").textContent().replace("°", "");
         assertThat(solved.printed()).containsPattern("plenum\\s+" + figure.replace(".", "\\."));
+        assertThat(page.raw().locator("aside.verdict li").allTextContents())
+                .as("what is worth knowing, in the same sentences")
+                .isNotEmpty()
+                .allSatisfy(says -> assertThat(solved.printed()).contains("  " + says.replace('\u00a0', ' ') + "\n"));
         RunningProgram.Outcome soaked = RunningProgram.run("soak", file.toString(), "--option", "C", "--table");
         assertThat(soaked.printed())
                 .contains(Expected.decimal(Expected.of(page.file(), "C").worst()));
