@@ -3,6 +3,7 @@ package io.enthalpa.e2e;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -39,5 +40,13 @@ abstract class OnDemo {
     @AfterEach
     void close() {
         page.raw().context().close();
+    }
+
+    List<String> history() {
+        String text = page.raw()
+                .request()
+                .get(program.address() + "/api/builds/" + page.build() + "/revisions")
+                .text();
+        return JsonMapper.shared().readTree(text).findValuesAsString("change");
     }
 }

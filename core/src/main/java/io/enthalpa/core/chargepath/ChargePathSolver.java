@@ -8,7 +8,6 @@ import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.source.ValidityRange;
-import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -126,51 +125,16 @@ public final class ChargePathSolver {
         march.bay = kelvin;
     }
 
-    /** The point solved last, to compare with: K, W, Pa. */
-    private record Held(double intake, double shaft, double manifold, double ratio, boolean limited) {}
-
     /** @return what every piece costs at the point solved last, legs' pieces after the pair they belong to */
     public List<Price> prices() {
-        PathResult now = result();
-        Held held = new Held(now.intakeTemperature(), now.shaftPower(), now.manifoldPressure(), ratio, limited);
-        List<Price> prices = new ArrayList<>();
-        price(now.pieces(), false, 1, held, prices);
-        advance(point, march.cooling);
-        return prices;
+        return new Pricing(this, result()).prices();
     }
 
-    /** @param share of the whole flow that passes these pieces */
-    private void price(List<PieceResult> pieces, boolean blown, double share, Held held, List<Price> into) {
-        boolean behind = blown;
-        for (PieceResult piece : pieces) {
-            if (piece.element() instanceof PathElement.Blower) {
-                behind = true;
-                into.add(new Price(piece.element(), piece.loss(), 0, 0, 0));
-                continue;
-            }
-            double loss = piece.lossWithoutBlower();
-            double air = share * loss * (behind ? 1 : held.ratio()) / held.manifold();
-            into.add(
-                    held.limited() || !piece.legs().isEmpty()
-                            ? new Price(piece.element(), loss, 0, 0, air)
-                            : without(piece.element(), loss, air, held));
-            for (LegResult leg : piece.legs()) {
-                price(leg.pieces(), behind, share * leg.share(), held, into);
-            }
-            behind |= piece.legs().stream()
-                    .anyMatch(leg -> leg.pieces().stream().anyMatch(p -> p.element() instanceof PathElement.Blower));
-        }
-    }
-
-    /** The same boost again with the piece free of loss; kelvin and power stay untold where that has no operating point. */
-    private Price without(PathElement element, double loss, double air, Held held) {
-        march.free = element;
+    /** Solves the point of last time again with one piece in place but free of loss; null for none. */
+    PathResult without(PathElement free) {
+        march.free = free;
         try {
-            advance(point, march.cooling);
-            return new Price(
-                    element, loss, held.intake() - intakeTemperature(), held.shaft() - result().shaftPower(), air);
-        } catch (EnthalpaFault noPoint) {
-            return new Price(element, loss, Double.NaN, Double.NaN, air);
+            return solve(point, march.cooling);
         } finally {
             march.free = null;
         }

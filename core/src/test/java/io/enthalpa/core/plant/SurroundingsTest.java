@@ -21,7 +21,6 @@ import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.endurance.EnduranceRun;
-import io.enthalpa.core.endurance.Sensor;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.engine.BlowerType;
 import io.enthalpa.core.engine.InjectionSpec;
@@ -333,78 +332,5 @@ class SurroundingsTest {
         s.plenumWall = Optional.of(PLENUM);
         assertThat(s.path().walls()).isEmpty();
         assertThat(EnduranceRun.run(s.system(), hold(POINT, 5, 20)).walls()).isEmpty();
-    }
-
-    /** What goes into a hose comes out after its volume over the flow, unchanged. */
-    @ParameterizedTest
-    @CsvSource({"0.05", "0.25", "1", "3.7"})
-    void hoseDelaysByVolumeOverFlow(double dt) {
-        double capacity = 4000;
-        double rate = 1000;
-        PlugFlow hose = new PlugFlow(capacity, 290);
-        double out = 0;
-        double time = 0;
-        while (time < 12) {
-            double was = time;
-            out = hose.push(rate * dt, 310);
-            time += dt;
-            if (time <= 4 - 1e-9) {
-                assertThat(out).isCloseTo(290, within(1e-9));
-            } else if (was >= 4 + 1e-9) {
-                assertThat(out).isCloseTo(310, within(1e-9));
-            }
-        }
-        assertThat(hose.stored()).isCloseTo(capacity * 310, within(1e-3));
-    }
-
-    @Test
-    void hoseKeepsItsWaterWhileThePumpStands() {
-        PlugFlow hose = new PlugFlow(4000, 290);
-        hose.push(1000, 320);
-        double held = hose.stored();
-        assertThat(hose.push(0, 350)).isEqualTo(290);
-        assertThat(hose.stored()).isEqualTo(held).isCloseTo(3000 * 290 + 1000 * 320, within(1e-6));
-    }
-
-    @Test
-    void noHoseDelaysNothing() {
-        PlugFlow none = new PlugFlow(0, 290);
-        assertThat(none.push(50, 333)).isEqualTo(333);
-        assertThat(none.stored()).isZero();
-    }
-
-    /** First-order lag against a step: exponential, whatever the step. */
-    @ParameterizedTest
-    @CsvSource({"0.01", "0.5", "4"})
-    void sensorFollowsItsExponential(double dt) {
-        Sensor sensor = new Sensor(6);
-        double shown = 300;
-        for (int i = 0; i < Math.round(8 / dt); i++) {
-            shown = sensor.after(shown, 330, 12, dt);
-        }
-        assertThat(shown).isCloseTo(330 - 30 * Math.exp(-8 / 6.0), within(1e-9));
-    }
-
-    @Test
-    void sensorIsSlowerInSlowAirAndRunsBehindAPull() {
-        assertThat(new Sensor(6).after(300, 330, 3, 1)).isLessThan(new Sensor(6).after(300, 330, 30, 1));
-        assertThat(new Sensor(0).after(300, 330, 3, 1)).isEqualTo(330);
-        Systems s = Systems.standard();
-        s.core = false;
-        Trace trace = EnduranceRun.run(s.system(), hold(Systems.point(4000, 90, 20), 5, 20), new Sensor(10), 0.1);
-        assertThat(trace.shown()[30]).isLessThanOrEqualTo(trace.intake()[30] + 1e-9);
-        Systems cooled = Systems.standard();
-        Duty pull = new Duty(
-                "pull",
-                true,
-                5,
-                1,
-                0,
-                List.of(
-                        new DutyPoint(0, 200, 0, 20),
-                        new DutyPoint(1, 420, 100e3, 20),
-                        new DutyPoint(12, 430, 100e3, 25)));
-        Trace pulled = EnduranceRun.run(cooled.system(), pull, new Sensor(10), 0.05);
-        assertThat(last(pulled.shown())).isLessThan(last(pulled.intake()) - 1);
     }
 }

@@ -3,11 +3,9 @@ package io.enthalpa.e2e.faults;
 import java.io.IOException;
 import java.net.CookieManager;
 import java.net.URI;
-import java.net.URLEncoder;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,7 +17,6 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /**
@@ -130,22 +127,11 @@ final class OddRequests {
         return body == null ? "" : body.length() > 300 ? body.substring(0, 300) : body;
     }
 
-    private static final class Odd {
-        String method = "POST";
-        String path = "/";
-        String body;
-        final List<String> headers = new ArrayList<>(List.of("Content-Type", "application/json"));
-    }
-
-    private <T> T any(Random random, List<T> list) {
-        return list.get(random.nextInt(list.size()));
-    }
-
     private Odd odd(Random random) {
         Odd odd = new Odd();
-        JsonNode document = any(random, documents).deepCopy();
-        String letter = any(random, List.of("A", "B", "C", "Z", "", "a", "AA"));
-        String place = any(
+        JsonNode document = OddBodies.any(random, documents).deepCopy();
+        String letter = OddBodies.any(random, List.of("A", "B", "C", "Z", "", "a", "AA"));
+        String place = OddBodies.any(
                 random,
                 List.of(
                         "/path/3",
@@ -160,7 +146,7 @@ final class OddRequests {
                         "/path/3/water",
                         "~",
                         "/path//"));
-        long build = any(random, builds);
+        long build = OddBodies.any(random, builds);
         ObjectNode request = JSON.createObjectNode();
         switch (random.nextInt(22)) {
             case 0, 1, 2 -> {
@@ -170,7 +156,7 @@ final class OddRequests {
                     request.putArray("options").add(letter);
                 }
                 if (random.nextBoolean()) {
-                    request.put("part", any(random, List.of("LINE", "DUTY", "OTHER", "")));
+                    request.put("part", OddBodies.any(random, List.of("LINE", "DUTY", "OTHER", "")));
                 }
             }
             case 3 -> asked(odd, request, document, letter, place, "/api/preview/core-steps");
@@ -178,7 +164,7 @@ final class OddRequests {
             case 5 -> {
                 asked(odd, request, document, letter, place, "/api/preview/stack-orders");
                 request.remove("place");
-                request.put("way", any(random, List.of(0, 1, -1, 99, Integer.MAX_VALUE)));
+                request.put("way", OddBodies.any(random, List.of(0, 1, -1, 99, Integer.MAX_VALUE)));
             }
             case 6 ->
                 asked(
@@ -187,35 +173,36 @@ final class OddRequests {
                         document,
                         letter,
                         place,
-                        "/api/preview/trace/" + any(random, List.of("csv", "json", "xml", "..%2F..", "")));
+                        "/api/preview/trace/" + OddBodies.any(random, List.of("csv", "json", "xml", "..%2F..", "")));
             case 7 -> asked(odd, request, document, letter, place, "/api/preview/reasons");
             case 8 -> {
                 odd.path = "/api/preview/map";
-                request.put("csv", text(random));
+                request.put("csv", OddBodies.text(random));
             }
             case 9 -> asked(odd, request, document, letter, place, "/api/preview/changes");
             case 10 -> {
-                odd.path = "/api/duties/" + any(random, List.of("library", "rows", "laps", "log-columns"));
+                odd.path = "/api/duties/" + OddBodies.any(random, List.of("library", "rows", "laps", "log-columns"));
                 request.set("document", document);
-                request.put("start", text(random))
+                request.put("start", OddBodies.text(random))
                         .put("lap_s", 90)
                         .put("corners", 6)
                         .put("fast_km_h", 180)
                         .put("slow_km_h", 80)
                         .put("laps", 3);
             }
-            case 11, 12 -> log(odd, random);
+            case 11, 12 -> OddBodies.log(odd, random);
             case 13 -> {
-                odd.path = "/api/catalogue" + any(random, List.of("", "/file", "/1", "/999999", "/abc", "/-1"));
-                odd.method = any(random, List.of("POST", "PUT", "DELETE", "PATCH"));
-                odd.headers.addAll(
-                        List.of("If-Match", any(random, List.of("\"1\"", "1", "x", "*", "\"99999999999999\""))));
-                request.put("kind", any(random, List.of("joint", "pipe", "core", "bend", "wing", "")))
-                        .put("name", text(random))
+                odd.path =
+                        "/api/catalogue" + OddBodies.any(random, List.of("", "/file", "/1", "/999999", "/abc", "/-1"));
+                odd.method = OddBodies.any(random, List.of("POST", "PUT", "DELETE", "PATCH"));
+                odd.headers.addAll(List.of(
+                        "If-Match", OddBodies.any(random, List.of("\"1\"", "1", "x", "*", "\"99999999999999\""))));
+                request.put("kind", OddBodies.any(random, List.of("joint", "pipe", "core", "bend", "wing", "")))
+                        .put("name", OddBodies.text(random))
                         .put("note", "")
                         .put("price", 20)
                         .put("mass_kg", 0.2)
-                        .put("csv", text(random));
+                        .put("csv", OddBodies.text(random));
                 request.putObject("figures")
                         .put("bore_mm", 63)
                         .put("hoseBore_mm", 67)
@@ -223,7 +210,7 @@ final class OddRequests {
             }
             case 14, 15 -> {
                 odd.path = "/api/builds/" + build
-                        + any(
+                        + OddBodies.any(
                                 random,
                                 List.of(
                                         "",
@@ -235,19 +222,21 @@ final class OddRequests {
                                         "/revisions/-1/name",
                                         "/file",
                                         "/nothing"));
-                odd.method = any(random, List.of("PUT", "PUT", "POST", "PATCH"));
+                odd.method = OddBodies.any(random, List.of("PUT", "PUT", "POST", "PATCH"));
                 odd.headers.addAll(List.of(
                         "If-Match",
-                        any(random, List.of("\"1\"", "\"2\"", "1", "", "x", "W/\"1\"", "\"-1\"", "\"99999999999\""))));
-                request.put("change", text(random))
-                        .put("edit", any(random, List.of("e1", "", "x".repeat(100))))
+                        OddBodies.any(
+                                random,
+                                List.of("\"1\"", "\"2\"", "1", "", "x", "W/\"1\"", "\"-1\"", "\"99999999999\""))));
+                request.put("change", OddBodies.text(random))
+                        .put("edit", OddBodies.any(random, List.of("e1", "", "x".repeat(100))))
                         .put("putAway", random.nextBoolean())
-                        .put("name", text(random));
+                        .put("name", OddBodies.text(random));
                 request.set("document", document);
             }
             case 16 -> {
                 odd.path = "/api/builds"
-                        + any(
+                        + OddBodies.any(
                                 random,
                                 List.of(
                                         "",
@@ -255,16 +244,17 @@ final class OddRequests {
                                         "?uid=" + java.util.UUID.randomUUID(),
                                         "/starter",
                                         "?change=" + "x".repeat(5000)));
-                odd.body = broken(document.toString(), random);
+                odd.body = OddBodies.broken(document.toString(), random);
                 return odd;
             }
             case 17 -> {
-                odd.path = "/api/jobs/" + any(random, List.of("spread", "methods", "none", "x/events", "..", "%00"));
-                odd.method = any(random, List.of("POST", "GET", "DELETE"));
+                odd.path = "/api/jobs/"
+                        + OddBodies.any(random, List.of("spread", "methods", "none", "x/events", "..", "%00"));
+                odd.method = OddBodies.any(random, List.of("POST", "GET", "DELETE"));
                 request.put("option", letter);
                 request.set(
                         "document",
-                        any(
+                        OddBodies.any(
                                 random,
                                 List.of(
                                         JSON.createObjectNode(),
@@ -272,15 +262,16 @@ final class OddRequests {
                                         document.get("options"))));
             }
             case 18 -> {
-                odd.path = any(random, List.of("/api/backups/restore", "/api/archive"));
-                odd.headers.set(1, any(random, List.of("application/zip", "application/json", "text/plain", "x")));
-                odd.body = broken("PK\u0003\u0004" + text(random), random);
+                odd.path = OddBodies.any(random, List.of("/api/backups/restore", "/api/archive"));
+                odd.headers.set(
+                        1, OddBodies.any(random, List.of("application/zip", "application/json", "text/plain", "x")));
+                odd.body = OddBodies.broken("PK\u0003\u0004" + OddBodies.text(random), random);
                 return odd;
             }
             case 19 -> {
-                odd.method =
-                        any(random, List.of("GET", "HEAD", "OPTIONS", "DELETE", "PUT", "POST", "TRACE", "PROPFIND"));
-                odd.path = any(
+                odd.method = OddBodies.any(
+                        random, List.of("GET", "HEAD", "OPTIONS", "DELETE", "PUT", "POST", "TRACE", "PROPFIND"));
+                odd.path = OddBodies.any(
                         random,
                         List.of(
                                 "/error",
@@ -309,7 +300,7 @@ final class OddRequests {
                                 "/api/catalogue?kind=%00",
                                 "/actuator",
                                 "/api/jobs/" + "x".repeat(3000)));
-                odd.body = random.nextInt(3) == 0 ? text(random) : null;
+                odd.body = random.nextInt(3) == 0 ? OddBodies.text(random) : null;
                 if (odd.method.equals("DELETE") && odd.path.startsWith("/api/builds")) {
                     odd.method = "GET";
                 }
@@ -317,7 +308,7 @@ final class OddRequests {
             }
             case 20 -> {
                 odd.path = "/api/preview";
-                odd.body = any(
+                odd.body = OddBodies.any(
                         random,
                         List.of(
                                 "",
@@ -338,10 +329,10 @@ final class OddRequests {
                 return odd;
             }
             default -> {
-                odd.path = any(random, List.of("/api/preview", "/api/preview/changes", "/api/duties/rows"));
+                odd.path = OddBodies.any(random, List.of("/api/preview", "/api/preview/changes", "/api/duties/rows"));
                 odd.headers.set(
                         1,
-                        any(
+                        OddBodies.any(
                                 random,
                                 List.of(
                                         "text/plain",
@@ -355,9 +346,9 @@ final class OddRequests {
         }
         int changes = 1 + random.nextInt(3);
         for (int i = 0; i < changes; i++) {
-            change(request, random);
+            OddBodies.change(request, random);
         }
-        odd.body = random.nextInt(30) == 0 ? broken(request.toString(), random) : request.toString();
+        odd.body = random.nextInt(30) == 0 ? OddBodies.broken(request.toString(), random) : request.toString();
         return odd;
     }
 
@@ -366,167 +357,5 @@ final class OddRequests {
         odd.path = path;
         request.set("document", document);
         request.put("option", letter).put("place", place);
-    }
-
-    private void log(Odd odd, Random random) {
-        StringBuilder query = new StringBuilder("?");
-        for (String key : List.of(
-                "columns",
-                "outside_kPa",
-                "boost_kPa",
-                "limiter_rpm",
-                "ratios",
-                "tyre_mm",
-                "finalDrive",
-                "changeUp_rpm",
-                "idle_rpm")) {
-            if (random.nextInt(8) > 0) {
-                String value = random.nextInt(4) > 0
-                        ? switch (key) {
-                            case "columns" -> any(random, List.of("", "TIME:0:s,BOOST:1:kPa,ENGINE_SPEED:2:rpm"));
-                            case "ratios" -> "3.4,2,1.35,1";
-                            case "outside_kPa" -> "100";
-                            case "boost_kPa" -> "90";
-                            case "tyre_mm" -> "2000";
-                            case "finalDrive" -> "3.9";
-                            default -> "6000";
-                        }
-                        : any(
-                                random,
-                                List.of(
-                                        "NaN",
-                                        "Infinity",
-                                        "-1",
-                                        "1e309",
-                                        "x",
-                                        "",
-                                        "0",
-                                        "TIME:99:s",
-                                        "TIME:-1:s",
-                                        "TIME:0:parsec",
-                                        "1,,2",
-                                        "NaN,1"));
-                query.append(key)
-                        .append('=')
-                        .append(URLEncoder.encode(value, StandardCharsets.UTF_8))
-                        .append('&');
-            }
-        }
-        odd.path = "/api/duties/log" + query;
-        odd.headers.set(1, "text/csv");
-        StringBuilder csv = new StringBuilder(any(
-                random,
-                List.of(
-                        "Time [s],Boost [kPa],RPM,Note\n",
-                        "t;p;n\n",
-                        "",
-                        "Time,Time,Boost\n",
-                        "a,".repeat(16_000) + "\n",
-                        "\uFEFFTime\tBoost\tRPM\n")));
-        int rows = random.nextInt(60);
-        for (int i = 0; i < rows; i++) {
-            csv.append(
-                            random.nextInt(20) == 0
-                                    ? any(random, List.of("NaN", "", "x", "1e400", "-", "\""))
-                                    : String.valueOf(i))
-                    .append(',')
-                    .append(
-                            random.nextInt(20) == 0
-                                    ? any(random, List.of("NaN", "", "Infinity", "9".repeat(400)))
-                                    : String.valueOf(random.nextInt(90)))
-                    .append(',')
-                    .append(1000 + 100 * i)
-                    .append(',')
-                    .append(any(random, List.of("ok", "NaN", "bad cell", "")))
-                    .append('\n');
-        }
-        odd.body = csv.toString();
-    }
-
-    private String text(Random random) {
-        return any(
-                random,
-                List.of(
-                        "",
-                        " ",
-                        "x",
-                        "\u0000",
-                        "=1+1",
-                        "<script>",
-                        "x".repeat(10_000),
-                        "speed,flow,pressure ratio,efficiency\n90000,0.1,2,70\n",
-                        "\uD800",
-                        "a\nb,c\n1,2",
-                        "kind,name\njoint,x\n",
-                        "9".repeat(400),
-                        "speed,flow,pressure ratio,efficiency\nNaN,NaN,NaN,NaN\n",
-                        "\"",
-                        "kind;name;price\njoint;x;NaN\n"));
-    }
-
-    private String broken(String text, Random random) {
-        return switch (random.nextInt(4)) {
-            case 0 -> text.substring(0, random.nextInt(text.length()));
-            case 1 -> text;
-            case 2 ->
-                new StringBuilder(text)
-                        .insert(
-                                random.nextInt(text.length()),
-                                any(random, List.of("{", "\"", ",", "\u0000", "9".repeat(500), "null")))
-                        .toString();
-            default ->
-                text.replaceFirst(
-                        "\\d+",
-                        any(random, List.of("1e999", "-0", "NaN", "9".repeat(400), "0.0000000000000000000001")));
-        };
-    }
-
-    /** Takes out, empties, turns or doubles one thing anywhere in a tree. */
-    private void change(JsonNode root, Random random) {
-        JsonNode node = root;
-        for (int depth = random.nextInt(9); depth > 0 && node.size() > 0; depth--) {
-            List<JsonNode> children = new ArrayList<>();
-            node.forEach(children::add);
-            JsonNode child = any(random, children);
-            if (!child.isContainer()) {
-                break;
-            }
-            node = child;
-        }
-        if (node instanceof ObjectNode object && !object.isEmpty()) {
-            String key = any(random, List.copyOf(object.propertyNames()));
-            switch (random.nextInt(4)) {
-                case 0 -> object.remove(key);
-                case 1 -> object.set(random.nextBoolean() ? key : "unheardOf", value(random));
-                default -> object.set(key, value(random));
-            }
-        } else if (node instanceof ArrayNode array && !array.isEmpty()) {
-            int at = random.nextInt(array.size());
-            switch (random.nextInt(4)) {
-                case 0 -> array.remove(at);
-                case 1 -> array.insert(at, array.get(at).deepCopy());
-                case 2 -> array.set(at, value(random));
-                default -> array.removeAll();
-            }
-        }
-    }
-
-    private JsonNode value(Random random) {
-        return switch (random.nextInt(14)) {
-            case 0 -> JSON.getNodeFactory().nullNode();
-            case 1 -> JSON.createObjectNode();
-            case 2 -> JSON.createArrayNode();
-            case 3 -> JSON.getNodeFactory().stringNode(text(random));
-            case 4 -> JSON.getNodeFactory().numberNode(-1);
-            case 5 -> JSON.getNodeFactory().numberNode(0);
-            case 6 -> JSON.getNodeFactory().numberNode(1e308);
-            case 7 -> JSON.getNodeFactory().numberNode(Double.MIN_VALUE);
-            case 8 -> JSON.getNodeFactory().numberNode(new java.math.BigInteger("9".repeat(400)));
-            case 9 -> JSON.getNodeFactory().booleanNode(random.nextBoolean());
-            case 10 -> JSON.getNodeFactory().numberNode(random.nextInt(1000));
-            case 11 -> JSON.getNodeFactory().numberNode(random.nextDouble() * 100);
-            case 12 -> JSON.createArrayNode().addNull().add(1).add("x");
-            default -> JSON.getNodeFactory().stringNode("NaN");
-        };
     }
 }

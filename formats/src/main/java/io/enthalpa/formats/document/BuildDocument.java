@@ -1,11 +1,8 @@
 package io.enthalpa.formats.document;
 
 import static io.enthalpa.formats.document.Suffix.C;
-import static io.enthalpa.formats.document.Suffix.G_KWH;
 import static io.enthalpa.formats.document.Suffix.KM_H;
 import static io.enthalpa.formats.document.Suffix.KPA;
-import static io.enthalpa.formats.document.Suffix.KW;
-import static io.enthalpa.formats.document.Suffix.L;
 import static io.enthalpa.formats.document.Suffix.MM;
 import static io.enthalpa.formats.document.Suffix.PCT;
 import static io.enthalpa.formats.document.Suffix.RPM;
@@ -14,12 +11,9 @@ import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.chargepath.BaySpec;
 import io.enthalpa.core.chargepath.PathElement;
-import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.duty.Gearing;
 import io.enthalpa.core.endurance.Sensor;
 import io.enthalpa.core.engine.CompressorMap;
-import io.enthalpa.core.engine.EngineSpec;
-import io.enthalpa.core.engine.FuelDemand;
 import io.enthalpa.core.verdict.Targets;
 import java.util.ArrayList;
 import java.util.List;
@@ -136,83 +130,6 @@ public record BuildDocument(
     /** @return the word for the kind of a piece, as in the file */
     public static String kind(PathElement element) {
         return Piece.of(element).kind();
-    }
-
-    @Part(value = "engine", says = "shared by all options")
-    record Engine(
-            @Figure(label = "displacement", min = 0.05, max = 60, usual = 2.0, help = "the engine's data plate")
-            double displacement_L,
-
-            @Figure(label = "cylinders", min = 1, max = 24, usual = 4, help = "count them")
-            int cylinders,
-
-            @Figure(
-                    label = "volumetric efficiency",
-                    min = 30,
-                    max = 130,
-                    usual = 92,
-                    help = "two valves 80-88 %, four valves 88-98 %; common practice, no source")
-            double volumetricEfficiency_pct,
-
-            @Figure(label = "limiter", min = 300, max = 20000, usual = 6500, help = "where the limiter cuts in")
-            double maxSpeed_rpm,
-
-            @Figure(
-                    label = "power",
-                    min = 1,
-                    max = 5000,
-                    usual = 150,
-                    help = "at the crank, present or hoped for: a second opinion on the air it needs")
-            @Nullable
-            Double power_kW,
-
-            @Figure(
-                    label = "fuel for the power",
-                    min = 150,
-                    max = 700,
-                    usual = USUAL_FUEL_G_KWH,
-                    help = "boosted petrol 300-360, boosted diesel 210-240 g/kWh; common practice, no source")
-            @Nullable
-            Double fuelRate_g_kWh,
-
-            @Figure(
-                    label = "air for the fuel",
-                    min = 4,
-                    max = 80,
-                    usual = USUAL_AIR,
-                    help =
-                            "by mass: boosted petrol 11.5-12.5, diesel 18-25, methanol 4.5-5.5; common practice, no source")
-            @Nullable
-            Double airFuelRatio) {
-        static final double USUAL_FUEL_G_KWH = 320;
-        static final double USUAL_AIR = 12;
-
-        EngineSpec core() {
-            return new EngineSpec(
-                    L.si(displacement_L), cylinders, PCT.si(volumetricEfficiency_pct), RPM.si(maxSpeed_rpm), fuel());
-        }
-
-        /** Where the power is given, fuel and air take the usual figures unless they are given too. */
-        private Optional<FuelDemand> fuel() {
-            return power_kW == null
-                    ? Optional.empty()
-                    : Optional.of(new FuelDemand(
-                            KW.si(power_kW.doubleValue()),
-                            G_KWH.si(fuelRate_g_kWh == null ? USUAL_FUEL_G_KWH : fuelRate_g_kWh),
-                            airFuelRatio == null ? USUAL_AIR : airFuelRatio));
-        }
-
-        static Engine of(EngineSpec e) {
-            FuelDemand f = e.fuel().orElse(null);
-            return new Engine(
-                    L.of(e.displacement()),
-                    e.cylinders(),
-                    PCT.of(e.volumetricEfficiency()),
-                    RPM.of(e.maxSpeed()),
-                    f == null ? null : KW.of(f.power()),
-                    f == null ? null : G_KWH.of(f.fuelRate()),
-                    f == null ? null : f.airFuelRatio());
-        }
     }
 
     @Part(value = "climate", says = "the air outside")
@@ -389,48 +306,6 @@ public record BuildDocument(
 
         static Bay of(BaySpec b) {
             return new Bay(b.standing(), b.rolling(), b.settles());
-        }
-    }
-
-    @Part(value = "option", says = "one way of doing the job")
-    record BuildOptionDocument(
-            String letter,
-            String name,
-
-            @Figure(
-                    label = "boost",
-                    min = 0,
-                    max = 500,
-                    usual = 100,
-                    help = "in the manifold above outside air, as the gauge shows it")
-            double boost_kPa,
-
-            @Called(value = "piece", alone = true, most = Piece.MOST)
-            List<Piece> path,
-
-            @Called(value = "way of the air", alone = true, most = AirWay.MOST) @Nullable
-            List<AirWay> airWays) {
-        BuildOption core(Place at) {
-            if (!letter.matches("[A-Z]")) {
-                throw Place.malformed(
-                        at.pointer() + "/letter", "option letter", "\"" + letter + "\"", "one capital letter A to Z");
-            }
-            List<AirWaySpec> ways = new ArrayList<>();
-            for (int i = 0; airWays != null && i < airWays.size(); i++) {
-                ways.add(airWays.get(i).core(at.to("airWays", i, airWays.get(i))));
-            }
-            return new BuildOption(letter, name, KPA.si(boost_kPa), Piece.path(path, at), ways);
-        }
-
-        static BuildOptionDocument of(BuildOption o) {
-            return new BuildOptionDocument(
-                    o.letter(),
-                    o.name(),
-                    KPA.of(o.boost()),
-                    Piece.of(o.path()),
-                    o.airWays().isEmpty()
-                            ? null
-                            : o.airWays().stream().map(AirWay::of).toList());
         }
     }
 }

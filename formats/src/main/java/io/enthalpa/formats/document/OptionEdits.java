@@ -39,7 +39,7 @@ public record OptionEdits(List<Edit> edits) {
         ObjectNode before = BuildDocument.tree(from);
         ObjectNode after = BuildDocument.tree(to);
         List<Edit> edits = new ArrayList<>();
-        objects("", Shape.of(BuildDocument.BuildOptionDocument.class), before, after, edits);
+        objects("", Shape.of(BuildOptionDocument.class), before, after, edits);
         return new OptionEdits(edits);
     }
 

@@ -6,7 +6,7 @@ import io.enthalpa.core.chargepath.PathElement;
 final class Pieces implements PathElement.Cases<Piece> {
     @Override
     public Piece filter(PathElement.Filter filter) {
-        return Piece.FilterPiece.of(filter);
+        return FilterPiece.of(filter);
     }
 
     @Override
@@ -41,16 +41,16 @@ final class Pieces implements PathElement.Cases<Piece> {
 
     @Override
     public Piece injection(PathElement.Injection injection) {
-        return Piece.InjectionPiece.of(injection);
+        return InjectionPiece.of(injection);
     }
 
     @Override
     public Piece parallel(PathElement.Parallel pair) {
-        return Piece.PairPiece.of(pair);
+        return PairPiece.of(pair);
     }
 
     @Override
     public Piece plenum(PathElement.Plenum plenum) {
-        return Piece.PlenumPiece.of(plenum);
+        return PlenumPiece.of(plenum);
     }
 }

@@ -87,10 +87,10 @@ record Radiator(
         Double airLoss_Pa,
 
         @Called(value = "radiator", alone = true) @Nullable Tubes tubes,
-        @Called(value = "radiator", alone = true) CorePiece.@Nullable FaceAir air) {
+        @Called(value = "radiator", alone = true) @Nullable FaceAir air) {
     RadiatorSpec core(Place at) {
         CoreSize size = new CoreSize(MM.si(width_mm), MM.si(height_mm), MM.si(depth_mm));
-        return new RadiatorSpec(size, tubes == null ? card(at) : tubes(at), CorePiece.FaceAir.orUsual(air));
+        return new RadiatorSpec(size, tubes == null ? card(at) : tubes(at), FaceAir.orUsual(air));
     }
 
     private RadiatorBasis card(Place at) {
@@ -153,12 +153,12 @@ record Radiator(
                 c == null ? null : KPA.of(c.waterLoss()),
                 c == null ? null : PA.of(c.airLoss()),
                 r.basis() instanceof RadiatorBasis.Geometry g ? Tubes.of(g) : null,
-                CorePiece.FaceAir.of(r.air()));
+                FaceAir.of(r.air()));
     }
 
     @Part(value = "core/water/radiator/tubes", says = "its geometry")
     record Tubes(
-            @Called(value = "radiator fin", alone = true) CorePiece.Fin fin,
+            @Called(value = "radiator fin", alone = true) Block.Fin fin,
 
             @Figure(label = "tube height", min = 0.8, max = 20, usual = 2, help = "outside, across the flat tube")
             double tubeHeight_mm,
@@ -194,7 +194,7 @@ record Radiator(
         }
 
         static Tubes of(RadiatorBasis.Geometry g) {
-            return new Tubes(CorePiece.Fin.of(g.fin()), MM.of(g.tubeHeight()), MM.of(g.tubeWall()), g.passes());
+            return new Tubes(Block.Fin.of(g.fin()), MM.of(g.tubeHeight()), MM.of(g.tubeWall()), g.passes());
         }
     }
 }

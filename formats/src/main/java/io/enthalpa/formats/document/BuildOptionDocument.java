@@ -1,0 +1,51 @@
+package io.enthalpa.formats.document;
+
+import static io.enthalpa.formats.document.Suffix.KPA;
+
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.coolingair.AirWaySpec;
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+
+@Part(value = "option", says = "one way of doing the job")
+record BuildOptionDocument(
+        String letter,
+        String name,
+
+        @Figure(
+                label = "boost",
+                min = 0,
+                max = 500,
+                usual = 100,
+                help = "in the manifold above outside air, as the gauge shows it")
+        double boost_kPa,
+
+        @Called(value = "piece", alone = true, most = Piece.MOST)
+        List<Piece> path,
+
+        @Called(value = "way of the air", alone = true, most = AirWay.MOST) @Nullable
+        List<AirWay> airWays) {
+    BuildOption core(Place at) {
+        if (!letter.matches("[A-Z]")) {
+            throw Place.malformed(
+                    at.pointer() + "/letter", "option letter", "\"" + letter + "\"", "one capital letter A to Z");
+        }
+        List<AirWaySpec> ways = new ArrayList<>();
+        for (int i = 0; airWays != null && i < airWays.size(); i++) {
+            ways.add(airWays.get(i).core(at.to("airWays", i, airWays.get(i))));
+        }
+        return new BuildOption(letter, name, KPA.si(boost_kPa), Piece.path(path, at), ways);
+    }
+
+    static BuildOptionDocument of(BuildOption o) {
+        return new BuildOptionDocument(
+                o.letter(),
+                o.name(),
+                KPA.of(o.boost()),
+                Piece.of(o.path()),
+                o.airWays().isEmpty()
+                        ? null
+                        : o.airWays().stream().map(AirWay::of).toList());
+    }
+}
