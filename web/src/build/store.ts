@@ -4,15 +4,12 @@ import { api, Offline, Problem, type BuildState, type OptionAnswer } from '../ap
 import { at, freeLetter, identified, touched, type Edit } from '../document/edit'
 import type { BuildDocument, BuildOption } from '../document/types'
 import { Catalogue } from '../quantity/catalogue'
+import { answering, type Answers } from './answering'
 import { copyOf } from './copy'
 import { Keeper, plainFault, type Outcome } from './keeper'
 import * as shelf from './shelf'
 
 export type { Outcome } from './keeper'
-
-type Answers = Record<string, OptionAnswer>
-
-const AGAIN_MS = 2000
 
 /** An earlier version on screen instead of the newest. */
 export interface Looking {
@@ -32,32 +29,21 @@ export const useBuild = defineStore('build', () => {
   const catalogue = shallowRef<Catalogue>()
   const keeper = shallowRef<Keeper>()
   const looking = shallowRef<Looking>()
-  const answers = shallowRef<Answers>({})
-  /** The document that the answers on screen belong to; runs behind the one being edited. */
-  const answered = shallowRef<BuildDocument>()
   const before = shallowRef<{ answers: Answers; change: string }>()
   const letter = ref('A')
   const against = ref<string>()
   const ghostMode = ref<'option' | 'before'>('option')
   const trouble = ref('')
   const notice = ref('')
-  const asking = ref(0)
   /** Builds left with something still on its way to the disk. */
   const behind = new Map<number, Keeper>()
   /** Which build was opened last; what comes for another is not shown. */
   let session = 0
-  /** Options whose answers are older than the document; undefined when all are. */
-  let stale: Set<string> | undefined = new Set()
-  let question: AbortController | undefined
-  /** The document last asked about. */
-  let pending: BuildDocument | undefined
-  let retry: ReturnType<typeof setTimeout> | undefined
-  /** The server did not answer the last question. */
-  const away = ref(false)
   /** A new build left before it could be kept. */
   let behindNew: Keeper | undefined
 
   const document = computed(() => looking.value?.document ?? keeper.value?.told.newest)
+  const { answers, answered, asking, away, forget, outdate, ask } = answering(document, (sentence) => (trouble.value = sentence))
   const told = computed(() => keeper.value?.told)
   const conflict = computed(() => told.value?.conflict)
   const hold = computed(() => told.value?.hold)
@@ -122,17 +108,13 @@ export const useBuild = defineStore('build', () => {
   }
 
   function begin(): number {
-    question?.abort()
-    clearTimeout(retry)
+    forget()
     leave()
     looking.value = undefined
     before.value = undefined
     trouble.value = ''
     notice.value = ''
     ghostMode.value = 'option'
-    answers.value = {}
-    answered.value = undefined
-    stale = undefined
     return ++session
   }
 
@@ -165,62 +147,9 @@ export const useBuild = defineStore('build', () => {
     against.value = versus && letters.includes(versus) ? versus : letters.find((l) => l !== letter.value)
   }
 
-  /** Asks for what is out of date of the document on screen; what was being asked before is dropped. The charge line first, which is quick; the duty right behind it. */
-  async function ask(): Promise<void> {
-    const mine = session
-    const doc = document.value
-    if (!doc) return
-    question?.abort()
-    clearTimeout(retry)
-    pending = doc
-    const mark = (question = new AbortController())
-    const letters = stale ? [...stale].filter((l) => doc.options.some((o) => o.letter === l)) : undefined
-    if (letters?.length === 0) {
-      answered.value = doc
-      return
-    }
-    asking.value++
-    const current = () => mine === session && question === mark
-    try {
-      const lines = await api.preview(doc, letters, 'LINE', mark.signal)
-      if (!current()) return
-      away.value = false
-      const were = answers.value
-      const fresh: Answers = letters ? { ...were } : {}
-      for (const a of lines.answers) fresh[a.option] = a.fault ? a : { ...a, soak: were[a.option]?.soak }
-      answers.value = fresh
-      answered.value = doc
-      const solved = lines.answers.filter((a) => !a.fault).map((a) => a.option)
-      const duties = solved.length ? (await api.preview(doc, solved, 'DUTY', mark.signal)).answers : []
-      if (!current()) return
-      const whole: Answers = { ...answers.value }
-      for (const a of duties) whole[a.option] = a.fault ? a : { ...whole[a.option]!, soak: a.soak }
-      answers.value = whole
-      stale = new Set()
-    } catch (e) {
-      if (!current()) return
-      if (e instanceof Offline) {
-        away.value = true
-        retry = setTimeout(() => void ask(), AGAIN_MS)
-      } else if (!(e instanceof Problem && (e.fault || e.type.endsWith('superseded')))) {
-        // What the document itself is refused for, its save is refused for: that one says it.
-        trouble.value = (e as Error).message
-      }
-    } finally {
-      asking.value--
-    }
-  }
-
-  /** A step was refused, or came from elsewhere: the document on screen is not the one that was asked about. */
-  watch(document, (doc) => {
-    if (doc && doc !== pending) {
-      stale = undefined
-      void ask()
-    }
-  })
   watch(hold, (held, before) => {
     if (before && !held) {
-      stale = undefined
+      outdate()
       void ask()
     }
   })
@@ -271,8 +200,7 @@ export const useBuild = defineStore('build', () => {
     notice.value = ''
     before.value = { answers: answers.value, change }
     ghostMode.value = 'before'
-    if (stale && letters) for (const l of letters) stale.add(l)
-    else stale = undefined
+    outdate(letters)
     void ask()
   }
 

@@ -5,7 +5,7 @@ import type { SteadyView } from '../api/client'
 import type { BuildOption, CorePiece } from '../document/types'
 import { change, figure, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
-import { ridge, sameStation, type PieceShape } from './geometry'
+import { mark, ridge, sameStation, type PieceShape } from './geometry'
 import WaterRidge from './WaterRidge.vue'
 
 const props = defineProps<{
@@ -109,16 +109,6 @@ function caption(piece: PieceShape): { title: string; price: string; x: number; 
   if (data.kind === 'core')
     return { title: coreTitle(data), price: corePrice(loss, view.place), x: piece.x0 + 0.45 * (piece.x1 - piece.x0), y: piece.middle(0.16) - 12 }
   return { title: '', price: '', x: 0, y: 0 }
-}
-
-/** A joint is two rings, a throttle a leaf across the stream, an injection point a spray from above. */
-function mark(piece: PieceShape): string {
-  const x = (s: number) => piece.x0 + s * (piece.x1 - piece.x0)
-  const y = piece.middle(0.5)
-  const h = piece.half(0.5)
-  if (piece.kind === 'joint') return `M${x(0.25)} ${y - h - 3} V${y + h + 3} M${x(0.75)} ${y - h - 3} V${y + h + 3}`
-  if (piece.kind === 'throttle') return `M${x(0.2)} ${y + 3} L${x(0.8)} ${y - 3}`
-  return `M${x(0.3)} ${y - h - 6} V${y - h + 2} M${x(0.3)} ${y - h + 2} l6 7 M${x(0.3)} ${y - h + 2} l9 1`
 }
 
 /** Clear of the band, and of the ghost where it runs close by. */

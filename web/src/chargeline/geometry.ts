@@ -334,3 +334,13 @@ function ghostLine(ghost: Line, path: Piece[], places: [number, number][], y: (c
   })
   return line()(points)!
 }
+
+/** A joint is two rings, a throttle a leaf across the stream, an injection point a spray from above. */
+export function mark(piece: PieceShape): string {
+  const x = (s: number) => piece.x0 + s * (piece.x1 - piece.x0)
+  const y = piece.middle(0.5)
+  const h = piece.half(0.5)
+  if (piece.kind === 'joint') return `M${x(0.25)} ${y - h - 3} V${y + h + 3} M${x(0.75)} ${y - h - 3} V${y + h + 3}`
+  if (piece.kind === 'throttle') return `M${x(0.2)} ${y + 3} L${x(0.8)} ${y - 3}`
+  return `M${x(0.3)} ${y - h - 6} V${y - h + 2} M${x(0.3)} ${y - h + 2} l6 7 M${x(0.3)} ${y - h + 2} l9 1`
+}

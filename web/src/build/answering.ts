@@ -1,0 +1,99 @@
+import { ref, shallowRef, watch, type Ref } from 'vue'
+import { api, Offline, Problem, type OptionAnswer } from '../api/client'
+import type { BuildDocument } from '../document/types'
+
+export type Answers = Record<string, OptionAnswer>
+
+const AGAIN_MS = 2000
+
+/**
+ * What comes of the document on screen: asked for whenever it changes, what was being asked before is dropped.
+ *
+ * @param document on screen
+ * @param failed   told what went wrong, where it is neither the document's fault nor a server away for a moment
+ */
+export function answering(document: Ref<BuildDocument | undefined>, failed: (sentence: string) => void) {
+  const answers = shallowRef<Answers>({})
+  /** The document that the answers on screen belong to; runs behind the one being edited. */
+  const answered = shallowRef<BuildDocument>()
+  const asking = ref(0)
+  /** The server did not answer the last question. */
+  const away = ref(false)
+  /** Options whose answers are older than the document; undefined when all are. */
+  let stale: Set<string> | undefined = new Set()
+  let question: AbortController | undefined
+  /** The document last asked about. */
+  let pending: BuildDocument | undefined
+  let retry: ReturnType<typeof setTimeout> | undefined
+
+  /** Another build comes on screen. */
+  function forget(): void {
+    question?.abort()
+    question = undefined
+    clearTimeout(retry)
+    answers.value = {}
+    answered.value = undefined
+    stale = undefined
+  }
+
+  /** @param letters of the options whose answers are out of date; all when not told */
+  function outdate(letters?: string[]): void {
+    if (stale && letters) for (const l of letters) stale.add(l)
+    else stale = undefined
+  }
+
+  /** The charge line first, which is quick; the duty right behind it. */
+  async function ask(): Promise<void> {
+    const doc = document.value
+    if (!doc) return
+    question?.abort()
+    clearTimeout(retry)
+    pending = doc
+    const mark = (question = new AbortController())
+    const letters = stale ? [...stale].filter((l) => doc.options.some((o) => o.letter === l)) : undefined
+    if (letters?.length === 0) {
+      answered.value = doc
+      return
+    }
+    asking.value++
+    const current = () => question === mark
+    try {
+      const lines = await api.preview(doc, letters, 'LINE', mark.signal)
+      if (!current()) return
+      away.value = false
+      const were = answers.value
+      const fresh: Answers = letters ? { ...were } : {}
+      for (const a of lines.answers) fresh[a.option] = a.fault ? a : { ...a, soak: were[a.option]?.soak }
+      answers.value = fresh
+      answered.value = doc
+      const solved = lines.answers.filter((a) => !a.fault).map((a) => a.option)
+      const duties = solved.length ? (await api.preview(doc, solved, 'DUTY', mark.signal)).answers : []
+      if (!current()) return
+      const whole: Answers = { ...answers.value }
+      for (const a of duties) whole[a.option] = a.fault ? a : { ...whole[a.option]!, soak: a.soak }
+      answers.value = whole
+      stale = new Set()
+    } catch (e) {
+      if (!current()) return
+      if (e instanceof Offline) {
+        away.value = true
+        retry = setTimeout(() => void ask(), AGAIN_MS)
+      } else if (!(e instanceof Problem && (e.fault || e.type.endsWith('superseded')))) {
+        // What the document itself is refused for, its save is refused for: that one says it.
+        failed((e as Error).message)
+      }
+    } finally {
+      asking.value--
+    }
+  }
+
+  /** A step was refused, or came from elsewhere: the document on screen is not the one that was asked about. */
+  watch(document, (doc) => {
+    if (doc && doc !== pending) {
+      outdate()
+      void ask()
+    }
+  })
+
+  return { answers, answered, asking, away, forget, outdate, ask }
+}
