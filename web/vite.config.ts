@@ -3,7 +3,7 @@ import { defineConfig } from 'vitest/config'
 
 export default defineConfig({
   plugins: [vue()],
-  build: { outDir: 'dist', emptyOutDir: true, chunkSizeWarningLimit: 700 },
+  build: { outDir: 'dist', emptyOutDir: true, chunkSizeWarningLimit: 700, license: { fileName: 'licences-scripts.json' } },
   server: { proxy: { '/api': 'http://127.0.0.1:8420' } },
   test: { environment: 'jsdom', include: ['src/**/*.test.ts'] },
 })

@@ -28,6 +28,7 @@ export const router = createRouter({
       ],
     },
     { path: '/catalogue', name: 'catalogue', component: () => import('./catalogue/CatalogueView.vue') },
+    { path: '/licences', name: 'licences', component: () => import('./licences/LicencesView.vue') },
     { path: '/:rest(.*)*', redirect: '/' },
   ],
 })

@@ -174,6 +174,7 @@ function remove(b: BuildCard): void {
       <Menu ref="menu" :model="items" popup />
       <DeleteDialog v-if="chosen" v-model:visible="deleting" :build="chosen" @sure="remove(chosen)" />
       <BackupDialog v-model:visible="backups" @changed="load" />
+      <footer><RouterLink class="act" to="/licences">Licences of what ships with this</RouterLink></footer>
     </main>
   </div>
 </template>
@@ -302,5 +303,13 @@ i.HOLDS {
 }
 i.PULLS_TIMING {
   color: var(--heat-text);
+}
+footer {
+  padding-top: 34px;
+  font-size: var(--s1);
+}
+footer .act {
+  font-weight: 500;
+  color: var(--ink-2);
 }
 </style>

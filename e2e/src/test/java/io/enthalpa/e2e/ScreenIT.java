@@ -243,6 +243,24 @@ class ScreenIT extends OnDemo {
     }
 
     @Test
+    void everythingThatShipsShowsItsLicence() {
+        page.open("/");
+        page.link("Licences of what ships with this").click();
+        assertThat(page.raw().locator("details")).not().hasCount(0);
+        for (Locator part : page.raw().locator("details").all()) {
+            part.locator("summary").click();
+            assertThat(part.locator("pre").first()).isVisible();
+        }
+        assertThat(page.raw().locator("summary b").allTextContents()).contains("vue-router", "h2", "Archivo, font");
+        assertThat(page.raw().locator("details", named("Archivo"))).containsText("SIL OPEN FONT LICENSE");
+        page.assertNothingWrong();
+    }
+
+    private static com.microsoft.playwright.Page.LocatorOptions named(String part) {
+        return new com.microsoft.playwright.Page.LocatorOptions().setHasText(part);
+    }
+
+    @Test
     void buildFileGoesOutAndComesIn() throws IOException {
         page.openBuild("Juniper");
         Path file = Files.writeString(

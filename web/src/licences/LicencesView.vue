@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { onMounted, ref, shallowRef } from 'vue'
+import HomeBar from '../shell/HomeBar.vue'
+import { licences, type Part } from './licences'
+
+/** What ships with Enthalpa and is not its own, each with its licence in full. */
+const groups = shallowRef<{ title: string; parts: Part[] }[]>([])
+const failure = ref('')
+
+onMounted(async () => {
+  document.title = 'Licences - Enthalpa'
+  try {
+    groups.value = await licences()
+  } catch (e) {
+    failure.value = (e as Error).message
+  }
+})
+</script>
+
+<template>
+  <div class="home">
+    <HomeBar away />
+    <main>
+      <div class="head">
+        <h1>Licences</h1>
+        <p>What ships with Enthalpa and is not its own. Open a line to read its licence.</p>
+      </div>
+      <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+      <section v-for="g in groups" :key="g.title">
+        <h2>{{ g.title }}</h2>
+        <details v-for="p in g.parts" :key="p.name">
+          <summary>
+            <b>{{ p.name }}</b> <span class="version">{{ p.version }}</span> <span class="licence">{{ p.licence }}</span>
+          </summary>
+          <pre v-for="(text, i) in p.texts" :key="i">{{ text }}</pre>
+        </details>
+      </section>
+    </main>
+  </div>
+</template>
+
+<style scoped>
+.home {
+  min-height: 100%;
+  display: grid;
+  grid-template-rows: 46px 1fr;
+}
+main {
+  padding: 26px 40px 60px;
+  border-top: 1px solid var(--ink);
+  background: var(--sheet);
+}
+.head {
+  display: flex;
+  align-items: baseline;
+  gap: 22px;
+}
+h1 {
+  font-size: var(--s5);
+  font-weight: 700;
+}
+.head p {
+  flex: 1;
+  color: var(--ink-2);
+}
+h2 {
+  padding: 22px 0 6px;
+}
+summary {
+  display: grid;
+  grid-template-columns: minmax(240px, 1fr) 140px 140px;
+  gap: 18px;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--hair);
+  cursor: pointer;
+  list-style: none;
+}
+summary:hover b {
+  color: var(--blue);
+}
+details[open] summary b {
+  color: var(--blue);
+}
+.version {
+  color: var(--ink-2);
+}
+pre {
+  margin: 0;
+  padding: 14px 0 14px 22px;
+  white-space: pre-wrap;
+  font-size: var(--s1);
+  color: var(--ink-2);
+}
+.failure {
+  padding: 12px 0;
+  color: var(--heat-text);
+}
+</style>
