@@ -1,0 +1,71 @@
+package io.enthalpa.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.withinPercentage;
+
+import io.enthalpa.core.build.Answer;
+import io.enthalpa.core.build.Build;
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.chargepath.PathResult;
+import io.enthalpa.core.endurance.EnergyAudit;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/**
+ * Files of every earlier version open, and say what they said: {@code answers.json} was printed by the program as it was before the document
+ * had records. Where the computation itself is bettered, the figures here change with it, in the same commit.
+ */
+class CorpusTest {
+    private static final Path CORPUS = Path.of("src/test/resources/corpus");
+
+    static List<String> files() throws IOException {
+        try (Stream<Path> files = Files.list(CORPUS)) {
+            return files.map(file -> file.getFileName().toString())
+                    .filter(name -> name.startsWith("v"))
+                    .sorted()
+                    .toList();
+        }
+    }
+
+    @ParameterizedTest
+    @MethodSource("files")
+    void fileOfAnEarlierVersionSaysWhatItSaid(String name) throws IOException {
+        JsonNode said = JsonMapper.shared()
+                .readTree(CORPUS.resolve("answers.json").toFile())
+                .get(name);
+        Build build = BuildFile.read(Files.readString(CORPUS.resolve(name)));
+        assertThat(build.options()).extracting(BuildOption::letter).containsExactlyElementsOf(said.propertyNames());
+        for (BuildOption option : build.options()) {
+            Answer answer = new Answer(build, option.letter());
+            PathResult path = answer.steady().path();
+            EnergyAudit audit = answer.soak().audit();
+            JsonNode before = said.get(option.letter());
+            same(before, "plenum_C", path.intakeTemperature() - 273.15);
+            same(before, "loss_kPa", path.totalLoss() / 1000);
+            same(before, "flow_kg_s", path.flow());
+            same(before, "taken_kJ", audit.taken() / 1000);
+            same(before, "rejected_kJ", audit.rejected() / 1000);
+        }
+    }
+
+    /** Written anew by this program and read again, it still says the same. */
+    @ParameterizedTest
+    @MethodSource("files")
+    void fileOfAnEarlierVersionIsWrittenAsOneOfThis(String name) throws IOException {
+        Build build = BuildFile.read(Files.readString(CORPUS.resolve(name)));
+        JsonNode again = BuildFile.normal(BuildFile.parse(Files.readString(CORPUS.resolve(name))));
+        assertThat(again.get("version").intValue()).isEqualTo(BuildFile.VERSION);
+        assertThat(BuildFile.tree(BuildFile.read(again))).isEqualTo(BuildFile.tree(build));
+    }
+
+    private static void same(JsonNode before, String what, double now) {
+        assertThat(now).as(what).isCloseTo(before.get(what).doubleValue(), withinPercentage(1e-6));
+    }
+}
