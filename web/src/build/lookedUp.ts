@@ -1,4 +1,4 @@
-import { ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
+import { computed, ref, shallowRef, watch, type ComputedRef, type Ref, type ShallowRef } from 'vue'
 import type { BuildDocument } from '../document/types'
 import { useBuild, type Asked } from './store'
 
@@ -7,13 +7,14 @@ import { useBuild, type Asked } from './store'
  * else is watched changes. Only the newest question's answer counts; an answer that cannot be had leaves nothing.
  *
  * @param ask undefined when there is nothing to ask
- * @returns what was found and what it was asked about: places in it count in that document
+ * @returns what was found and what it was asked about: places in it count in that document; stale while a newer answer is on its way, when
+ *   nothing of it should be pressed
  */
 export function useLookedUp<T>(
   more: () => unknown,
   ask: (document: BuildDocument, letter: string) => Promise<T[]> | undefined,
   delay = 300,
-): { found: ShallowRef<T[]>; asked: ShallowRef<Asked | undefined>; looking: Ref<boolean> } {
+): { found: ShallowRef<T[]>; asked: ShallowRef<Asked | undefined>; looking: Ref<boolean>; stale: ComputedRef<boolean> } {
   const build = useBuild()
   // Shallow: what was found is put into edits as it is.
   const found = shallowRef<T[]>([])
@@ -38,5 +39,6 @@ export function useLookedUp<T>(
     },
     { immediate: true },
   )
-  return { found, asked, looking }
+  const stale = computed(() => looking.value || asked.value?.document !== build.document || asked.value?.letter !== build.letter)
+  return { found, asked, looking, stale }
 }

@@ -13,6 +13,7 @@ const {
   found: steps,
   asked,
   looking,
+  stale,
 } = useLookedUp<CoreStep>(
   () => props.place,
   async (document, letter) => (await api.coreSteps(document, letter, props.place)).steps,
@@ -73,7 +74,7 @@ async function tryIt(step: CoreStep): Promise<void> {
           <td>
             {{ s.coldLoss_Pa == null ? '' : `${s.coldLoss_Pa > 0 ? '+' : s.coldLoss_Pa < 0 ? '−' : ''}${Math.abs(s.coldLoss_Pa).toFixed(0)} Pa` }}
           </td>
-          <td><button type="button" class="act" :aria-label="`Try: ${words(s)}`" @click="tryIt(s)">Try</button></td>
+          <td><button type="button" class="act" :disabled="stale" :aria-label="`Try: ${words(s)}`" @click="tryIt(s)">Try</button></td>
         </tr>
       </tbody>
     </table>

@@ -63,12 +63,15 @@ h1 {
   flex: 1;
   color: var(--ink-2);
 }
+section {
+  max-width: 760px;
+}
 h2 {
   padding: 22px 0 6px;
 }
 summary {
   display: grid;
-  grid-template-columns: minmax(240px, 1fr) 140px 140px;
+  grid-template-columns: 260px 90px 120px;
   gap: 18px;
   padding: 7px 0;
   border-bottom: 1px solid var(--hair);
@@ -88,6 +91,8 @@ pre {
   margin: 0;
   padding: 14px 0 14px 22px;
   white-space: pre-wrap;
+  max-width: 760px;
+  font-family: inherit;
   font-size: var(--s1);
   color: var(--ink-2);
 }

@@ -18,6 +18,7 @@ const {
   found: orders,
   asked,
   looking,
+  stale,
 } = useLookedUp<OrderView>(
   () => `${props.index} ${open.value}`,
   (document, letter) => (open.value ? api.stackOrders(document, letter, props.index).then((a) => a.orders) : undefined),
@@ -89,7 +90,7 @@ async function use(o: OrderView): Promise<void> {
             <span v-if="same(o)" class="quiet">as it stands</span>
             <template v-else>
               <button type="button" class="act" :aria-label="`Use the order ${title(o)}`" @click="use(o)">Use</button>
-              <button type="button" class="act try" :aria-label="`Try the order ${title(o)}`" @click="tryIt(o)">Try</button>
+              <button type="button" class="act try" :disabled="stale" :aria-label="`Try the order ${title(o)}`" @click="tryIt(o)">Try</button>
             </template>
           </td>
         </tr>

@@ -35,13 +35,13 @@ const unbroken = (text: string) => text.replaceAll(/ (?=[%°])/g, '\u00a0')
 const notes = computed(() => build.answer?.steady?.notes ?? [])
 
 /** What was found belongs to the document it was asked of: while that is not the one on screen, nothing can be taken from it. */
-const stale = computed(() => looking.value || asked.value?.document !== build.document)
 
 /** Each is computed through the whole duty. */
 const {
   found: changes,
   asked,
   looking,
+  stale,
 } = useLookedUp<ChangeView>(
   () => undefined,
   async (document, letter) => (await api.changes(document, letter)).changes,

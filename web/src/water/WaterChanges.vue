@@ -13,6 +13,7 @@ const {
   found: changes,
   asked,
   looking,
+  stale,
 } = useLookedUp<WaterChange>(
   () => props.place,
   async (document, letter) => (await api.waterChanges(document, letter, props.place)).changes,
@@ -74,7 +75,7 @@ async function tryIt(c: WaterChange): Promise<void> {
           </th>
           <td>{{ spoken(c.flow_L_min, 'L_min', settings.units) }}</td>
           <td class="better">{{ change(c.intake_K, 'K', settings.units) }} {{ settings.units === 'us' ? '°F' : '°C' }}</td>
-          <td><button type="button" class="act" :aria-label="`Try: ${words(c)}`" @click="tryIt(c)">Try</button></td>
+          <td><button type="button" class="act" :disabled="stale" :aria-label="`Try: ${words(c)}`" @click="tryIt(c)">Try</button></td>
         </tr>
         <tr v-if="!changes.length && !looking">
           <td colspan="4" class="none">Nothing on this loop is worth a cut: more water does nothing here.</td>
