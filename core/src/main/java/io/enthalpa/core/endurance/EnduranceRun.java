@@ -35,7 +35,8 @@ public final class EnduranceRun {
                     "Intake temperature over a duty",
                     "The metal of a core is a field of 16 by 8 cells along and across the charge. Gas passes without storing heat; in each cell it comes "
                             + "exponentially closer to the metal. Over a step each cell relaxes exactly and hands on the mean of the step, so that the accounts "
-                            + "balance for any step. The loop's water relaxes exactly too. Steps: run length over 4000, from 0.05 to 0.5 s; 2 s while the engine is off.")
+                            + "balance for any step. The loop's water relaxes exactly too. Steps: run length over 4000, from 0.05 to 0.5 s, and longer than that where a duty of many hours would take more than 12,000; "
+                            + "2 s while the engine is off.")
             .formula("C dT/dt = g (Th - T) - c (T - Tc) in each cell, g and c what the streams can carry to it")
             .source(
                     Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., transient response"),
@@ -55,6 +56,9 @@ public final class EnduranceRun {
     private static final double SHORTEST_STEP = 0.05;
     private static final double LONGEST_STEP = 0.5;
     private static final double STEPS_WANTED = 4000;
+    /** More than the eye or a judgement of a run of hours can use. */
+    private static final double MOST_STEPS = 12_000;
+
     /** While the engine is off nothing is quick: longest step then, s. */
     private static final double WAITING_STEP = 2;
     /** Engine speed below which the charge stands, rad/s. */
@@ -133,7 +137,9 @@ public final class EnduranceRun {
 
     /** @return the step that {@link #run} takes while the engine may run, s */
     public static double stepFor(Duty duty) {
-        return Math.max(SHORTEST_STEP, Math.min(LONGEST_STEP, duty.repeats() * duty.runLength() / STEPS_WANTED));
+        double running = duty.repeats() * duty.runLength();
+        double usual = Math.max(SHORTEST_STEP, Math.min(LONGEST_STEP, running / STEPS_WANTED));
+        return Math.max(usual, running / MOST_STEPS);
     }
 
     /** @param duty already scaled to the boost asked for */

@@ -15,6 +15,7 @@ import io.enthalpa.core.steady.ChargeSystem;
 import io.enthalpa.core.steady.SteadyResult;
 import io.enthalpa.core.verdict.Targets;
 import io.enthalpa.core.verdict.Verdict;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.stream.LongStream;
@@ -235,5 +236,25 @@ class EnduranceTest {
                     .as("who asked decides what becomes of the thread")
                     .isTrue();
         }
+    }
+
+    /** Five hours of pulling and resting a minute each: in longer steps, and to the same heat within what anybody measures. */
+    @Test
+    void aRunOfManyHoursIsNotCutFinerThanAnybodyCanUse() {
+        List<DutyPoint> points = new ArrayList<>();
+        for (int minute = 0; minute < 300; minute += 2) {
+            points.add(new DutyPoint(60 * minute, 400, 90e3, 20));
+            points.add(new DutyPoint(60 * minute + 59, 400, 90e3, 20));
+            points.add(new DutyPoint(60 * minute + 61, 150, 0, 20));
+            points.add(new DutyPoint(60 * minute + 119, 150, 0, 20));
+        }
+        Duty day = new Duty("day", true, 5, 1, 0, points);
+        Trace usual = EnduranceRun.run(Systems.water().system(), day);
+        Trace fine = EnduranceRun.run(Systems.water().system(), day, 0.5);
+        assertThat(usual.length()).isEqualTo(12_000);
+        assertThat(fine.length()).isGreaterThan(35_000);
+        assertThat(java.util.Arrays.stream(usual.intake()).max().orElseThrow())
+                .isCloseTo(java.util.Arrays.stream(fine.intake()).max().orElseThrow(), within(0.3));
+        assertThat(usual.audit().taken()).isCloseTo(fine.audit().taken(), withinPercentage(0.5));
     }
 }
