@@ -79,6 +79,12 @@ function keys(event: KeyboardEvent, index: number): void {
     emit('pick', index)
   }
 }
+
+const openingWords = computed(() => {
+  const { width_mm, height_mm } = props.way.opening
+  const size = `opening ${spoken(width_mm, 'mm', settings.units)} × ${spoken(height_mm, 'mm', settings.units)}`
+  return props.view ? `${size}, ${props.view.uncovered_pct.toFixed(0)} % not walled` : size
+})
 </script>
 
 <template>
@@ -207,8 +213,7 @@ function keys(event: KeyboardEvent, index: number): void {
         space {{ spoken(way.spaceWidth_mm, 'mm', settings.units) }} × {{ spoken(way.spaceHeight_mm, 'mm', settings.units) }}
       </text>
       <text class="small" :x="fx(-way.spaceWidth_mm / 2)" :y="GROUND + 33">
-        opening {{ spoken(opening.width_mm, 'mm', settings.units) }} × {{ spoken(opening.height_mm, 'mm', settings.units) }}
-        <template v-if="view">, {{ view.uncovered_pct.toFixed(0) }} % not walled</template>
+        {{ openingWords }}
       </text>
       <text v-if="view" class="small" x="0" :y="GROUND + 56">
         {{ spoken(view.flow_m3_h, 'm3_h', settings.units) }} in · {{ view.bypass_pct.toFixed(0) }} % round the stack · exit

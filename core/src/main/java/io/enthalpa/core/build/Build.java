@@ -8,6 +8,7 @@ import io.enthalpa.core.engine.EngineSpec;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.fluid.Atmosphere;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.verdict.Targets;
 import java.util.List;
 import java.util.Optional;
@@ -62,7 +63,8 @@ public record Build(
         if (targets.timingPull() <= targets.intake()) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,
-                    "/targets/timingPull_C",
+                    Subject.Whole.TARGETS,
+                    "timingPull",
                     "timing line",
                     "%.0f °C".formatted(targets.timingPull() - 273.15),
                     "above the intake target, %.0f °C".formatted(targets.intake() - 273.15),
@@ -71,7 +73,8 @@ public record Build(
         if (fullLoad.speed() > engine.maxSpeed() * 1.0001) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,
-                    "/fullLoad/engineSpeed_rpm",
+                    Subject.Whole.FULL_LOAD,
+                    "engineSpeed",
                     "engine speed at full load",
                     rpm(fullLoad.speed()),
                     "at most the limiter, " + rpm(engine.maxSpeed()),
@@ -84,7 +87,8 @@ public record Build(
                         : "in the duty, %.0f s".formatted(duty.rows().get(i).time());
                 throw EnthalpaFault.of(
                         FaultKind.CONTRADICTION,
-                        duty.pieces().isEmpty() ? "/duty/rows/" + i + "/engineSpeed_rpm" : "/duty/pieces",
+                        Subject.Whole.DUTY,
+                        duty.pieces().isEmpty() ? "rows/" + i + "/engineSpeed" : "pieces",
                         "engine speed " + moment,
                         rpm(duty.rows().get(i).speed()),
                         "at most the limiter, " + rpm(engine.maxSpeed()),
@@ -93,7 +97,13 @@ public record Build(
         }
         if (options.stream().map(BuildOption::letter).distinct().count() != options.size()) {
             throw EnthalpaFault.of(
-                    FaultKind.CONTRADICTION, "/options", "option letters", "repeated", "each different", "");
+                    FaultKind.CONTRADICTION,
+                    Subject.Whole.OPTIONS,
+                    "",
+                    "option letters",
+                    "repeated",
+                    "each different",
+                    "");
         }
     }
 
@@ -115,7 +125,8 @@ public record Build(
                 .findFirst()
                 .orElseThrow(() -> EnthalpaFault.of(
                         FaultKind.CONTRADICTION,
-                        "/options",
+                        Subject.Whole.OPTIONS,
+                        "",
                         "option",
                         letter,
                         "one of "

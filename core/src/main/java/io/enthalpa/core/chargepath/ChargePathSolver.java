@@ -5,6 +5,7 @@ import io.enthalpa.core.engine.InjectionSpec;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.fluid.HumidAir;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.source.ValidityRange;
@@ -361,7 +362,8 @@ public final class ChargePathSolver {
         flow = 0;
         return EnthalpaFault.of(
                 FaultKind.NO_SOLUTION,
-                "/boost_kPa",
+                Subject.Whole.OPTION,
+                "boost",
                 "boost",
                 "%.0f kPa".formatted(point.boost() / 1000),
                 where,

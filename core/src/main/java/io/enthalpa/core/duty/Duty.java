@@ -2,6 +2,7 @@ package io.enthalpa.core.duty;
 
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.place.Subject;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -39,7 +40,8 @@ public record Duty(
         if (rows.size() < 2) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,
-                    "/duty/rows",
+                    Subject.Whole.DUTY,
+                    "rows",
                     "number of duty rows",
                     String.valueOf(rows.size()),
                     "2 or more",
@@ -49,7 +51,8 @@ public record Duty(
             if (rows.get(i).time() <= rows.get(i - 1).time()) {
                 throw EnthalpaFault.of(
                         FaultKind.CONTRADICTION,
-                        "/duty/rows/" + i + "/time_s",
+                        Subject.Whole.DUTY,
+                        "rows/" + i + "/time",
                         "time in duty row " + (i + 1),
                         "%s s".formatted(rows.get(i).time()),
                         "later than the row above, %s s"
@@ -60,7 +63,8 @@ public record Duty(
         if (rows.get(0).time() != 0) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,
-                    "/duty/rows/0/time_s",
+                    Subject.Whole.DUTY,
+                    "rows/0/time",
                     "time in duty row 1",
                     "%s s".formatted(rows.get(0).time()),
                     "0 s",
@@ -70,7 +74,8 @@ public record Duty(
         if (total > LONGEST) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,
-                    "/duty/repeats",
+                    Subject.Whole.DUTY,
+                    "repeats",
                     "length of the whole duty",
                     "%.1f h".formatted(total / 3600),
                     "at most 10 h",

@@ -2,6 +2,7 @@ package io.enthalpa.core.duty;
 
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import java.util.ArrayList;
@@ -43,17 +44,18 @@ public final class DutyPlan {
      */
     public static List<DutyPoint> rows(List<DutyPiece> pieces, Optional<Gearing> gearing) {
         DutyPlan plan = new DutyPlan(gearing);
-        plan.all(pieces, "/duty/pieces", "duty piece ");
+        plan.all(pieces, "pieces", "duty piece ");
         return List.copyOf(plan.rows);
     }
 
-    private void all(List<DutyPiece> pieces, String pointer, String words) {
+    private void all(List<DutyPiece> pieces, String place, String words) {
         for (int i = 0; i < pieces.size(); i++) {
-            piece(pieces.get(i), pointer + "/" + i, words + (i + 1));
+            piece(pieces.get(i), place + "/" + i, words + (i + 1));
             if (rows.size() > MOST_ROWS) {
                 throw EnthalpaFault.of(
                         FaultKind.CONTRADICTION,
-                        pointer + "/" + i,
+                        Subject.Whole.DUTY,
+                        place + "/" + i,
                         "duty made of pieces",
                         "longer than " + MOST_ROWS + " rows",
                         "shorter",
@@ -62,31 +64,31 @@ public final class DutyPlan {
         }
     }
 
-    private void piece(DutyPiece piece, String pointer, String words) {
+    private void piece(DutyPiece piece, String place, String words) {
         if (piece instanceof DutyPiece.Repeat repeat) {
             for (int k = 0; k < repeat.times() && rows.size() <= MOST_ROWS; k++) {
-                all(repeat.pieces(), pointer + "/pieces", words + ", piece ");
+                all(repeat.pieces(), place + "/pieces", words + ", piece ");
             }
         } else if (piece instanceof DutyPiece.Hold hold) {
             hold(
                     hold.seconds(),
                     hold.roadSpeed(),
-                    speed(hold.engineSpeed(), hold.roadSpeed(), pointer, words),
+                    speed(hold.engineSpeed(), hold.roadSpeed(), place, words),
                     hold.boost());
         } else if (piece instanceof DutyPiece.Climb climb) {
             hold(
                     climb.length() / climb.roadSpeed(),
                     climb.roadSpeed(),
-                    speed(climb.engineSpeed(), climb.roadSpeed(), pointer, words),
+                    speed(climb.engineSpeed(), climb.roadSpeed(), place, words),
                     climb.boost());
         } else if (piece instanceof DutyPiece.Wait wait) {
             hold(wait.seconds(), 0, wait.idling() ? idle : 0, wait.idling() ? SHUT : 0);
         } else if (piece instanceof DutyPiece.Ramp ramp) {
-            speed(ramp.engineSpeed(), ramp.roadSpeed(), pointer, words);
+            speed(ramp.engineSpeed(), ramp.roadSpeed(), place, words);
             double from = last().boost();
             drive(ramp.seconds(), ramp.roadSpeed(), ramp.engineSpeed(), from, ramp.boost(), 0);
         } else if (piece instanceof DutyPiece.Pull pull) {
-            speed(pull.engineSpeed(), pull.roadSpeed(), pointer, words);
+            speed(pull.engineSpeed(), pull.roadSpeed(), place, words);
             drive(pull.seconds(), pull.roadSpeed(), pull.engineSpeed(), pull.boost(), pull.boost(), CHANGE);
         } else if (piece instanceof DutyPiece.Brake brake) {
             drive(
@@ -101,11 +103,12 @@ public final class DutyPlan {
         }
     }
 
-    private double speed(OptionalDouble given, double roadSpeed, String pointer, String words) {
+    private double speed(OptionalDouble given, double roadSpeed, String place, String words) {
         if (given.isEmpty() && gearing.isEmpty()) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,
-                    pointer + "/engineSpeed_rpm",
+                    Subject.Whole.DUTY,
+                    place + "/engineSpeed",
                     words + ", engine speed",
                     "not given, and the gearing is not known",
                     "one or the other",

@@ -2,6 +2,7 @@ package io.enthalpa.core.duty;
 
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import java.util.List;
@@ -32,7 +33,8 @@ public record Gearing(double tyre, double finalDrive, List<Double> ratios, doubl
             if (ratios.get(i) >= ratios.get(i - 1)) {
                 throw EnthalpaFault.of(
                         FaultKind.CONTRADICTION,
-                        "/gearing/ratios/" + i,
+                        Subject.Whole.GEARING,
+                        "ratios/" + i,
                         "gear " + (i + 1),
                         ratios.get(i).toString(),
                         "shorter than the gear below it, " + ratios.get(i - 1),
@@ -40,12 +42,14 @@ public record Gearing(double tyre, double finalDrive, List<Double> ratios, doubl
             }
         }
         if (ratios.isEmpty()) {
-            throw EnthalpaFault.of(FaultKind.CONTRADICTION, "/gearing/ratios", "number of gears", "0", "1 or more", "");
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION, Subject.Whole.GEARING, "ratios", "number of gears", "0", "1 or more", "");
         }
         if (changeUp <= idle) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,
-                    "/gearing/changeUp_rpm",
+                    Subject.Whole.GEARING,
+                    "changeUp",
                     "change up at",
                     "%.0f rpm".formatted(changeUp * 30 / Math.PI),
                     "above idle, %.0f rpm".formatted(idle * 30 / Math.PI),

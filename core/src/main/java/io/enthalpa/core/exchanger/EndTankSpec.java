@@ -43,7 +43,7 @@ public record EndTankSpec(
         if (portBore > room) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,
-                    "portBore_mm",
+                    "portBore",
                     "core port bore",
                     "%.0f mm".formatted(portBore * 1000),
                     "at most %.0f mm on a tank for a core %.0f mm high and %.0f mm deep%s"

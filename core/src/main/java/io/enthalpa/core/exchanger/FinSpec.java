@@ -77,7 +77,7 @@ public record FinSpec(FinType type, double gap, double pitch, double thickness, 
         if (thickness >= 0.6 * pitch || thickness >= 0.6 * gap) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,
-                    field + "/thickness_mm",
+                    field + "/thickness",
                     name + " thickness",
                     "%.2f mm".formatted(thickness * 1000),
                     "less than 0.6 times its pitch and its height, below %.2f mm".formatted(600 * Math.min(pitch, gap)),

@@ -53,7 +53,7 @@ public record FinnedBlock(
         if (layers < 1) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,
-                    "height_mm",
+                    "height",
                     "core height",
                     mm(size.height()),
                     "at least one charge layer between two coolant layers, " + mm(step() + cold.gap() + 2 * plate),
@@ -63,7 +63,7 @@ public record FinnedBlock(
         if (narrow < 3 * Math.max(charge.pitch(), cold.pitch())) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,
-                    "bar_mm",
+                    "bar",
                     "bar width",
                     mm(bar),
                     "narrow enough to leave three fins, at most "

@@ -37,7 +37,7 @@ public final class EnthalpaFault extends RuntimeException {
 
     /**
      * @param kind    what kind of refusal
-     * @param field   machine-readable place, a JSON pointer where there is one, else a plain name
+     * @param field   what is refused, by the names of core's records from what holds it inwards, "tank/ice"; or a plain name
      * @param label   the field as a reader knows it, "cold pipe bore"
      * @param value   the refused value as text with its unit
      * @param allowed the allowed range as text with its unit
@@ -47,6 +47,17 @@ public final class EnthalpaFault extends RuntimeException {
     public static EnthalpaFault of(
             FaultKind kind, String field, String label, String value, String allowed, String remedy) {
         return new EnthalpaFault(kind, Optional.empty(), field, label, value, allowed, remedy);
+    }
+
+    /**
+     * As {@link #of(FaultKind, String, String, String, String, String)}, of something of the build.
+     *
+     * @param subject what holds the field
+     * @param field   by the names of core's records, "rows/2/time"; empty for the subject itself
+     */
+    public static EnthalpaFault of(
+            FaultKind kind, Subject subject, String field, String label, String value, String allowed, String remedy) {
+        return new EnthalpaFault(kind, Optional.of(subject), field, label, value, allowed, remedy);
     }
 
     /**

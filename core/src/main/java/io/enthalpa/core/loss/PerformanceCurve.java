@@ -31,27 +31,17 @@ public final class PerformanceCurve {
 
     /** Whose curve it is: how its numbers are called and written when they are refused. */
     public enum Machine {
-        PUMP("flow_L_min", 60e3, "%.1f L/min", "pressure_kPa", 1e-3, "%.2f kPa"),
-        FAN("flow_m3_h", 3600, "%.0f m³/h", "pressure_Pa", 1, "%.0f Pa");
+        PUMP(60e3, "%.1f L/min", 1e-3, "%.2f kPa"),
+        FAN(3600, "%.0f m³/h", 1, "%.0f Pa");
 
-        private final String flowKey;
         private final double flowFactor;
         private final String flowText;
-        private final String riseKey;
         private final double riseFactor;
         private final String riseText;
 
-        Machine(
-                String flowKey,
-                double flowFactor,
-                String flowText,
-                String riseKey,
-                double riseFactor,
-                String riseText) {
-            this.flowKey = flowKey;
+        Machine(double flowFactor, String flowText, double riseFactor, String riseText) {
             this.flowFactor = flowFactor;
             this.flowText = flowText;
-            this.riseKey = riseKey;
             this.riseFactor = riseFactor;
             this.riseText = riseText;
         }
@@ -70,7 +60,7 @@ public final class PerformanceCurve {
      * @param machine whose curve
      * @param what   its name, for the refusal
      * @throws EnthalpaFault {@link FaultKind#CONTRADICTION} with fewer than two points, flows that do not grow, or pressure that does not fall;
-     *                       the field is the point's index and key, "2/pressure_kPa"
+     *                       the field is the point's index and name, "2/pressure"
      */
     public PerformanceCurve(List<Point> points, Machine machine, String what) {
         if (points.size() < 2) {
@@ -88,7 +78,7 @@ public final class PerformanceCurve {
             if (!(flow[i] > flow[i - 1])) {
                 throw EnthalpaFault.of(
                         FaultKind.CONTRADICTION,
-                        i + "/" + machine.flowKey,
+                        i + "/flow",
                         what + " curve, flow of point " + (i + 1),
                         machine.flow(flow[i]),
                         "more than that of the point before, " + machine.flow(flow[i - 1]),
@@ -97,7 +87,7 @@ public final class PerformanceCurve {
             if (!(rise[i] < rise[i - 1])) {
                 throw EnthalpaFault.of(
                         FaultKind.CONTRADICTION,
-                        i + "/" + machine.riseKey,
+                        i + "/pressure",
                         what + " curve, pressure of point " + (i + 1),
                         machine.rise(rise[i]),
                         "less than at the smaller flow, " + machine.rise(rise[i - 1]),

@@ -9,10 +9,17 @@ public sealed interface Subject
     enum Whole implements Subject {
         CLIMATE,
         ENGINE,
+        TARGETS,
+        /** The operating point of the charge line. */
+        FULL_LOAD,
+        GEARING,
         BAY,
         /** The charge's whole way from filter to plenum. */
         PATH,
-        DUTY
+        DUTY,
+        OPTIONS,
+        /** The option asked about, where it is no piece of it. */
+        OPTION
     }
 
     /**

@@ -24,7 +24,6 @@ import java.util.function.UnaryOperator;
 
 /** The single changes that a fabricator would think of: the next pipe size, a larger core, a better fed face, more water. */
 final class Candidates {
-    private static final double LITRES = 1e-3;
     private static final double PER_MINUTE = 1e-3 / 60;
     /** An open front is fed no better, share of road speed; common practice, no source. */
     private static final double BEST_FED = 0.6;

@@ -51,8 +51,9 @@ public final class CoreSteps {
                         .map(other -> new Candidate(What.CORE_SIZE, core.piece().name(), other))
                         .toList());
         more.forEach((step, other) -> changes.stream()
-                .filter(change -> change.option() == other)
-                .forEach(change -> numbers(trials, other, core.spot())
+                .filter(change -> change.option().equals(other))
+                .findFirst()
+                .ifPresent(change -> numbers(trials, other, core.spot())
                         .ifPresent(then -> steps.add(step(step, change, now.get(), then)))));
         return steps;
     }

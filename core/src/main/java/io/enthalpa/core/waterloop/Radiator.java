@@ -169,7 +169,7 @@ public sealed interface Radiator {
             if (tubes < geometry.passes() || inside() <= 0) {
                 throw EnthalpaFault.of(
                         FaultKind.CONTRADICTION,
-                        "height_mm",
+                        "height",
                         "radiator height",
                         "%.0f mm".formatted(size.height() * 1000),
                         "enough for one tube a pass, "

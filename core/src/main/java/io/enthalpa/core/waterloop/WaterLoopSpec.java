@@ -157,7 +157,7 @@ public record WaterLoopSpec(
             double most = t.capacity() * IceSpec.DENSITY;
             if (t.ice().mass() > most) {
                 throw contradiction(
-                        "tank/ice_kg",
+                        "tank/ice",
                         "ice in the tank",
                         "%.1f kg".formatted(t.ice().mass()),
                         "no more than the tank of %.1f L holds, %.1f kg".formatted(t.capacity() * 1000, most),
@@ -168,7 +168,7 @@ public record WaterLoopSpec(
             double least = coolant.freezing() + GlycolWater.MARGIN;
             if (c.coldest() < least) {
                 throw contradiction(
-                        "chiller/coldest_C",
+                        "chiller/coldest",
                         "coldest water from the chiller",
                         celsius(c.coldest()),
                         "at least %s for %.0f %% glycol, which freezes at %s"

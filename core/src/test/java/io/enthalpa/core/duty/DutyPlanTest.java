@@ -112,7 +112,7 @@ class DutyPlanTest {
                 new DutyPiece.Repeat(2, List.of(new DutyPiece.Pull(5, 30, BY_GEAR, 80e3))));
         assertThatThrownBy(() -> DutyPlan.rows(pieces, Optional.empty()))
                 .isInstanceOfSatisfying(EnthalpaFault.class, fault -> {
-                    assertThat(fault.field()).isEqualTo("/duty/pieces/1/pieces/0/engineSpeed_rpm");
+                    assertThat(fault.field()).isEqualTo("pieces/1/pieces/0/engineSpeed");
                     assertThat(fault.label()).isEqualTo("duty piece 2, piece 1, engine speed");
                     assertThat(fault.sentence()).contains("Give the gearing in the Brief");
                 });

@@ -50,7 +50,7 @@ class DutyTest {
     void refusesTimeThatRunsBackwards() {
         assertThatThrownBy(() -> new Duty("x", true, 0, 1, 0, List.of(ROWS.get(0), ROWS.get(2), ROWS.get(1))))
                 .isInstanceOfSatisfying(
-                        EnthalpaFault.class, f -> assertThat(f.field()).isEqualTo("/duty/rows/2/time_s"));
+                        EnthalpaFault.class, f -> assertThat(f.field()).isEqualTo("rows/2/time"));
         assertThatThrownBy(() -> new Duty("x", true, 0, 1, 0, ROWS.subList(0, 1)))
                 .hasMessageContaining("2 or more");
         assertThatThrownBy(() -> new Duty("x", true, 0, 1, 0, ROWS.subList(1, 3)))

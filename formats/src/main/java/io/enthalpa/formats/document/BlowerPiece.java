@@ -101,7 +101,7 @@ record BlowerPiece(
                         KPA.si(referencePressure_kPa),
                         lines.stream().map(MapLine::core).toList());
             } catch (EnthalpaFault fault) {
-                throw fault.at(blower.pointer() + "/map/" + fault.field(), blower.join(fault.label()));
+                throw blower.inside(fault, "map");
             }
         }
 

@@ -14,6 +14,7 @@ import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.duty.Gearing;
 import io.enthalpa.core.endurance.Sensor;
 import io.enthalpa.core.engine.CompressorMap;
+import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.verdict.Targets;
 import java.util.ArrayList;
 import java.util.List;
@@ -52,7 +53,11 @@ public record BuildDocument(
      */
     public static Build read(JsonNode tree) {
         Check.check(tree, Place.ROOT);
-        return Binding.MAPPER.treeToValue(tree, BuildDocument.class).core();
+        try {
+            return Binding.MAPPER.treeToValue(tree, BuildDocument.class).core();
+        } catch (EnthalpaFault fault) {
+            throw Pointers.placed(fault);
+        }
     }
 
     private Build core() {

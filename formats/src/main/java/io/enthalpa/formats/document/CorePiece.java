@@ -136,7 +136,7 @@ record CorePiece(
             }
             spec.tanks().checkedFor(spec.size());
         } catch (EnthalpaFault fault) {
-            throw at.inside(fault, fault.field().startsWith("bar") ? "/block" : "");
+            throw at.inside(fault, fault.field().startsWith("bar") ? "block" : "");
         }
     }
 

@@ -147,8 +147,8 @@ sealed interface LoopPieceDocument extends Named
         try {
             return new PerformanceCurve(points, machine, what);
         } catch (EnthalpaFault fault) {
-            throw fault.at(
-                    at.pointer() + "/curve" + (fault.field().isEmpty() ? "" : "/" + fault.field()), fault.label());
+            String names = "curve" + (fault.field().isEmpty() ? "" : "/" + fault.field());
+            throw fault.at(at.pointer() + Pointers.below(at.shape(), names), fault.label());
         }
     }
 

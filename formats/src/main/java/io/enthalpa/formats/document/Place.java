@@ -121,11 +121,13 @@ record Place(String pointer, String words, Shape shape) {
         }
     }
 
-    /** @param fault of something inside, its field told from here */
-    EnthalpaFault inside(EnthalpaFault fault, String below) {
-        return fault.field().startsWith("/")
-                ? fault
-                : fault.at(pointer + below + "/" + fault.field(), join(fault.label()));
+    /** @param fault of something inside, its field told by core's names from here, or from what stands under a key here */
+    EnthalpaFault inside(EnthalpaFault fault, String key) {
+        if (fault.subject().isPresent() || fault.field().startsWith("/")) {
+            return fault;
+        }
+        String names = key.isEmpty() ? fault.field() : key + "/" + fault.field();
+        return fault.at(pointer + Pointers.below(shape, names), join(fault.label()));
     }
 
     private static String range(Item item) {

@@ -179,7 +179,7 @@ record Radiator(
             try {
                 spec.checked("fin", "radiator fin");
             } catch (EnthalpaFault fault) {
-                throw fault.at(at.pointer() + "/" + fault.field(), fault.label());
+                throw fault.at(at.pointer() + Pointers.below(at.shape(), fault.field()), fault.label());
             }
             if (2 * tubeWall_mm >= tubeHeight_mm) {
                 throw at.contradiction(
