@@ -3,8 +3,8 @@ import { computed } from 'vue'
 import BlowerMapPanel from '../blower/BlowerMapPanel.vue'
 import { useBuild } from '../build/store'
 import { drawnThrough, hasTwoBanks, hasTwoBlowers, withOneBank, withOneBlower, withTwoBanks, withTwoBlowers } from '../document/doubling'
-import { ofKind } from '../document/pieces'
-import { blowerTypeWords, type Piece } from '../document/types'
+import { ofKind, ofType } from '../document/pieces'
+import { blowerTypeWords, type BlowerPiece, type BlowerType, type Piece } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import KnowButton from '../reasons/KnowButton.vue'
 import { useSettings } from '../settings/store'
@@ -62,6 +62,10 @@ function pickBlowers(count: string): void {
     rebuild(count === 'two' ? withTwoBlowers(build.option!.path) : withOneBlower(build.option!.path), `${count} blower${count === 'two' ? 's' : ''}`)
 }
 
+function pickType(blower: BlowerPiece, place: string, type: string): void {
+  void build.act(ofType(blower, place, type as BlowerType), `blower ${type}`)
+}
+
 function pickBanks(count: string): void {
   if ((count === 'two') !== twoBanks.value)
     rebuild(count === 'two' ? withTwoBanks(build.option!.path) : withOneBank(build.option!.path), `${count} bank${count === 'two' ? 's' : ''}`)
@@ -87,7 +91,14 @@ function pickBanks(count: string): void {
       <section v-for="(b, i) in blowers" :key="b.at">
         <h2>{{ i === 0 ? `Boost, option ${build.letter}` : 'Second blower' }}{{ which(b.piece.name, blowers.length) }}</h2>
         <NumberField v-if="i === 0" part="option" name="boost_kPa" :pointer="`${at}/boost_kPa`" />
-        <ChoiceField label="blower" :pointer="`${at}${b.at}/type`" :choices="blowerTypeWords" :of="blowers.length > 1 ? b.piece.name : undefined" />
+        <ChoiceField
+          label="blower"
+          :pointer="`${at}${b.at}/type`"
+          :choices="blowerTypeWords"
+          :pick="(type) => pickType(b.piece, `${at}${b.at}`, type)"
+          :of="blowers.length > 1 ? b.piece.name : undefined"
+        />
+        <TextField label="called" :pointer="`${at}${b.at}/name`" required :longest="60" :of="blowers.length > 1 ? b.piece.name : 'blower'" />
         <NumberField
           v-if="!b.piece.map"
           part="blower"
@@ -128,6 +139,7 @@ function pickBanks(count: string): void {
       <GearingSection />
       <section v-for="f in filters" :key="f.at">
         <h2>Intake, option {{ build.letter }}{{ which(f.piece.name, filters.length) }}</h2>
+        <TextField label="called" :pointer="`${at}${f.at}/name`" required :longest="60" :of="filters.length > 1 ? f.piece.name : 'filter'" />
         <NumberField
           part="filter"
           name="loss_kPa"
@@ -151,6 +163,7 @@ function pickBanks(count: string): void {
       </section>
       <section v-for="p in plenums" :key="p.at">
         <h2>Plenum{{ which(p.piece.name, plenums.length) }}</h2>
+        <TextField label="called" :pointer="`${at}${p.at}/name`" required :longest="60" :of="plenums.length > 1 ? p.piece.name : 'plenum'" />
         <NumberField part="plenum" name="bore_mm" :pointer="`${at}${p.at}/bore_mm`" :of="plenums.length > 1 ? p.piece.name : undefined" />
         <NumberField part="plenum" name="volume_L" :pointer="`${at}${p.at}/volume_L`" :of="plenums.length > 1 ? p.piece.name : undefined" optional />
       </section>

@@ -4,7 +4,7 @@ import { useRoute, useRouter } from 'vue-router'
 import type { CatalogueItem } from '../api/client'
 import { useBuild } from '../build/store'
 import CataloguePicker from '../catalogue/CataloguePicker.vue'
-import { ofKind, usualBlock, usualBrick } from '../document/pieces'
+import { calledSo, ofKind, usualBlock, usualBrick } from '../document/pieces'
 import { effectivenessWords, finnedBlockConstructionWords } from '../document/types'
 import { change, spoken } from '../quantity/catalogue'
 import KnowButton from '../reasons/KnowButton.vue'
@@ -12,6 +12,7 @@ import { useSettings } from '../settings/store'
 import { sinkName } from '../verdict/shares'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
+import TextField from '../ui/TextField.vue'
 import CoreDrawing from './CoreDrawing.vue'
 import CoreStepsTable from './CoreStepsTable.vue'
 import { turned } from './drawing'
@@ -184,6 +185,14 @@ function divided(value: string): void {
         <section>
           <h2>{{ core.name }}, option {{ build.letter }}: {{ core.construction }}</h2>
           <p class="from"><button type="button" class="act" @click="picking = true">from the catalogue</button></p>
+          <TextField
+            label="called"
+            :pointer="`${at}/name`"
+            required
+            :longest="60"
+            of="core"
+            :also="(name) => calledSo(build.option!, build.optionAt, core!.name, name)"
+          />
           <NumberField part="core" name="width_mm" :pointer="`${at}/width_mm`" />
           <NumberField part="core" name="height_mm" :pointer="`${at}/height_mm`" />
           <NumberField part="core" name="depth_mm" :pointer="`${at}/depth_mm`" />

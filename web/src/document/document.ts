@@ -929,3 +929,11 @@ export const usual = {
   'airWay/fan/curve': { flow_m3_h: 2200, pressure_Pa: 200 },
   'airWay/exit': { area_cm2: 1200, pressure_pct: -10 },
 }
+
+/** What a blower of each type is called, and the efficiency a well-matched one shows, by default and from to. */
+export const usualBlower: Record<BlowerType, { name: string; efficiency_pct: number; low_pct: number; high_pct: number }> = {
+  'roots-type': { name: 'roots-type blower', efficiency_pct: 55, low_pct: 50, high_pct: 60 },
+  'screw': { name: 'screw blower', efficiency_pct: 70, low_pct: 65, high_pct: 75 },
+  'centrifugal': { name: 'centrifugal blower', efficiency_pct: 73, low_pct: 68, high_pct: 78 },
+  'turbo': { name: 'turbo', efficiency_pct: 71.5, low_pct: 65, high_pct: 78 },
+}

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { allPieces, boreOf, freeName, NEW_KINDS, newPiece, ofKind } from './pieces'
+import { allPieces, boreOf, calledSo, freeName, NEW_KINDS, newPiece, ofKind, ofType } from './pieces'
 import { counted } from '../testing/surface'
 import { at } from './edit'
-import type { BuildOption } from './types'
+import type { AirLayer, AirWay, BlowerPiece, BuildOption } from './types'
 
 const option: BuildOption = {
   letter: 'A',
@@ -46,5 +46,24 @@ describe('pieces', () => {
     expect(freeName(option, 'joint')).toBe('joint')
     expect(freeName(option, 'core')).toBe('core 2')
     expect(freeName(option, 'left pipe')).toBe('left pipe 2')
+  })
+
+  it('of another type take its name, and its efficiency where theirs is none of it', () => {
+    const turbo = { ...newPiece('blower', 63, 'left turbo'), efficiency_pct: 70 } as BlowerPiece
+    expect(ofType(turbo, '/b', 'screw')).toEqual([
+      { pointer: '/b/type', value: 'screw' },
+      { pointer: '/b/name', value: 'left screw blower' },
+    ])
+    expect(ofType(turbo, '/b', 'roots-type')).toContainEqual({ pointer: '/b/efficiency_pct', value: 55 })
+    expect(ofType({ ...turbo, name: 'the big one' }, '/b', 'screw')).toEqual([{ pointer: '/b/type', value: 'screw' }])
+  })
+
+  it('are called anew in the stacks they stand in, other layers of that name are not', () => {
+    const layer = (id: string, kind: AirLayer['kind']) => ({ id, kind, name: 'core', across_mm: 0, up_mm: 0, gap_mm: 20 })
+    const airWays = [{ id: 'w', layers: [layer('a', 'core'), layer('b', 'radiator'), layer('c', 'condenser')] } as AirWay]
+    expect(calledSo({ ...option, airWays }, '/options/#A', 'core', 'front core')).toEqual([
+      { pointer: '/options/#A/airWays/#w/layers/#a/name', value: 'front core' },
+      { pointer: '/options/#A/airWays/#w/layers/#b/name', value: 'front core' },
+    ])
   })
 })

@@ -1,4 +1,18 @@
-import { usual, type AirWay, type BuildOption, type CorePiece, type Leg, type PairPiece, type Piece, type PieceKind, type Row } from './types'
+import type { Edit } from './edit'
+import {
+  usual,
+  usualBlower,
+  type AirWay,
+  type BlowerPiece,
+  type BlowerType,
+  type BuildOption,
+  type CorePiece,
+  type Leg,
+  type PairPiece,
+  type Piece,
+  type PieceKind,
+  type Row,
+} from './types'
 
 /**
  * A piece with where it stands in the option. Its place counts ("/path/3/legs/0/path/1") and tells which answer is its own; `at` names
@@ -161,4 +175,24 @@ export function waysWithout(ways: AirWay[], core: string): string[] {
     const at = `/airWays/#${way.id}`
     return gone.length === way.layers.length ? [at] : gone.map((l) => `${at}/layers/#${l.id}`)
   })
+}
+
+/** A core is called by its name in the stacks it stands in: they follow it. */
+export function calledSo(option: BuildOption, optionAt: string, core: string, name: string): Edit[] {
+  return (option.airWays ?? []).flatMap((way) =>
+    way.layers
+      .filter((layer) => layer.name === core && (layer.kind === 'core' || layer.kind === 'radiator'))
+      .map((layer) => ({ pointer: `${optionAt}/airWays/#${way.id}/layers/#${layer.id}/name`, value: name })),
+  )
+}
+
+/** Another type: its name where the blower went by that of the old one, its efficiency where the present one is none of its. */
+export function ofType(blower: BlowerPiece, at: string, type: BlowerType): Edit[] {
+  const was = usualBlower[blower.type]
+  const is = usualBlower[type]
+  const edits: Edit[] = [{ pointer: `${at}/type`, value: type }]
+  if (blower.name.includes(was.name)) edits.push({ pointer: `${at}/name`, value: blower.name.replace(was.name, is.name) })
+  if (blower.efficiency_pct < is.low_pct || blower.efficiency_pct > is.high_pct)
+    edits.push({ pointer: `${at}/efficiency_pct`, value: is.efficiency_pct })
+  return edits
 }

@@ -9,6 +9,7 @@ import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
+import TextField from '../ui/TextField.vue'
 import PieceWall from './PieceWall.vue'
 
 /** The numbers of one piece that is not a core. */
@@ -71,6 +72,7 @@ function take(item: CatalogueItem): void {
 
 <template>
   <div class="numbers" :class="{ wide: keys.length > 4 }">
+    <TextField label="called" :pointer="`${at}/name`" required :longest="60" :of="piece.name" />
     <NumberField
       v-for="key in keys"
       :key="key"

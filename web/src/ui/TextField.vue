@@ -1,10 +1,19 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
 import { useBuild } from '../build/store'
-import { at } from '../document/edit'
+import { at, type Edit } from '../document/edit'
 
 /** A name or a line of words. */
-const props = defineProps<{ label: string; pointer: string; required?: boolean; longest?: number }>()
+const props = defineProps<{
+  label: string
+  pointer: string
+  required?: boolean
+  longest?: number
+  /** Told apart from others of its label. */
+  of?: string
+  /** Edits that go with a new text. */
+  also?: (text: string) => Edit[]
+}>()
 const build = useBuild()
 const value = computed(() => (at(build.document, props.pointer) as string | undefined) ?? '')
 const draft = ref<string>()
@@ -27,7 +36,7 @@ async function commit(): Promise<void> {
     draft.value = undefined
     return
   }
-  const outcome = await build.edit([{ pointer: props.pointer, value: text }], `${props.label.toLowerCase()} "${text}"`)
+  const outcome = await build.edit([{ pointer: props.pointer, value: text }, ...(props.also?.(text) ?? [])], `${props.label.toLowerCase()} "${text}"`)
   await nextTick()
   draft.value = outcome.done ? undefined : typed
   if (!outcome.done) refusal.value = outcome.fault.sentence
@@ -41,6 +50,7 @@ async function commit(): Promise<void> {
       :value="draft ?? value"
       :maxlength="longest ?? 200"
       autocomplete="off"
+      :aria-label="of ? `${of} ${label}` : undefined"
       @input="draft = ($event.target as HTMLInputElement).value"
       @change="commit"
     />

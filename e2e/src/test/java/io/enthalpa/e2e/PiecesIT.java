@@ -170,4 +170,45 @@ class PiecesIT extends OnDemo {
         assertThat(page.station(4)).containsText(decimal(solved("C").core().out() - 273.15, 1) + "°");
         page.assertNothingWrong();
     }
+
+    /** From nothing: a blower of another type is called so everywhere, and is renamed like any piece. */
+    @Test
+    void blowerIsCalledWhatItIs() {
+        page.open("/").link("New build").click();
+        page.saved();
+        page.surface("Brief");
+        page.raw()
+                .getByRole(
+                        AriaRole.COMBOBOX,
+                        new com.microsoft.playwright.Page.GetByRoleOptions()
+                                .setName("blower")
+                                .setExact(true))
+                .click();
+        page.raw()
+                .getByRole(AriaRole.OPTION, new com.microsoft.playwright.Page.GetByRoleOptions().setName("roots-type"))
+                .click();
+        page.saved();
+        assertThat(page.field("blower efficiency")).hasValue("55 %");
+        assertThat(page.raw()
+                        .locator(".station")
+                        .filter(new Locator.FilterOptions().setHasText("roots-type blower out")))
+                .isVisible();
+        page.type("blower called", "green one").saved();
+        assertThat(page.raw().locator(".station").filter(new Locator.FilterOptions().setHasText("green one out")))
+                .isVisible();
+        page.surface("Pipes").type("hot pipe called", "riser").saved();
+        assertThat(page.field("riser bore")).isVisible();
+        page.assertNothingWrong();
+    }
+
+    /** The stack that a core stands in knows it by its name. */
+    @Test
+    void renamedCoreStaysInItsStack() {
+        page.openBuild("Pass Van");
+        double before = solved("C").path().intakeTemperature();
+        page.surface("Core").type("core called", "big core").saved();
+        assertThat(BuildFile.read(page.file()).option("C").airWays().toString()).contains("name=big core");
+        assertThat(solved("C").path().intakeTemperature()).isEqualTo(before);
+        page.assertNothingWrong();
+    }
 }

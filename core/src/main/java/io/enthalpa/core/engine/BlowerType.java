@@ -20,6 +20,11 @@ public enum BlowerType {
         return usualLow;
     }
 
+    /** @return what to reckon with before anything is known of it: the middle of the span */
+    public double usualEfficiency() {
+        return (usualLow + usualHigh) / 2;
+    }
+
     /** @return upper end of the usual isentropic efficiency */
     public double usualHigh() {
         return usualHigh;

@@ -1,5 +1,6 @@
 package io.enthalpa.formats.document;
 
+import io.enthalpa.core.engine.BlowerType;
 import io.enthalpa.formats.document.Shape.Form;
 import io.enthalpa.formats.document.Shape.Item;
 import java.lang.reflect.Modifier;
@@ -32,6 +33,7 @@ final class TypeScript {
         root.all().forEach(made::shape);
         sealed.forEach(made::union);
         made.usual(root);
+        made.usualBlowers();
         return made.text.toString();
     }
 
@@ -107,6 +109,28 @@ final class TypeScript {
                 .append(" = ")
                 .append(String.join(" | ", names))
                 .append('\n');
+    }
+
+    /** What goes with each type of blower. */
+    private void usualBlowers() {
+        text.append(
+                        "\n/** What a blower of each type is called, and the efficiency a well-matched one shows, by default and from to. */\n")
+                .append(
+                        "export const usualBlower: Record<BlowerType, { name: string; efficiency_pct: number; low_pct: number; high_pct: number }> = {\n");
+        for (BlowerType type : BlowerType.values()) {
+            text.append("  '%s': { name: '%s', efficiency_pct: %s, low_pct: %s, high_pct: %s },%n"
+                    .formatted(
+                            Words.of(type),
+                            BlowerPiece.usualName(type),
+                            percent(type.usualEfficiency()),
+                            percent(type.usualLow()),
+                            percent(type.usualHigh())));
+        }
+        text.append("}\n");
+    }
+
+    private static String percent(double share) {
+        return Place.plain(Math.rint(1000 * share) / 10);
     }
 
     /** Sensible defaults by part and key, so that the page keeps none of its own. */
