@@ -5,5 +5,6 @@ export default defineConfig({
   plugins: [vue()],
   build: { outDir: 'dist', emptyOutDir: true, chunkSizeWarningLimit: 700, license: { fileName: 'licences-scripts.json' } },
   server: { proxy: { '/api': 'http://127.0.0.1:8420' } },
-  test: { environment: 'jsdom', include: ['src/**/*.test.ts'] },
+  // A busy machine mounts a surface in seconds.
+  test: { environment: 'jsdom', include: ['src/**/*.test.ts'], testTimeout: 30_000 },
 })
