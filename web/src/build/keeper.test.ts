@@ -53,7 +53,7 @@ class Server {
     await settle()
     if (on !== this.revision) throw new Problem(409, 'stale', undefined, state(this.revision, this.document, 'theirs'))
     this.document = structuredClone(this.document)
-    cold(this.document).bore_mm -= 10
+    cold(this.document).bore_mm! -= 10
     return state(++this.revision, this.document)
   }
 

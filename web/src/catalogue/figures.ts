@@ -21,13 +21,14 @@ export function summary(item: CatalogueItem, system: UnitSystem): string {
     return `${shown.figure} ${shown.unit}`
   }
   const bare = (key: string) => mm(key).replace(/ .*/, '')
+  const size = () => (f.outside_mm === undefined ? `bore ${mm('bore_mm', 1)}` : `outside ${mm('outside_mm', 1)}`)
   switch (item.kind) {
     case 'core':
       return `${bare('width_mm')} × ${bare('height_mm')} × ${mm('depth_mm')}, ports ${mm('portBore_mm')}, ${f.cooledBy === 'water' ? 'water' : 'air'}`
     case 'pipe':
-      return `bore ${mm('bore_mm')}, ${f.material}`
+      return `${size()}, ${f.material}`
     case 'bend':
-      return `bore ${mm('bore_mm')}, ${f.angle_deg}°, radius ${mm('radius_mm')}, ${f.material}`
+      return `${size()}, ${f.angle_deg}°, ${f.radius_mm === undefined ? 'stock radius' : `radius ${mm('radius_mm')}`}, ${f.material}`
     case 'joint':
       return `bore ${mm('bore_mm')}, hose ${mm('hoseBore_mm')}, gap ${mm('gap_mm')}`
     case 'reducer':

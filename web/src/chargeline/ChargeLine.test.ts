@@ -13,9 +13,9 @@ const option = {
   path: [
     { kind: 'filter', name: 'filter' },
     { kind: 'blower', name: 'turbo' },
-    { kind: 'pipe', name: 'hot pipe', bore_mm: 51, length_mm: 1200, bends: [{ angle_deg: 90, radius_mm: 76 }] },
+    { kind: 'pipe', name: 'hot pipe', material: 'aluminium', outside_mm: 50.8, length_mm: 1200, bends: [{ angle_deg: 90, radius_mm: 76 }] },
     { kind: 'core', name: 'core', width_mm: 540, height_mm: 260, depth_mm: 76 },
-    { kind: 'pipe', name: 'cold pipe', bore_mm: 57, length_mm: 900, bends: [] },
+    { kind: 'pipe', name: 'cold pipe', material: 'silicone', bore_mm: 57, length_mm: 900, bends: [] },
     { kind: 'plenum', name: 'plenum' },
   ],
 } as unknown as BuildOption
@@ -58,7 +58,7 @@ describe('the charge line on screen', () => {
     const captions = line()
       .findAll('.caption')
       .map((c) => c.text().replace(/\s+/g, ' '))
-    expect(captions).toContain('hot pipe 51 mm 1.0 kPa · 1 bend')
+    expect(captions).toContain('hot pipe 50.8 mm OD 1.0 kPa · 1 bend')
     expect(captions.find((c) => c.startsWith('core'))).toContain('540 × 260 × 76 mm')
     expect(captions.find((c) => c.startsWith('core'))).toContain('90 % of the way down · 1.0 kPa · 17.0 kW')
   })

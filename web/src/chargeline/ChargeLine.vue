@@ -3,6 +3,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { SteadyView } from '../api/client'
 import type { BuildOption, CorePiece } from '../document/types'
+import { sizeText } from '../pipes/size'
 import { change, figure, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import { mark, ridge, sameStation, type PieceShape } from './geometry'
@@ -86,7 +87,7 @@ function caption(piece: PieceShape): { title: string; price: string; x: number; 
     const high = piece.middle(0.5) < (ground + 12) / 2
     const y = high ? below(piece) : above(piece)
     return {
-      title: `${data.name} ${spoken(data.bore_mm, 'mm', settings.units, settings.units === 'us' ? 2 : data.bore_mm % 1 ? 1 : 0)}`,
+      title: `${data.name} ${sizeText(data, settings.units)}`,
       price: `${loss} · ${bends}`,
       x: (piece.x0 + piece.x1) / 2,
       y,

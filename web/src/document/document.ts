@@ -42,7 +42,7 @@ export type LayerKind = (typeof layerKindWords)[number]
 /** one build with its duty and options */
 export interface BuildDocument {
   format: 'enthalpa-build'
-  /** version, 1 to 1000, usually 4: of the file's form */
+  /** version, 1 to 1000, usually 5: of the file's form */
   version: number
   name: string
   summary: string
@@ -291,8 +291,10 @@ export interface PipePiece {
   kind: 'pipe'
   name: string
   material: PipeMaterial
-  /** bore, mm, 10 to 400, usually 63: inside */
-  bore_mm: number
+  /** outside diameter, mm, 10 to 440, usually 63.5: of tube, which is sold so; the bore is less by two walls */
+  outside_mm?: number
+  /** bore, mm, 10 to 400, usually 63: inside; of hose, which is sold so, or of tube in place of its outside */
+  bore_mm?: number
   /** straight length, mm, 0 to 20000, usually 1000: bends not counted */
   length_mm: number
   bends: Bend[]
@@ -305,7 +307,7 @@ export interface Bend {
   /** bend angle, °, 1 to 180, usually 90: as cut */
   angle_deg: number
   mitre?: boolean
-  /** bend radius, mm, 7 to 2000, usually 95: of the centre line; 1.5 times the bore is standard stock; none of a mitre */
+  /** bend radius, mm, 7 to 2000, usually 95: of the centre line; empty: stock, 1.5 times the tube's outside or the hose's bore; none of a mitre */
   radius_mm?: number
   id?: string
 }
@@ -893,7 +895,7 @@ export const usual = {
   'blower/map': { referenceTemperature_C: 25, referencePressure_kPa: 100 },
   'blower/map/lines': { speed_rpm: 100000 },
   'blower/map/lines/points': { flow_kg_s: 0.15, pressureRatio: 2, efficiency_pct: 72 },
-  'pipe': { bore_mm: 63, length_mm: 1000 },
+  'pipe': { outside_mm: 63.5, bore_mm: 63, length_mm: 1000 },
   'pipe/bends': { angle_deg: 90, radius_mm: 95 },
   'pipe/wall': { thickness_mm: 1.6, wrap_mm: 0 },
   'pipe/wall/hot': { temperature_C: 600, width_mm: 120, distance_mm: 100, along_mm: 250 },
@@ -937,3 +939,18 @@ export const usualBlower: Record<BlowerType, { name: string; efficiency_pct: num
   'centrifugal': { name: 'centrifugal blower', efficiency_pct: 73, low_pct: 68, high_pct: 78 },
   'turbo': { name: 'turbo', efficiency_pct: 71.5, low_pct: 65, high_pct: 78 },
 }
+
+/** Wall of usual stock, mm; of what is sold by its outside diameter, and of hose, sold by its bore. */
+export const stockWall: Record<PipeMaterial, { tube: boolean; wall_mm: number }> = {
+  aluminium: { tube: true, wall_mm: 1.6 },
+  steel: { tube: true, wall_mm: 1.5 },
+  stainless: { tube: true, wall_mm: 1.2 },
+  silicone: { tube: false, wall_mm: 5 },
+}
+
+/** Centre line radius of a stock bend over the tube's outside or the hose's bore. */
+export const stockBend = 1.5
+
+/** Tube that is sold, by its outside diameter, and charge hose, by its bore, mm. */
+export const tubeSizes = [38, 45, 50.8, 57, 63.5, 70, 76.2, 89, 101.6, 127]
+export const hoseSizes = [38, 45, 51, 57, 63, 70, 76, 89, 102, 127]

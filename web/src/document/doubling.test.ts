@@ -28,7 +28,7 @@ describe('doubling', () => {
       'cold pipe',
       'plenum',
     ])
-    expect(two[0]).toMatchObject({ mergedBore_mm: 63 })
+    expect(two[0]).toMatchObject({ mergedBore_mm: 60.3 })
     expect(withOneBlower(two)).toEqual(path)
   })
 

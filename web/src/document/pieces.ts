@@ -1,4 +1,5 @@
 import type { Edit } from './edit'
+import { boreOf as pipeBore, soldFor } from './tube'
 import {
   usual,
   usualBlower,
@@ -58,6 +59,8 @@ export function boreOf(piece: Piece): number {
       return piece.outletBore_mm
     case 'core':
       return piece.portBore_mm
+    case 'pipe':
+      return pipeBore(piece)
     case 'pair':
       return piece.mergedBore_mm ?? lastBore(piece.legs[0]!.path)
     default:
@@ -90,7 +93,7 @@ export function newPiece(kind: PieceKind, bore: number, name: string): Piece {
     case 'blower':
       return { kind, name, type: 'turbo', ...usual.blower, outletBore_mm: bore }
     case 'pipe':
-      return { kind, name, material: 'aluminium', bore_mm: bore, length_mm: 400, bends: [{ angle_deg: 90, radius_mm: round(1.5 * bore) }] }
+      return { kind, name, material: 'aluminium', ...soldFor('aluminium', bore), length_mm: 400, bends: [{ angle_deg: 90 }] }
     case 'reducer':
       return { kind, name, inletBore_mm: bore, bore_mm: round(bore * 1.1), length_mm: usual.reducer.length_mm }
     case 'joint':
@@ -152,9 +155,9 @@ function newPair(name: string, bore: number): PairPiece {
         kind: 'pipe',
         name: `${which} pipe`,
         material: 'aluminium',
-        bore_mm: each,
+        ...soldFor('aluminium', each),
         length_mm: 500,
-        bends: [{ angle_deg: 90, radius_mm: Math.round(1.5 * each) }],
+        bends: [{ angle_deg: 90 }],
       },
     ],
   })

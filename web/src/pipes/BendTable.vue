@@ -3,12 +3,16 @@ import { computed, ref } from 'vue'
 import type { CatalogueItem } from '../api/client'
 import { useBuild } from '../build/store'
 import CataloguePicker from '../catalogue/CataloguePicker.vue'
+import { boreOf, radiusOf, sizeOf } from '../document/tube'
 import type { Bend, PipePiece } from '../document/types'
+import { spoken } from '../quantity/catalogue'
+import { useSettings } from '../settings/store'
 import NumberField from '../ui/NumberField.vue'
 
 /** The bends of a pipe, smooth or mitred. */
 const props = defineProps<{ pipe: PipePiece; at: string }>()
 const build = useBuild()
+const settings = useSettings()
 const list = computed(() => `${props.at}/bends`)
 const where = (bend: Bend) => `${list.value}/#${bend.id}`
 
@@ -22,9 +26,7 @@ function takeOut(k: number): void {
 
 function turn(k: number): void {
   const bend = props.pipe.bends[k]!
-  const turned: Bend = bend.mitre
-    ? { angle_deg: bend.angle_deg, radius_mm: Math.round(1.5 * props.pipe.bore_mm) }
-    : { angle_deg: Math.min(bend.angle_deg, 120), mitre: true }
+  const turned: Bend = bend.mitre ? { angle_deg: bend.angle_deg } : { angle_deg: Math.min(bend.angle_deg, 120), mitre: true }
   void build.act(
     [{ pointer: where(bend), value: { ...turned, id: bend.id } }],
     `${props.pipe.name}: bend ${k + 1} ${turned.mitre ? 'mitred' : 'smooth'}`,
@@ -32,8 +34,15 @@ function turn(k: number): void {
 }
 const picking = ref(false)
 
+/** A bend is bought to the size the pipe is sold by. */
+function fits(figures: Record<string, unknown>): boolean {
+  const outside = figures.outside_mm === undefined ? undefined : Number(figures.outside_mm)
+  return outside === undefined ? Math.abs(Number(figures.bore_mm) - boreOf(props.pipe)) < 1.5 : Math.abs(outside - sizeOf(props.pipe)) < 1.5
+}
+
 function take(item: CatalogueItem): void {
-  put({ angle_deg: Number(item.figures.angle_deg), radius_mm: Number(item.figures.radius_mm) }, `${item.name} added`)
+  const own = item.figures.radius_mm === undefined ? {} : { radius_mm: Number(item.figures.radius_mm) }
+  put({ angle_deg: Number(item.figures.angle_deg), ...own }, `${item.name} added`)
 }
 </script>
 
@@ -44,15 +53,10 @@ function take(item: CatalogueItem): void {
         <th scope="col">bend</th>
         <th scope="col">angle</th>
         <th scope="col">radius</th>
-        <th scope="col">of bore</th>
+        <th scope="col">of size</th>
         <th scope="col">kind</th>
         <th>
-          <button
-            type="button"
-            class="act"
-            :aria-label="`Add a bend to ${pipe.name}`"
-            @click="put({ angle_deg: 90, radius_mm: Math.round(1.5 * pipe.bore_mm) }, 'bend added')"
-          >
+          <button type="button" class="act" :aria-label="`Add a bend to ${pipe.name}`" @click="put({ angle_deg: 90 }, 'bend added')">
             add a bend
           </button>
         </th>
@@ -70,9 +74,11 @@ function take(item: CatalogueItem): void {
             :pointer="`${where(b)}/radius_mm`"
             :of="`${pipe.name} bend ${k + 1}`"
             bare
+            optional
+            :empty="spoken(radiusOf(b, pipe), 'mm', settings.units, 1)"
           />
         </td>
-        <td class="num">{{ b.radius_mm ? `${(b.radius_mm / pipe.bore_mm).toFixed(2)} D` : '' }}</td>
+        <td class="num">{{ b.mitre ? '' : `${(radiusOf(b, pipe) / sizeOf(pipe)).toFixed(2)} D` }}</td>
         <td class="num">
           <button
             type="button"
@@ -97,12 +103,7 @@ function take(item: CatalogueItem): void {
           <button type="button" class="act" :aria-label="`A bend for ${pipe.name} from the catalogue`" @click="picking = true">
             a bend from the catalogue
           </button>
-          <CataloguePicker
-            v-model:visible="picking"
-            kind="bend"
-            :only="(i) => Math.abs(Number(i.figures.bore_mm) - pipe.bore_mm) < 1.5"
-            @choose="take"
-          />
+          <CataloguePicker v-model:visible="picking" kind="bend" :only="(i) => fits(i.figures)" @choose="take" />
         </td>
       </tr>
     </tfoot>

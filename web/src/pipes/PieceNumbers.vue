@@ -3,7 +3,8 @@ import { computed, ref } from 'vue'
 import type { CatalogueItem } from '../api/client'
 import { useBuild } from '../build/store'
 import CataloguePicker from '../catalogue/CataloguePicker.vue'
-import type { Piece } from '../document/types'
+import { boreOf, ofMaterial, sizeKey } from '../document/tube'
+import { stockWall, type Piece, type PipeMaterial } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
@@ -25,7 +26,7 @@ const materials = [
 
 /** Keys of a kind in the order they are asked. */
 const KEYS: Record<string, string[]> = {
-  pipe: ['bore_mm', 'length_mm'],
+  pipe: ['length_mm'],
   reducer: ['inletBore_mm', 'bore_mm', 'length_mm'],
   joint: ['bore_mm', 'hoseBore_mm', 'gap_mm'],
   throttle: ['bore_mm', 'shaft_mm'],
@@ -64,8 +65,15 @@ const spray = computed(() => {
 })
 const inCatalogue = computed(() => ['pipe', 'joint', 'reducer', 'filter'].includes(props.piece.kind))
 
+function pickMaterial(material: PipeMaterial): void {
+  if (props.piece.kind !== 'pipe' || props.piece.material === material) return
+  void build.act(ofMaterial(props.piece, props.at, material), `${props.piece.name} material ${material}`)
+}
+
 function take(item: CatalogueItem): void {
-  const edits = Object.entries(item.figures).map(([key, value]) => ({ pointer: `${props.at}/${key}`, value }))
+  // A pipe is known by one size: the other goes.
+  const sizes = props.piece.kind === 'pipe' ? { outside_mm: undefined, bore_mm: undefined } : {}
+  const edits = Object.entries({ ...sizes, ...item.figures }).map(([key, value]) => ({ pointer: `${props.at}/${key}`, value }))
   void build.act(edits, `${props.piece.name}: ${item.name} from the catalogue`)
 }
 </script>
@@ -73,6 +81,20 @@ function take(item: CatalogueItem): void {
 <template>
   <div class="numbers" :class="{ wide: keys.length > 4 }">
     <TextField label="called" :pointer="`${at}/name`" required :longest="60" :of="piece.name" />
+    <template v-if="piece.kind === 'pipe'">
+      <NumberField part="pipe" :name="sizeKey(piece.material)" :pointer="`${at}/${sizeKey(piece.material)}`" :of="piece.name" />
+      <NumberField
+        part="pipe/wall"
+        name="thickness_mm"
+        :pointer="`${at}/wall/thickness_mm`"
+        :of="piece.name"
+        optional
+        :empty="spoken(stockWall[piece.material].wall_mm, 'mm', settings.units, settings.units === 'us' ? 3 : 1)"
+      />
+      <p v-if="sizeKey(piece.material) === 'outside_mm'" class="follows">
+        <span>bore</span><b>{{ spoken(boreOf(piece), 'mm', settings.units, settings.units === 'us' ? 2 : 1) }}</b>
+      </p>
+    </template>
     <NumberField
       v-for="key in keys"
       :key="key"
@@ -82,7 +104,14 @@ function take(item: CatalogueItem): void {
       :of="piece.name"
       :optional="['dirtyLoss_kPa', 'soiling_pct', 'volume_L'].includes(key)"
     />
-    <ChoiceField v-if="piece.kind === 'pipe'" label="material" :pointer="`${at}/material`" :choices="materials" :of="piece.name" />
+    <ChoiceField
+      v-if="piece.kind === 'pipe'"
+      label="material"
+      :pointer="`${at}/material`"
+      :choices="materials"
+      :pick="(m) => pickMaterial(m as PipeMaterial)"
+      :of="piece.name"
+    />
     <PieceWall v-if="build.document!.bay && (piece.kind === 'pipe' || piece.kind === 'plenum')" :piece="piece" :at="at" />
     <p v-if="piece.kind === 'injection'" class="caution">
       {{ spray }} Methanol is poisonous, its flame is invisible and storing it has rules; keep the pump below the tank. This predicts temperature, not
@@ -114,6 +143,17 @@ function take(item: CatalogueItem): void {
   grid-column: 1 / -1;
   columns: 3 220px;
   column-gap: 34px;
+}
+.follows {
+  display: flex;
+  justify-content: space-between;
+  min-height: 34px;
+  padding: 7px 6px 7px 0;
+  border-bottom: 1px solid var(--hair);
+  color: var(--ink-2);
+}
+.follows b {
+  font-weight: 500;
 }
 .caution {
   padding: 8px 0;

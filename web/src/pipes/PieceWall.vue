@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useBuild } from '../build/store'
+import { radiusOf } from '../document/tube'
 import type { PipePiece, PlenumPiece } from '../document/types'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
@@ -22,7 +23,7 @@ function where(value: string): void {
 function hot(): void {
   const has = pipe.value?.wall?.hot
   const keys = ['temperature_C', 'width_mm', 'distance_mm', 'along_mm']
-  const length = pipe.value!.length_mm + pipe.value!.bends.reduce((sum, b) => sum + ((b.angle_deg * Math.PI) / 180) * (b.radius_mm ?? 0), 0)
+  const length = pipe.value!.length_mm + pipe.value!.bends.reduce((sum, b) => sum + ((b.angle_deg * Math.PI) / 180) * radiusOf(b, pipe.value!), 0)
   const value = has
     ? undefined
     : {
@@ -58,7 +59,6 @@ function soak(): void {
       :pick="where"
       :of="piece.name"
     />
-    <NumberField part="pipe/wall" name="thickness_mm" :pointer="`${at}/wall/thickness_mm`" :of="piece.name" optional empty="stock" />
     <NumberField part="pipe/wall" name="wrap_mm" :pointer="`${at}/wall/wrap_mm`" :of="piece.name" optional empty="bare" />
     <template v-if="pipe.wall?.hot">
       <NumberField part="pipe/wall/hot" name="temperature_C" :pointer="`${at}/wall/hot/temperature_C`" :of="piece.name" />

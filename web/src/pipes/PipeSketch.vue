@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { temperatureColour } from '../chargeline/colour'
+import { boreOf, radiusOf } from '../document/tube'
 import type { PipePiece } from '../document/types'
 
 /**
@@ -11,7 +12,8 @@ const props = defineProps<{ pipe: PipePiece; from: number }>()
 const BOX = { width: 220, height: 132 }
 
 const centre = computed(() => {
-  const { bends, length_mm: length, bore_mm: bore } = props.pipe
+  const { bends, length_mm: length } = props.pipe
+  const bore = boreOf(props.pipe)
   const straight = length / (bends.length + 1)
   let x = 0
   let y = 0
@@ -26,7 +28,7 @@ const centre = computed(() => {
   }
   go(straight)
   bends.forEach((bend, i) => {
-    const radius = bend.radius_mm ?? 0
+    const radius = radiusOf(bend, props.pipe)
     const turn = ((i % 2 === 0 ? 1 : -1) * (bend.angle_deg * Math.PI)) / 180
     const side = Math.sign(turn)
     const cx = x - side * radius * Math.sin(heading)

@@ -42,7 +42,7 @@ describe('the way of the air', () => {
     const bends = () => (asEdited(build, edit).options[0]!.path[4] as PipePiece).bends
     expect(bends()).toEqual([{ id: 'r1', angle_deg: 90, mitre: true }])
     await wrapper.find('[aria-label="Add a bend to cold pipe"]').trigger('click')
-    expect(bends()[1]).toEqual({ angle_deg: 90, radius_mm: 86 })
+    expect(bends()[1]).toEqual({ angle_deg: 90 })
     await wrapper.find('[aria-label="Take out bend 1 of cold pipe"]').trigger('click')
     expect(bends()).toEqual([])
   })

@@ -15,26 +15,29 @@ class KeepingIT extends OnDemo {
     @Test
     void everyVersionCanBeLookedAtNamedAndBroughtBack() {
         page.openBuild("Pass Van").surface("Pipes");
-        page.type("cold pipe bore", "63").saved().type("cold pipe bore", "70").saved();
+        page.type("cold pipe outside diameter", "63")
+                .saved()
+                .type("cold pipe outside diameter", "70")
+                .saved();
         page.button("History").click();
         page.raw().getByLabel("Name of version 2").fill("as welded");
         page.raw().keyboard().press("Enter");
         page.button("Look at version 2").click();
-        assertThat(page.field("cold pipe bore")).hasValue("63 mm");
-        page.type("cold pipe bore", "51");
+        assertThat(page.field("cold pipe outside diameter")).hasValue("63 mm");
+        page.type("cold pipe outside diameter", "51");
         assertThat(page.raw().getByRole(AriaRole.ALERT).first()).containsText("to look at");
-        page.field("cold pipe bore").press("Escape");
+        page.field("cold pipe outside diameter").press("Escape");
         page.button("Back to the newest").click();
-        assertThat(page.field("cold pipe bore")).hasValue("70 mm");
+        assertThat(page.field("cold pipe outside diameter")).hasValue("70 mm");
         page.button("History").click();
         assertThat(page.raw().getByLabel("Name of version 2")).hasValue("as welded");
         page.button("Look at version 1").click();
         page.button("Bring it back").click();
         page.saved();
-        assertThat(page.field("cold pipe bore")).hasValue("57 mm");
+        assertThat(page.field("cold pipe outside diameter")).hasValue("57 mm");
         assertThat(history()).startsWith("version 1 brought back").hasSize(4);
         page.button("Undo").click();
-        assertThat(page.field("cold pipe bore")).hasValue("70 mm");
+        assertThat(page.field("cold pipe outside diameter")).hasValue("70 mm");
         page.assertNothingWrong();
     }
 

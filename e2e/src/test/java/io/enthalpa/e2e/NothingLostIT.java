@@ -44,7 +44,7 @@ class NothingLostIT extends OnDemo {
     void fourPressesAddFourBendsAndTypedValuesStayInTheirRows() {
         page.openBuild("Pass Van").surface("Pipes");
         slowly();
-        page.type("hot pipe bore", "57 mm");
+        page.type("hot pipe outside diameter", "57 mm");
         for (int i = 0; i < 4; i++) {
             page.button("Add a bend to cold pipe").click();
         }
@@ -53,7 +53,7 @@ class NothingLostIT extends OnDemo {
         page.choose("Put a piece in behind hot pipe", "joint");
         page.type("cold pipe straight length", "777 mm");
         page.saved();
-        assertThat(piece("C", "hot pipe").get("bore_mm").intValue()).isEqualTo(57);
+        assertThat(piece("C", "hot pipe").get("outside_mm").intValue()).isEqualTo(57);
         assertThat(piece("C", "cold pipe").get("bends")).hasSize(6);
         assertThat(piece("C", "cold pipe").at("/bends/1/angle_deg").intValue()).isEqualTo(33);
         assertThat(piece("C", "cold pipe").get("length_mm").intValue()).isEqualTo(777);
@@ -177,14 +177,14 @@ class NothingLostIT extends OnDemo {
         page.openBuild("Pass Van").surface("Pipes");
         long van = page.build();
         late("/api/builds/" + van);
-        page.type("cold pipe bore", "63");
+        page.type("cold pipe outside diameter", "63");
         page.type("cold pipe straight length", "888");
         page.link("All builds").click();
         page.raw().getByText("Saltline").first().click();
         assertThat(page.raw().locator(".name strong")).hasText("Saltline");
         page.saved();
         page.openBuild(van).surface("Pipes");
-        assertThat(page.field("cold pipe bore")).hasValue("63 mm");
+        assertThat(page.field("cold pipe outside diameter")).hasValue("63 mm");
         assertThat(page.field("cold pipe straight length")).hasValue("888 mm");
         page.saved();
         assertThat(history()).hasSize(3).first().asString().contains("888 mm");
@@ -211,12 +211,13 @@ class NothingLostIT extends OnDemo {
                 route.resume();
             }
         });
-        page.type("cold pipe bore", "63");
+        page.type("cold pipe outside diameter", "63");
         page.button("Add a bend to cold pipe").click();
         assertThat(page.raw().locator(".strip")).containsText("kept in this browser");
         page.saved();
         assertThat(history())
-                .containsExactly("cold pipe: bend added", "cold pipe bore 57 mm → 63 mm", "opened from a file");
+                .containsExactly(
+                        "cold pipe: bend added", "cold pipe outside diameter 57 mm → 63 mm", "opened from a file");
         assertThat(piece("C", "cold pipe").get("bends")).hasSize(4);
     }
 
@@ -232,7 +233,7 @@ class NothingLostIT extends OnDemo {
                 route.resume();
             }
         });
-        page.type("cold pipe bore", "63");
+        page.type("cold pipe outside diameter", "63");
         page.button("Add a bend to cold pipe").click();
         assertThat(page.raw().locator("[data-settled='false']")).isVisible();
         page.raw().waitForTimeout(500);
@@ -240,9 +241,10 @@ class NothingLostIT extends OnDemo {
         page.raw().reload();
         page.saved();
         assertThat(page.raw().getByRole(AriaRole.DIALOG)).hasCount(0);
-        assertThat(page.field("cold pipe bore")).hasValue("63 mm");
+        assertThat(page.field("cold pipe outside diameter")).hasValue("63 mm");
         assertThat(history())
-                .containsExactly("cold pipe: bend added", "cold pipe bore 57 mm → 63 mm", "opened from a file");
+                .containsExactly(
+                        "cold pipe: bend added", "cold pipe outside diameter 57 mm → 63 mm", "opened from a file");
         page.assertNothingWrong();
     }
 
@@ -250,7 +252,7 @@ class NothingLostIT extends OnDemo {
     void editsMadeOfflineAreStepsOfTheirOwnAndTheLastCanBeTakenBack() {
         page.letServerBeAway().openBuild("Pass Van").surface("Pipes");
         page.raw().context().setOffline(true);
-        page.type("cold pipe bore", "63");
+        page.type("cold pipe outside diameter", "63");
         assertThat(page.raw().locator(".strip")).containsText("The server does not answer");
         page.type("cold pipe straight length", "888");
         page.button("Add a bend to cold pipe").click();
@@ -286,9 +288,9 @@ class NothingLostIT extends OnDemo {
         page.openBuild("Pass Van").surface("Pipes");
         Page second = Page.in(page.raw().context(), program.address())
                 .open(page.raw().url().replace(program.address(), ""));
-        assertThat(second.field("cold pipe bore")).hasValue("57 mm");
-        page.type("cold pipe bore", "63").saved();
-        second.type("hot pipe bore", "57 mm");
+        assertThat(second.field("cold pipe outside diameter")).hasValue("57 mm");
+        page.type("cold pipe outside diameter", "63").saved();
+        second.type("hot pipe outside diameter", "57 mm");
         second.button("Go on with mine").waitFor();
         second.raw().evaluate("() => document.querySelector('[aria-label=\"hot pipe straight length\"]').focus()");
         second.field("hot pipe straight length").fill("999", new Locator.FillOptions().setForce(true));
@@ -297,9 +299,9 @@ class NothingLostIT extends OnDemo {
         second.button("Go on with mine").click();
         second.saved();
         assertThat(second.field("hot pipe straight length")).hasValue("999 mm");
-        assertThat(second.field("hot pipe bore")).hasValue("57 mm");
+        assertThat(second.field("hot pipe outside diameter")).hasValue("57 mm");
         // Theirs stays where mine says nothing.
-        assertThat(second.field("cold pipe bore")).hasValue("63 mm");
+        assertThat(second.field("cold pipe outside diameter")).hasValue("63 mm");
         assertThat(history()).hasSize(4);
         second.assertNothingWrong();
     }

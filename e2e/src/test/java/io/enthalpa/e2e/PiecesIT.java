@@ -42,14 +42,14 @@ class PiecesIT extends OnDemo {
         assertThat(section(3))
                 .containsText(decimal(solved("C").path().pieces().get(3).loss() / 1000, 2) + " kPa");
         putIn("core", "two pipes side by side");
-        page.type("left pipe bore", "38 mm").saved();
+        page.type("left pipe outside diameter", "38 mm").saved();
         double share = 100 * solved("C").path().pieces().get(5).legs().get(0).share();
         assertThat(section(5)).containsText(decimal(share, 1) + " %");
         assertThat(share).isLessThan(45);
         assertThat(page.raw().getByText(Pattern.compile("the legs carry unequal flow")))
                 .isVisible();
         page.button("Take out two pipes side by side").click();
-        assertThat(page.field("left pipe bore")).hasCount(0);
+        assertThat(page.field("left pipe outside diameter")).hasCount(0);
         page.assertNothingWrong();
     }
 
@@ -197,7 +197,7 @@ class PiecesIT extends OnDemo {
         assertThat(page.raw().locator(".station").filter(new Locator.FilterOptions().setHasText("green one out")))
                 .isVisible();
         page.surface("Pipes").type("hot pipe called", "riser").saved();
-        assertThat(page.field("riser bore")).isVisible();
+        assertThat(page.field("riser outside diameter")).isVisible();
         page.assertNothingWrong();
     }
 

@@ -68,17 +68,17 @@ class RestartIT {
                     .openBuild("Pass Van")
                     .surface("Pipes")
                     .letServerBeAway();
-            assertThat(page.field("cold pipe bore")).hasValue("57 mm");
+            assertThat(page.field("cold pipe outside diameter")).hasValue("57 mm");
         }
-        page.type("cold pipe bore", "63");
+        page.type("cold pipe outside diameter", "63");
         assertThat(page.raw().getByText("Your edits are kept in this browser")).isVisible();
-        assertThat(page.field("cold pipe bore")).hasValue("63 mm");
+        assertThat(page.field("cold pipe outside diameter")).hasValue("63 mm");
         try (RunningProgram again = RunningProgram.demo(store, port)) {
             assertThat(again.port()).isEqualTo(port);
             page.saved();
-            assertThat(page.file()).contains("\"bore_mm\" : 63");
+            assertThat(page.file()).contains("\"outside_mm\" : 63");
             page.raw().reload();
-            assertThat(page.field("cold pipe bore")).hasValue("63 mm");
+            assertThat(page.field("cold pipe outside diameter")).hasValue("63 mm");
             page.assertNothingWrong();
         }
     }

@@ -20,13 +20,13 @@ class ScreenIT extends OnDemo {
         page.openBuild("Pass Van").surface("Pipes");
         Expected before = Expected.of(page.file(), "C");
         assertThat(page.station(2)).containsText(before.figure(2));
-        page.type("hot pipe bore", "2 1/2 in").saved();
+        page.type("hot pipe outside diameter", "2 1/2 in").saved();
         Expected after = Expected.of(page.file(), "C");
-        assertThat(page.field("hot pipe bore")).hasValue("63.5 mm");
+        assertThat(page.field("hot pipe outside diameter")).hasValue("63.5 mm");
         assertThat(page.station(2)).containsText(after.figure(2));
         assertThat(page.station(2)).containsText(Expected.change(after.celsius(2) - before.celsius(2)));
         assertThat(page.station(2)).containsText(after.pressure(2));
-        assertThat(page.raw().getByText("before: hot pipe bore 51 mm → 63.5 mm"))
+        assertThat(page.raw().getByText("before: hot pipe outside diameter 51 mm → 63.5 mm"))
                 .isVisible();
         assertThat(page.raw().locator("path.ghost")).isVisible();
         assertThat(after.loss(2)).isLessThan(before.loss(2));
@@ -64,24 +64,28 @@ class ScreenIT extends OnDemo {
         page.openBuild("Pass Van").surface("Pipes");
         Page second = Page.in(page.raw().context(), program.address())
                 .open(page.raw().url().replace(program.address(), ""));
-        assertThat(second.field("cold pipe bore")).hasValue("57 mm");
-        page.type("cold pipe bore", "63").saved();
-        second.type("hot pipe bore", "57 mm");
+        assertThat(second.field("cold pipe outside diameter")).hasValue("57 mm");
+        page.type("cold pipe outside diameter", "63").saved();
+        second.type("hot pipe outside diameter", "57 mm");
         assertThat(second.raw().getByText("This build was changed in another window"))
                 .isVisible();
-        assertThat(second.raw().getByText("cold pipe bore 57 mm → 63 mm").first())
+        assertThat(second.raw()
+                        .getByText("cold pipe outside diameter 57 mm → 63 mm")
+                        .first())
                 .isVisible();
         second.button("Go on with mine").click();
         second.saved();
-        assertThat(second.field("hot pipe bore")).hasValue("57 mm");
+        assertThat(second.field("hot pipe outside diameter")).hasValue("57 mm");
         second.button("Undo").click();
-        assertThat(second.field("cold pipe bore")).hasValue("63 mm");
-        assertThat(second.field("hot pipe bore")).hasValue("51 mm");
+        assertThat(second.field("cold pipe outside diameter")).hasValue("63 mm");
+        assertThat(second.field("hot pipe outside diameter")).hasValue("51 mm");
         String history = page.raw()
                 .request()
                 .get(program.address() + "/api/builds/" + page.build() + "/revisions")
                 .text();
-        assertThat(history).contains("cold pipe bore 57 mm → 63 mm").contains("hot pipe bore 51 mm → 57 mm");
+        assertThat(history)
+                .contains("cold pipe outside diameter 57 mm → 63 mm")
+                .contains("hot pipe outside diameter 51 mm → 57 mm");
         page.assertNothingWrong();
         second.assertNothingWrong();
     }
@@ -91,13 +95,13 @@ class ScreenIT extends OnDemo {
         page.openBuild("Pass Van").surface("Pipes");
         Page second = Page.in(page.raw().context(), program.address())
                 .open(page.raw().url().replace(program.address(), ""));
-        assertThat(second.field("cold pipe bore")).hasValue("57 mm");
-        page.type("cold pipe bore", "63").saved();
-        second.type("cold pipe bore", "70");
+        assertThat(second.field("cold pipe outside diameter")).hasValue("57 mm");
+        page.type("cold pipe outside diameter", "63").saved();
+        second.type("cold pipe outside diameter", "70");
         second.button("Go on with theirs").click();
-        assertThat(second.field("cold pipe bore")).hasValue("63 mm");
+        assertThat(second.field("cold pipe outside diameter")).hasValue("63 mm");
         second.button("Redo").click();
-        assertThat(second.field("cold pipe bore")).hasValue("70 mm");
+        assertThat(second.field("cold pipe outside diameter")).hasValue("70 mm");
         second.assertNothingWrong();
     }
 
@@ -105,24 +109,24 @@ class ScreenIT extends OnDemo {
     @CsvSource(
             delimiter = '|',
             value = {
-                "12 psi | \"psi\" does not measure bore. Use mm, cm, m, in, ft.",
-                "'' | Bore is empty. Give a value from 10 mm to 400 mm.",
-                "-63 | Bore is −63 mm; it must lie between 10 mm and 400 mm.",
-                "1e30 | it must lie between 10 mm and 400 mm.",
+                "12 psi | \"psi\" does not measure outside diameter. Use mm, cm, m, in, ft.",
+                "'' | Outside diameter is empty. Give a value from 10 mm to 440 mm.",
+                "-63 | Outside diameter is −63 mm; it must lie between 10 mm and 440 mm.",
+                "1e30 | it must lie between 10 mm and 440 mm.",
                 "wide | \"wide\" is not a number.",
-                "130 | at least 0.7 times the bore"
+                "12 | at least 13.2 mm with a wall of 1.6 mm"
             })
     void badNumberIsRefusedWhereItStandsAndNothingIsHarmed(String text, String words) {
         page.openBuild("Pass Van").surface("Pipes").saved();
         String before = page.file();
         String line = page.station(2).textContent();
-        page.type("cold pipe bore", text);
+        page.type("cold pipe outside diameter", text);
         assertThat(page.raw().getByRole(AriaRole.ALERT).first()).containsText(words);
-        assertThat(page.field("cold pipe bore")).hasValue(text);
+        assertThat(page.field("cold pipe outside diameter")).hasValue(text);
         assertThat(page.station(2)).hasText(line);
         assertThat(page.file()).isEqualTo(before);
-        page.field("cold pipe bore").press("Escape");
-        assertThat(page.field("cold pipe bore")).hasValue("57 mm");
+        page.field("cold pipe outside diameter").press("Escape");
+        assertThat(page.field("cold pipe outside diameter")).hasValue("57 mm");
         page.assertNothingWrong();
     }
 
@@ -131,7 +135,7 @@ class ScreenIT extends OnDemo {
         page.openBuild("Juniper").surface("Pipes");
         page.button("Take out bend 1 of transfer pipe").click();
         assertThat(page.raw().getByText("no bends")).isVisible();
-        page.type("transfer pipe bore", "10 mm");
+        page.type("transfer pipe outside diameter", "10 mm");
         assertThat(page.raw().getByText("No answer for this.")).isVisible();
         assertThat(page.raw().getByRole(AriaRole.ALERT).first()).containsText("transfer pipe");
         assertThat(page.raw().getByText("last good answer")).isVisible();
@@ -186,15 +190,15 @@ class ScreenIT extends OnDemo {
     void unitsAndThemeSwitchAtOnceAndStay() {
         page.openBuild("Pass Van").surface("Pipes");
         page.raw().keyboard().press("u");
-        assertThat(page.field("cold pipe bore")).hasValue("2.244 in");
+        assertThat(page.field("cold pipe outside diameter")).hasValue("2.244 in");
         assertThat(page.station(2)).containsText(Expected.of(page.file(), "C").fahrenheit(2));
-        page.type("cold pipe bore", "2.5").saved();
-        assertThat(page.file()).contains("\"bore_mm\" : 63.5");
+        page.type("cold pipe outside diameter", "2.5").saved();
+        assertThat(page.file()).contains("\"outside_mm\" : 63.5");
         page.raw().keyboard().press("Escape");
         page.raw().locator("body").press("d");
         assertThat(page.raw().locator("html")).hasAttribute("data-theme", "dark");
         page.raw().reload();
-        assertThat(page.field("cold pipe bore")).hasValue("2.5 in");
+        assertThat(page.field("cold pipe outside diameter")).hasValue("2.5 in");
         assertThat(page.raw().locator("html")).hasAttribute("data-theme", "dark");
         page.assertNothingWrong();
     }
@@ -213,7 +217,7 @@ class ScreenIT extends OnDemo {
             page.raw().keyboard().press("ArrowRight");
         }
         page.raw().keyboard().press("Enter");
-        assertThat(page.field("cold pipe bore")).isVisible();
+        assertThat(page.field("cold pipe outside diameter")).isVisible();
         page.raw().locator("body").press("?");
         assertThat(page.raw().getByRole(AriaRole.DIALOG)).containsText("undo, also from earlier days");
         page.raw().keyboard().press("Escape");

@@ -132,7 +132,7 @@ class BuildFileTest {
                         EnthalpaFault.class,
                         fault -> assertThat(fault.sentence())
                                 .contains("version 5")
-                                .contains("version 4 or earlier")
+                                .contains("version 5 or earlier")
                                 .contains("later Enthalpa"));
     }
 

@@ -4,6 +4,7 @@ import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.InjectionSpec;
 import io.enthalpa.core.exchanger.CoreSpec;
 import io.enthalpa.core.loss.PipeSpec;
+import io.enthalpa.core.loss.StandardSizes;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
@@ -142,6 +143,23 @@ public sealed interface PathElement {
 
         public Pipe withSpec(PipeSpec other) {
             return new Pipe(name, other, wall);
+        }
+
+        /** @return m, its outside diameter without wrap */
+        public double outside() {
+            return spec.bore() + 2 * wall.thickness();
+        }
+
+        /** @return of the next larger size that is sold: tube by its outside, hose by its bore; empty when there is none */
+        public Optional<Pipe> larger() {
+            double little = 1.02;
+            return spec.material().isTube()
+                    ? StandardSizes.TUBES.above(outside() * little).stream()
+                            .mapToObj(size -> withSpec(spec.asTube(size, wall.thickness())))
+                            .findFirst()
+                    : StandardSizes.CHARGE_HOSES.above(spec.bore() * little).stream()
+                            .mapToObj(size -> withSpec(spec.withBore(size)))
+                            .findFirst();
         }
 
         public Pipe(String name, PipeSpec spec) {

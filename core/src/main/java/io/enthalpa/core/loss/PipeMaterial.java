@@ -46,6 +46,11 @@ public enum PipeMaterial {
         return heatCapacity;
     }
 
+    /** @return whether it is sold by its outside diameter, as tube is; by its bore, as hose is, otherwise */
+    public boolean isTube() {
+        return this != SILICONE;
+    }
+
     /** @return m, wall of usual stock */
     public double usualWall() {
         return usualWall;

@@ -17,8 +17,22 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
     /**
      * @param angle  rad
      * @param radius m, of the centre line; 0 for a mitre
+     * @param stock  true when the radius is whatever stock of that pipe has, so that another pipe brings its own
      */
-    public record Bend(double angle, double radius) {
+    public record Bend(double angle, double radius, boolean stock) {
+        /** Centre line radius of stock bends over the pipe's nominal size: common practice, no source. */
+        public static final double STOCK = 1.5;
+
+        /** @return a bend of a radius of its own */
+        public Bend(double angle, double radius) {
+            this(angle, radius, false);
+        }
+
+        /** @param size m, outside diameter of a tube, bore of a hose @return as stock has it */
+        public static Bend stock(double angle, double size) {
+            return new Bend(angle, STOCK * size, true);
+        }
+
         /** @return two straight ends cut and welded */
         public static Bend mitre(double angle) {
             return new Bend(angle, 0);
@@ -106,8 +120,20 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
         }
     }
 
-    /** @return the same run, its bends on the same radius, of another bore, m */
+    /** @return the same run as hose of another bore, m; stock bends are those of that hose, others keep their radius */
     public PipeSpec withBore(double other) {
-        return new PipeSpec(material, other, length, bends);
+        return sized(other, other);
+    }
+
+    /** @param outside m @param wall m @return the same run as tube of another size, likewise */
+    public PipeSpec asTube(double outside, double wall) {
+        return sized(outside - 2 * wall, outside);
+    }
+
+    private PipeSpec sized(double other, double size) {
+        List<Bend> bent = bends.stream()
+                .map(b -> b.stock() ? Bend.stock(b.angle(), size) : b)
+                .toList();
+        return new PipeSpec(material, other, length, bent);
     }
 }

@@ -11,6 +11,7 @@ import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.coolingair.OpeningSpec;
 import io.enthalpa.core.exchanger.CoreSize;
+import io.enthalpa.core.loss.StandardSizes;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.LoopPiece;
 import io.enthalpa.core.waterloop.RadiatorSpec;
@@ -84,12 +85,7 @@ final class Candidates {
     }
 
     private void pipe(Placed<PathElement.Pipe> pipe) {
-        StandardSizes.TUBES
-                .above(pipe.piece().bore() * 1.02)
-                .ifPresent(bore -> add(
-                        What.PIPE,
-                        pipe.piece().name(),
-                        option.with(pipe, p -> p.withSpec(p.spec().withBore(bore)))));
+        pipe.piece().larger().ifPresent(larger -> add(What.PIPE, larger.name(), option.with(pipe, p -> larger)));
     }
 
     private void core(Placed<Core> core) {

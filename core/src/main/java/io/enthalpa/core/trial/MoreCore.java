@@ -6,6 +6,7 @@ import io.enthalpa.core.chargepath.Pieces.Placed;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.FinSpec;
 import io.enthalpa.core.exchanger.FinnedBlock;
+import io.enthalpa.core.loss.StandardSizes;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.function.UnaryOperator;

@@ -6,6 +6,7 @@ import io.enthalpa.core.chargepath.PathElement.Core;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.chargepath.Pieces.Placed;
 import io.enthalpa.core.exchanger.CoreSize;
+import io.enthalpa.core.loss.StandardSizes;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.steady.LoopResult;
 import io.enthalpa.core.steady.SteadyResult;

@@ -16,6 +16,8 @@ import io.enthalpa.core.engine.BlowerType;
 import io.enthalpa.core.engine.InjectionSpec;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.loss.JointLoss;
+import io.enthalpa.core.loss.PipeMaterial;
+import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.notes.Note;
 import io.enthalpa.core.notes.Notes;
 import io.enthalpa.core.place.Spot;
@@ -273,5 +275,32 @@ class PiecesTest {
                         Paths.pair(Paths.pipe("a", 0.05, 1, 0), Paths.pipe("b", 0.05, 1, 0)),
                         Paths.pipe("c", 0.05, 1, 0)),
                 Paths.plenum());
+    }
+
+    /** 57 mm tube of 1.6 mm wall is 53.8 inside; the next that is sold is 63.5 outside, 60.3 inside, its stock bend 95.25 on the centre line. */
+    @Test
+    void nextLargerTubeGoesByItsOutsideAndBringsItsStockBends() {
+        PipeSpec spec = new PipeSpec(
+                PipeMaterial.ALUMINIUM,
+                0.0538,
+                0.4,
+                List.of(PipeSpec.Bend.stock(Math.PI / 2, 0.057), new PipeSpec.Bend(Math.PI / 4, 0.12)));
+        PathElement.Pipe larger = new PathElement.Pipe("pipe", spec).larger().orElseThrow();
+        assertThat(larger.outside()).isCloseTo(0.0635, within(1e-12));
+        assertThat(larger.spec().bore()).isCloseTo(0.0603, within(1e-12));
+        assertThat(larger.spec().bends().get(0).radius()).isCloseTo(0.09525, within(1e-12));
+        assertThat(larger.spec().bends().get(1).radius())
+                .as("one of its own radius keeps it")
+                .isEqualTo(0.12);
+    }
+
+    @Test
+    void nextLargerHoseGoesByItsBore() {
+        PipeSpec spec = new PipeSpec(PipeMaterial.SILICONE, 0.063, 0.1, List.of(PipeSpec.Bend.stock(1, 0.063)));
+        PathElement.Pipe larger = new PathElement.Pipe("hose", spec).larger().orElseThrow();
+        assertThat(larger.spec().bore()).isEqualTo(0.070);
+        assertThat(larger.spec().bends().get(0).radius()).isCloseTo(0.105, within(1e-12));
+        assertThat(new PathElement.Pipe("largest", spec.withBore(0.127)).larger())
+                .isEmpty();
     }
 }

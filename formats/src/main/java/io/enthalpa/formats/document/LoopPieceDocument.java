@@ -180,7 +180,7 @@ sealed interface LoopPieceDocument extends Named
                     material == null ? PipeMaterial.SILICONE : material,
                     MM.si(bore_mm),
                     MM.si(length_mm),
-                    bends == null ? List.of() : PipePiece.Bend.all(bends, at, MM.si(bore_mm)));
+                    bends == null ? List.of() : PipePiece.Bend.all(bends, at, MM.si(bore_mm), MM.si(bore_mm)));
             return new LoopPiece.Hose(name, spec, together(), MM.si(height_mm));
         }
     }

@@ -20,8 +20,23 @@ record PipePiece(
         String name,
         PipeMaterial material,
 
-        @Figure(label = "bore", min = 10, max = 400, usual = 63, help = "inside")
-        double bore_mm,
+        @Figure(
+                label = "outside diameter",
+                min = 10,
+                max = 440,
+                usual = 63.5,
+                help = "of tube, which is sold so; the bore is less by two walls")
+        @Nullable
+        Double outside_mm,
+
+        @Figure(
+                label = "bore",
+                min = LEAST_BORE_MM,
+                max = 400,
+                usual = 63,
+                help = "inside; of hose, which is sold so, or of tube in place of its outside")
+        @Nullable
+        Double bore_mm,
 
         @Figure(label = "straight length", min = 0, max = 20000, usual = 1000, help = "bends not counted")
         double length_mm,
@@ -30,12 +45,48 @@ record PipePiece(
         @Called("wall") @Nullable PipeWall wall,
         @Nullable String id)
         implements Piece {
+    static final double LEAST_BORE_MM = 10;
+
     @Override
     public PathElement core(Place at) {
-        PipeSpec spec = new PipeSpec(material, MM.si(bore_mm), MM.si(length_mm), Bend.all(bends, at, MM.si(bore_mm)));
+        double thick = wall == null ? material.usualWall() : wall.thickness(material);
+        double bore = bore(at, thick);
+        double size = material.isTube() ? bore + 2 * thick : bore;
+        PipeSpec spec = new PipeSpec(material, bore, MM.si(length_mm), Bend.all(bends, at, bore, size));
         return wall == null
                 ? new PathElement.Pipe(name, spec)
                 : new PathElement.Pipe(name, spec, wall.core(at.to("wall"), spec));
+    }
+
+    /** @param thick m @return m */
+    private double bore(Place at, double thick) {
+        if (outside_mm == null) {
+            return MM.si(at.need("bore_mm", bore_mm));
+        }
+        double outside = MM.si((double) outside_mm);
+        if (bore_mm != null) {
+            throw at.contradiction(
+                    "bore_mm", "bore", Piece.mm(MM.si((double) bore_mm)), "left out beside the outside diameter", "");
+        }
+        if (!material.isTube()) {
+            throw at.contradiction(
+                    "outside_mm",
+                    "outside diameter",
+                    Piece.mm(outside),
+                    "left out of hose, which is sold by its bore",
+                    "Give its bore.");
+        }
+        double bore = outside - 2 * thick;
+        double least = MM.si(LEAST_BORE_MM);
+        if (bore < least) {
+            throw at.contradiction(
+                    "outside_mm",
+                    "outside diameter",
+                    Piece.mm(outside),
+                    "at least %.1f mm with a wall of %.1f mm".formatted(MM.of(least + 2 * thick), MM.of(thick)),
+                    "Take larger tube, or a thinner wall.");
+        }
+        return bore;
     }
 
     static PipePiece of(PathElement.Pipe pipe) {
@@ -44,7 +95,8 @@ record PipePiece(
                 "pipe",
                 pipe.name(),
                 p.material(),
-                MM.of(p.bore()),
+                p.material().isTube() ? MM.of(pipe.outside()) : null,
+                p.material().isTube() ? null : MM.of(p.bore()),
                 MM.of(p.length()),
                 Bend.of(p),
                 pipe.wall().equals(PipeWallSpec.usual(p.material())) ? null : PipeWall.of(pipe.wall()),
@@ -63,7 +115,8 @@ record PipePiece(
                     min = 7,
                     max = 2000,
                     usual = 95,
-                    help = "of the centre line; 1.5 times the bore is standard stock; none of a mitre")
+                    help =
+                            "of the centre line; empty: stock, 1.5 times the tube's outside or the hose's bore; none of a mitre")
             @Nullable
             Double radius_mm,
 
@@ -71,15 +124,16 @@ record PipePiece(
         static final int MOST = 40;
         private static final double TIGHTEST = 0.7;
 
-        static List<PipeSpec.Bend> all(List<Bend> bends, Place pipe, double bore) {
+        /** @param size m, what stock of the pipe goes by: outside of tube, bore of hose */
+        static List<PipeSpec.Bend> all(List<Bend> bends, Place pipe, double bore, double size) {
             List<PipeSpec.Bend> all = new ArrayList<>();
             for (int i = 0; i < bends.size(); i++) {
-                all.add(bends.get(i).core(pipe.to("bends", i, bends.get(i)), bore));
+                all.add(bends.get(i).core(pipe.to("bends", i, bends.get(i)), bore, size));
             }
             return all;
         }
 
-        private PipeSpec.Bend core(Place at, double bore) {
+        private PipeSpec.Bend core(Place at, double bore, double size) {
             if (Boolean.TRUE.equals(mitre)) {
                 if (angle_deg > 120.001) {
                     throw at.contradiction(
@@ -91,14 +145,17 @@ record PipePiece(
                 }
                 return PipeSpec.Bend.mitre(DEG.si(angle_deg));
             }
-            double radius = MM.si(at.need("radius_mm", radius_mm));
+            if (radius_mm == null) {
+                return PipeSpec.Bend.stock(DEG.si(angle_deg), size);
+            }
+            double radius = MM.si((double) radius_mm);
             if (radius < TIGHTEST * bore) {
                 throw at.contradiction(
                         "radius_mm",
                         "bend radius",
                         Piece.mm(radius),
                         "at least 0.7 times the bore, " + Piece.mm(TIGHTEST * bore),
-                        "Take a wider bend or a smaller pipe; standard stock has 1.5 times the bore.");
+                        "Take a wider bend or a smaller pipe; stock has 1.5 times the pipe's size.");
             }
             return new PipeSpec.Bend(DEG.si(angle_deg), radius);
         }
@@ -107,7 +164,7 @@ record PipePiece(
             return pipe.bends().stream()
                     .map(b -> b.isMitre()
                             ? new Bend(DEG.of(b.angle()), true, null, null)
-                            : new Bend(DEG.of(b.angle()), null, MM.of(b.radius()), null))
+                            : new Bend(DEG.of(b.angle()), null, b.stock() ? null : MM.of(b.radius()), null))
                     .toList();
         }
     }
@@ -154,10 +211,15 @@ record PipePiece(
                                 "");
             }
             return new PipeWallSpec(
-                    MM.si(thickness_mm).orElse(pipe.material().usualWall()),
+                    thickness(pipe.material()),
                     !Boolean.TRUE.equals(outside),
                     MM.si(wrap_mm).orElse(0),
                     beside);
+        }
+
+        /** @return m */
+        double thickness(PipeMaterial material) {
+            return MM.si(thickness_mm).orElse(material.usualWall());
         }
 
         static PipeWall of(PipeWallSpec w) {

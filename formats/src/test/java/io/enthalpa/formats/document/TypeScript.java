@@ -1,6 +1,9 @@
 package io.enthalpa.formats.document;
 
 import io.enthalpa.core.engine.BlowerType;
+import io.enthalpa.core.loss.PipeMaterial;
+import io.enthalpa.core.loss.PipeSpec;
+import io.enthalpa.core.loss.StandardSizes;
 import io.enthalpa.formats.document.Shape.Form;
 import io.enthalpa.formats.document.Shape.Item;
 import java.lang.reflect.Modifier;
@@ -34,6 +37,7 @@ final class TypeScript {
         sealed.forEach(made::union);
         made.usual(root);
         made.usualBlowers();
+        made.stock();
         return made.text.toString();
     }
 
@@ -127,6 +131,29 @@ final class TypeScript {
                             percent(type.usualHigh())));
         }
         text.append("}\n");
+    }
+
+    /** What tube and its bends are where nothing is typed. */
+    private void stock() {
+        text.append(
+                        "\n/** Wall of usual stock, mm; of what is sold by its outside diameter, and of hose, sold by its bore. */\n")
+                .append("export const stockWall: Record<PipeMaterial, { tube: boolean; wall_mm: number }> = {\n");
+        for (PipeMaterial material : PipeMaterial.values()) {
+            text.append("  %s: { tube: %s, wall_mm: %s },%n"
+                    .formatted(Words.of(material), material.isTube(), Place.plain(Suffix.MM.of(material.usualWall()))));
+        }
+        text.append("}\n")
+                .append("\n/** Centre line radius of a stock bend over the tube's outside or the hose's bore. */\n")
+                .append("export const stockBend = %s%n".formatted(Place.plain(PipeSpec.Bend.STOCK)))
+                .append("\n/** Tube that is sold, by its outside diameter, and charge hose, by its bore, mm. */\n")
+                .append("export const tubeSizes = %s%n".formatted(sizes(StandardSizes.TUBES)))
+                .append("export const hoseSizes = %s%n".formatted(sizes(StandardSizes.CHARGE_HOSES)));
+    }
+
+    private static String sizes(StandardSizes sizes) {
+        return sizes.all().stream()
+                .map(size -> Place.plain(Math.rint(1e4 * size) / 10))
+                .collect(Collectors.joining(", ", "[", "]"));
     }
 
     private static String percent(double share) {

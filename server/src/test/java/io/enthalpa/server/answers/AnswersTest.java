@@ -49,7 +49,7 @@ class AnswersTest extends AnswersOnDemo {
     @Test
     void optionWithoutAnswerSaysSoAndTheOthersStillAnswer() {
         JsonNode document = van.deepCopy();
-        ((ObjectNode) document.at("/options/0/path/2")).put("bore_mm", 10).putArray("bends");
+        ((ObjectNode) document.at("/options/0/path/2")).put("outside_mm", 14).putArray("bends");
         JsonNode answers = preview(document).json().get("answers");
         assertThat(answers.at("/0/fault/kind").asString()).isEqualTo("NO_SOLUTION");
         assertThat(answers.at("/0/fault/sentence").asString()).contains("hot pipe");
