@@ -14,9 +14,11 @@ export const router = createRouter({
   history: createWebHistory(),
   routes: [
     { path: '/', name: 'home', component: () => import('./home/HomeView.vue') },
-    { path: '/build/:id(\\d+|new)', redirect: (to) => `${to.path}/endurance` },
+    { path: '/new', name: 'new', component: () => import('./home/NewBuild.vue') },
+    { path: '/build/new/:rest(.*)*', redirect: '/new' },
+    { path: '/build/:id(\\d+)', redirect: (to) => `${to.path}/endurance` },
     {
-      path: '/build/:id(\\d+|new)',
+      path: '/build/:id(\\d+)',
       component: () => import('./shell/BuildView.vue'),
       children: [
         { path: 'brief', name: 'brief', component: () => import('./brief/BriefSurface.vue') },

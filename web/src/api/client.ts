@@ -1,5 +1,5 @@
 import type { components } from './schema'
-import type { BlowerMap, BuildDocument } from '../document/types'
+import type { BlowerMap, BuildDocument, BuildOption, CoolingMethod, NewJobDocument } from '../document/types'
 
 type Schemas = components['schemas']
 export type SteadyView = Schemas['SteadyView']
@@ -41,6 +41,7 @@ export type HomeVerdict = Schemas['HomeVerdict']
 export type Revision = Schemas['RevisionView']
 export type Backup = Schemas['Kept']
 export type BuildState = Schemas['BuildState']
+export type Starter = { document: BuildDocument; job: NewJobDocument; duties: Schemas['DutyChoice'][] }
 
 /** The server answered, but not with what was asked for. */
 export class Problem extends Error {
@@ -107,7 +108,11 @@ export const api = {
   verdict: (id: number) => call<HomeVerdict>('POST', `/home/${id}`),
   build: (id: number) => call<BuildState>('GET', `/builds/${id}`),
   create: (file: string, uid: string, change?: string) => call<BuildState>('POST', `/builds?${new URLSearchParams({ uid, ...(change ? { change } : {}) }).toString()}`, file),
-  starter: () => call<{ document: BuildDocument }>('GET', '/builds/starter'),
+  starter: (job?: NewJobDocument) => call<Starter>(job ? 'POST' : 'GET', '/builds/starter', job),
+  cooled: (document: BuildDocument, option: string, cooled: CoolingMethod) =>
+    call<{ option: BuildOption }>('POST', '/preview/cooled', { document, option, cooled }),
+  drawnLoop: (document: BuildDocument, option: string, place: string) =>
+    call<{ option: BuildOption }>('POST', '/preview/drawn-loop', { document, option, place }),
   save: (id: number, revision: number, document: BuildDocument, change: string, edit: string) =>
     call<BuildKept>('PUT', `/builds/${id}`, { document, change, edit }, revision),
   putAway: (id: number, putAway: boolean) => call<BuildCard>('POST', `/builds/${id}/put-away`, { putAway }),
@@ -140,7 +145,8 @@ export const api = {
   logColumns: (start: string) => call<LogHead>('POST', '/duties/log-columns', { start }),
   log: (file: Blob, query: URLSearchParams) => call<LogView>('POST', `/duties/log?${query.toString()}`, file),
   trace: async (document: BuildDocument, option: string, how: 'csv' | 'json') => (await send('POST', `/preview/trace/${how}`, { document, option })).blob(),
-  startJob: (kind: 'spread' | 'methods', document: BuildDocument, option: string) => call<JobView>('POST', `/jobs/${kind}`, { document, option }),
+  startJob: (kind: 'spread' | 'methods', document: BuildDocument, option: string, every?: boolean) =>
+    call<JobView>('POST', `/jobs/${kind}`, { document, option, every }),
   job: (id: string) => call<JobView>('GET', `/jobs/${id}`),
   cancelJob: (id: string) => call<undefined>('DELETE', `/jobs/${id}`),
   methods: () => call<ChapterView[]>('GET', '/methods'),

@@ -245,18 +245,6 @@ describe('the keeper of a build', () => {
     expect(keeper.told.conflict).toBeUndefined()
   })
 
-  it('keeps a new build only when something was entered, and as it began', async () => {
-    const create = vi.spyOn(api, 'create').mockImplementation(async (file) => state(1, JSON.parse(file) as BuildDocument))
-    const fresh = new Keeper('u9', document)
-    void fresh.run()
-    await settle()
-    expect(create).not.toHaveBeenCalled()
-    await fresh.add('bore 63', [{ pointer: bore, value: 63 }])
-    expect(JSON.parse(create.mock.calls[0]![0])).toEqual(document)
-    expect(create.mock.calls[0]![1]).toBe('u9')
-    expect(fresh.told).toMatchObject({ id: 7, revision: 2 })
-  })
-
   it('offers a deleted build as a new one', async () => {
     vi.mocked(api.save).mockRejectedValue(new Problem(404, 'gone'))
     void keeper.add('bore 63', [{ pointer: bore, value: 63 }])

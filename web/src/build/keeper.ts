@@ -16,7 +16,7 @@ export interface Hold {
 
 /** What the reader sees of a build's way to the disk. */
 interface Told {
-  id: number | undefined
+  id: number
   newest: BuildDocument
   revision: number
   /** What undo would take back and redo bring again on the server. */
@@ -61,18 +61,18 @@ export class Keeper {
   constructor(
     readonly uid: string,
     document: BuildDocument,
-    state?: Pick<BuildState, 'id' | 'revision' | 'undo' | 'redo'>,
+    state: Pick<BuildState, 'id' | 'revision' | 'undo' | 'redo'>,
     left?: Shelved,
   ) {
     // What was left is made on what it was made on before, so that the server can tell what of it it has already.
-    this.base = left && left.revision !== state?.revision ? left.base : document
+    this.base = left && left.revision !== state.revision ? left.base : document
     this.steps = left?.steps ?? []
     this.told = shallowReactive({
-      id: state?.id,
+      id: state.id,
       newest: document,
-      revision: left?.revision ?? state?.revision ?? 0,
-      undo: state?.undo,
-      redo: state?.redo,
+      revision: left?.revision ?? state.revision,
+      undo: state.undo,
+      redo: state.redo,
       waiting: 0,
       sending: false,
       hold: undefined,
@@ -170,10 +170,9 @@ export class Keeper {
   /** @returns whether to go on with the next */
   private async send(step: Step): Promise<boolean> {
     try {
-      if (this.told.id === undefined) await this.create()
       const document = apply(this.base, step.edits)
       this.sent.add(step.id)
-      const kept = await api.save(this.told.id!, this.told.revision, document, step.change, step.id)
+      const kept = await api.save(this.told.id, this.told.revision, document, step.change, step.id)
       this.base = document
       this.steps = this.steps.filter((s) => s !== step)
       Object.assign(this.told, { revision: kept.revision, undo: kept.undo, redo: kept.redo, hold: undefined, waiting: this.steps.length })
@@ -184,13 +183,6 @@ export class Keeper {
     } catch (e) {
       return this.failed(step, e)
     }
-  }
-
-  /** A new build is kept when its first change is: as it began, so that undo leads back to it. */
-  private async create(): Promise<void> {
-    const state = await api.create(JSON.stringify(this.base), this.uid, 'new build')
-    Object.assign(this.told, { id: state.id, revision: state.revision })
-    this.put()
   }
 
   private failed(step: Step, e: unknown): boolean {
@@ -253,7 +245,7 @@ export class Keeper {
   private async go(way: 'undo' | 'redo'): Promise<string | undefined> {
     const what = this.told[way]
     try {
-      if (what && this.told.id !== undefined) this.show(await api[way](this.told.id, this.told.revision))
+      if (what) this.show(await api[way](this.told.id, this.told.revision))
       return what
     } catch (e) {
       if (e instanceof Problem && e.theirs) this.show(e.theirs)

@@ -11,8 +11,7 @@ export interface Step {
 
 /** What the server has not kept yet of a build; survives a reload. */
 export interface Shelved {
-  /** Absent while the build itself has not been kept. */
-  build?: number
+  build: number
   uid: string
   /** What the steps are made on, and its number on the server. */
   revision: number

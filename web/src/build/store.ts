@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, Offline, Problem, type BuildState, type OptionAnswer } from '../api/client'
-import { at, freeLetter, identified, touched, type Edit } from '../document/edit'
+import { at, freeLetter, touched, type Edit } from '../document/edit'
 import type { BuildDocument, BuildOption } from '../document/types'
 import { Catalogue } from '../quantity/catalogue'
 import { answering, type Answers } from './answering'
@@ -39,8 +39,6 @@ export const useBuild = defineStore('build', () => {
   const behind = new Map<number, Keeper>()
   /** Which build was opened last; what comes for another is not shown. */
   let session = 0
-  /** A new build left before it could be kept. */
-  let behindNew: Keeper | undefined
 
   const document = computed(() => looking.value?.document ?? keeper.value?.told.newest)
   const { answers, answered, asking, away, forget, outdate, ask } = answering(document, (sentence) => (trouble.value = sentence))
@@ -94,19 +92,6 @@ export const useBuild = defineStore('build', () => {
     await ask()
   }
 
-  /** A new build on sensible defaults, kept once something is entered; or one that a page before left unkept. */
-  async function openNew(): Promise<void> {
-    const mine = begin()
-    await ready()
-    const left = behindNew ? undefined : await shelf.takeOver((s) => s.build === undefined)
-    const start = behindNew || left ? undefined : (await api.starter()).document
-    if (mine !== session) return
-    show(behindNew ?? new Keeper(left?.uid ?? crypto.randomUUID(), left?.base ?? identified(start!), undefined, left))
-    behindNew = undefined
-    void keeper.value!.run()
-    await ask()
-  }
-
   function begin(): number {
     forget()
     leave()
@@ -124,10 +109,6 @@ export const useBuild = defineStore('build', () => {
     keeper.value = undefined
     if (!k || k.settled) return
     const id = k.told.id
-    if (id === undefined) {
-      behindNew = k
-      return
-    }
     behind.set(id, k)
     const stop = watch(
       () => [k.told.waiting, k.told.sending],
@@ -141,7 +122,7 @@ export const useBuild = defineStore('build', () => {
 
   function show(found: Keeper, wanted?: string, versus?: string): void {
     keeper.value = found
-    if (found.told.id !== undefined) behind.delete(found.told.id)
+    behind.delete(found.told.id)
     const letters = found.told.newest.options.map((o) => o.letter)
     letter.value = wanted && letters.includes(wanted) ? wanted : letters.at(-1)!
     against.value = versus && letters.includes(versus) ? versus : letters.find((l) => l !== letter.value)
@@ -308,7 +289,7 @@ export const useBuild = defineStore('build', () => {
   /** Shows an earlier version, to look at; undefined goes back to the newest. */
   async function look(revision?: number): Promise<void> {
     const k = keeper.value
-    if (!k || k.told.id === undefined) return
+    if (!k) return
     if (revision === undefined) looking.value = undefined
     else {
       const mine = session
@@ -366,7 +347,6 @@ export const useBuild = defineStore('build', () => {
     ready,
     choose,
     open,
-    openNew,
     leave: begin,
     here,
     travel,

@@ -14,7 +14,7 @@ describe('a little more core', () => {
     vi.useFakeTimers()
     localStorage.clear()
     setActivePinia(createPinia())
-    useBuild().keeper = new Keeper('test', { options: [{ letter: 'A', path: [] }] } as unknown as BuildDocument)
+    useBuild().keeper = new Keeper('test', { options: [{ letter: 'A', path: [] }] } as unknown as BuildDocument, { id: 7, revision: 1 })
     useBuild().catalogue = new AnyField(catalogueView)
     vi.spyOn(api, 'coreSteps').mockResolvedValue({
       steps: [

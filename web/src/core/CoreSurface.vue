@@ -13,6 +13,7 @@ import { sinkName } from '../verdict/shares'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 import TextField from '../ui/TextField.vue'
+import CoolAnotherWay from './CoolAnotherWay.vue'
 import CoreDrawing from './CoreDrawing.vue'
 import CoreStepsTable from './CoreStepsTable.vue'
 import { turned } from './drawing'
@@ -166,7 +167,9 @@ function divided(value: string): void {
 
 <template>
   <div class="paper">
-    <p v-if="!core">This option has no core. Put one in on Pipes.</p>
+    <p v-if="!core" class="none">
+      This option has no core. <CoolAnotherWay :only="['air to air', 'water and radiator', 'ice tank', 'chilled water', 'raw water']" />
+    </p>
     <template v-else>
       <nav v-if="cores.length > 1" class="which" aria-label="Cores">
         <button
@@ -184,7 +187,7 @@ function divided(value: string): void {
       <div class="top">
         <section>
           <h2>{{ core.name }}, option {{ build.letter }}: {{ core.construction }}</h2>
-          <p class="from"><button type="button" class="act" @click="picking = true">from the catalogue</button></p>
+          <p class="from spread"><button type="button" class="act" @click="picking = true">from the catalogue</button><CoolAnotherWay /></p>
           <TextField
             label="called"
             :pointer="`${at}/name`"
@@ -360,6 +363,14 @@ dd {
 .from {
   padding: 7px 0;
   border-bottom: 1px solid var(--hair);
+}
+.from.spread {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+}
+.none {
+  padding: 8px 0;
 }
 .from .act {
   font-weight: 500;

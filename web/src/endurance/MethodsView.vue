@@ -21,16 +21,6 @@ const picked = ref<string>()
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box)
 
-const NAMES: Record<NonNullable<ComparedView['method']>, string> = {
-  NONE: 'no cooler',
-  AIR: 'air to air',
-  WATER_RADIATOR: 'water and radiator',
-  ICE: 'ice tank',
-  CHILLER: 'chilled water',
-  INJECTION: 'injection alone',
-  INJECTION_ON_TOP: 'injection on top',
-}
-
 watch(
   () => [build.document, build.letter],
   () => void start(build.document!, build.letter),
@@ -39,7 +29,7 @@ watch(
 
 const lines = computed(() =>
   ((job.value?.methods ?? []) as ComparedView[])
-    .map((m) => ({ ...m, id: m.letter ?? m.method!, title: m.letter ? `${m.letter} ${m.name}` : NAMES[m.method!] }))
+    .map((m) => ({ ...m, id: m.letter ?? m.method!, title: m.letter ? `${m.letter} ${m.name}` : m.name }))
     .sort((a, b) => Number(b.meets) - Number(a.meets) || (a.worst_C ?? 999) - (b.worst_C ?? 999)),
 )
 const H = 226
@@ -107,11 +97,7 @@ const limit = (l: ComparedView) => (l.firstOverTarget_s == null ? 'never' : cloc
 async function take(l: ComparedView): Promise<void> {
   const letter = freeLetter(build.document!.options)
   if (!letter || !l.option) return
-  await build.putOption(
-    { ...l.option, letter, name: NAMES[l.method!] },
-    build.letter,
-    `option ${letter}: ${NAMES[l.method!]}, sized by default from ${build.letter}`,
-  )
+  await build.putOption({ ...l.option, letter, name: l.name }, build.letter, `option ${letter}: ${l.name}, sized by default from ${build.letter}`)
 }
 </script>
 

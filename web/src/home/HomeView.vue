@@ -129,7 +129,7 @@ function remove(b: BuildCard): void {
       <div class="head">
         <h1>Builds</h1>
         <div class="ways">
-          <RouterLink class="act" :to="{ name: 'brief', params: { id: 'new' } }">New build</RouterLink>
+          <RouterLink class="act" to="/new">New build</RouterLink>
           <button type="button" class="act" @click="picker?.click()">Open a file</button>
           <RouterLink class="act" to="/catalogue">Catalogue</RouterLink>
           <button type="button" class="act" @click="backups = true">Backup</button>
@@ -137,7 +137,7 @@ function remove(b: BuildCard): void {
         </div>
       </div>
       <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
-      <p v-else-if="builds && !builds.length" class="empty">No builds yet. A new build starts filled in; change what is different on your car.</p>
+      <p v-else-if="builds && !builds.length" class="empty">No builds yet. A new build asks five things and opens with an answer.</p>
       <p v-else-if="said" class="said" role="status">{{ said }}</p>
       <template v-for="list in lists" :key="String(list.away)">
         <h2 v-if="list.away">Put away</h2>

@@ -11,12 +11,13 @@ export function useJob(kind: 'spread' | 'methods') {
   let events: EventSource | undefined
   let ticket = 0
 
-  async function start(document: BuildDocument, option: string): Promise<void> {
+  /** @param every also methods that say nothing new for the option */
+  async function start(document: BuildDocument, option: string, every?: boolean): Promise<void> {
     cancel()
     const mine = ++ticket
     failed.value = ''
     try {
-      const begun = await api.startJob(kind, document, option)
+      const begun = await api.startJob(kind, document, option, every)
       if (mine !== ticket) return void api.cancelJob(begun.id).catch(() => undefined)
       job.value = begun
       watch(begun.id, mine)

@@ -10,7 +10,7 @@ describe('how do you know', () => {
   beforeEach(() => {
     setActivePinia(createPinia())
     vi.restoreAllMocks()
-    useBuild().keeper = new Keeper('test', { options: [{ letter: 'A', path: [] }] } as unknown as BuildDocument)
+    useBuild().keeper = new Keeper('test', { options: [{ letter: 'A', path: [] }] } as unknown as BuildDocument, { id: 7, revision: 1 })
     vi.spyOn(api, 'methods').mockResolvedValue([
       { title: 'Path', methods: [{ id: 'bend', title: 'Smooth bend', says: 'x', formula: ['K'], ranges: [], sources: ['Rennels'], leavesOut: 'y' }] },
     ])

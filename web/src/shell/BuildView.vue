@@ -47,8 +47,7 @@ async function load(): Promise<void> {
   broken.value = ''
   last.value = undefined
   try {
-    if (route.params.id === 'new') await build.openNew()
-    else await build.open(Number(route.params.id), text(route.query.option), text(route.query.vs))
+    await build.open(Number(route.params.id), text(route.query.option), text(route.query.vs))
     if (!build.document) return
     document.title = `${build.document!.name} - Enthalpa`
   } catch (e) {
@@ -65,13 +64,6 @@ watch(
   },
 )
 onUnmounted(() => build.leave())
-/** A new build has an address once it is kept. */
-watch(
-  () => build.keeper?.told.id,
-  (id) => {
-    if (id !== undefined && route.params.id === 'new') void router.replace({ name: route.name!, params: { id }, query: route.query })
-  },
-)
 watch(
   () => [build.letter, build.against],
   ([option, vs]) => {

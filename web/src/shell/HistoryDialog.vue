@@ -37,7 +37,7 @@ async function name(version: Revision, event: Event): Promise<void> {
   if (words === (version.name ?? '')) return
   failure.value = ''
   try {
-    await api.nameRevision(build.keeper!.told.id!, version.revision, words)
+    await api.nameRevision(build.keeper!.told.id, version.revision, words)
     versions.value = versions.value.map((v) => (v === version ? { ...v, name: words || undefined } : v))
   } catch (e) {
     failure.value = (e as Error).message

@@ -1,7 +1,7 @@
 import type { AirWayView, LoopView } from '../api/client'
-import type { AirWay, CorePiece, WaterLoop } from '../document/types'
+import { usual, type AirWay, type CorePiece, type LoopPiece, type WaterLoop } from '../document/types'
 import { newPiece } from '../document/pieces'
-import { newLoopPiece, usualPieces } from '../water/loop'
+import { newLoopPiece } from '../water/loop'
 
 /** A loop of usual pieces with one narrow spigot before its radiator, as answered: numbers made up, only their order matters. */
 export function waterLoop(): WaterLoop {
@@ -125,4 +125,41 @@ export function wayView(): AirWayView {
     layers: [layer('condenser', 'CONDENSER', 0, 34, 44, 58), layer('core', 'CORE', 1, 43, 60)],
     speeds: [0, 40, 80, 120].map((v) => ({ roadSpeed_km_h: v, faces_m_s: [0.3 + v / 30, 0.25 + v / 32] })),
   } as AirWayView
+}
+
+/** @returns a drawn-out loop with usual pieces, for one of which only the flow is known */
+function usualPieces(loop: WaterLoop): LoopPiece[] {
+  const bends = (n: number) => Array.from({ length: n }, () => ({ angle_deg: 90, radius_mm: 40 }))
+  const list: LoopPiece[] = [
+    { kind: 'tank', name: 'header tank', height_mm: 650 },
+    { kind: 'hose', name: 'tank to pump', bore_mm: usual['water/piece'].bore_mm, length_mm: 800, height_mm: 620, bends: bends(1) },
+    {
+      kind: 'pump',
+      name: 'pump',
+      bore_mm: usual['water/piece'].bore_mm,
+      height_mm: 250,
+      speed_pct: usual['water/pump'].speed_pct,
+      efficiency_pct: usual['water/pump'].efficiency_pct,
+      curve: [
+        { flow_L_min: 0, pressure_kPa: 45 },
+        { flow_L_min: 20, pressure_kPa: 32 },
+        { flow_L_min: 40, pressure_kPa: 5 },
+      ],
+    },
+    { kind: 'hose', name: 'pump to core', bore_mm: usual['water/piece'].bore_mm, length_mm: 1200, height_mm: 480, bends: bends(2) },
+    { kind: 'core', name: 'core', height_mm: 520, ports: 'opposite corners', fedFrom: 'bottom', boss: false },
+    {
+      kind: 'hose',
+      name: loop.radiator ? 'core to radiator' : 'core to tank',
+      bore_mm: usual['water/piece'].bore_mm,
+      length_mm: 1200,
+      height_mm: 600,
+      bends: bends(2),
+    },
+  ]
+  if (loop.radiator) {
+    list.push({ kind: 'radiator', name: 'radiator', height_mm: 350 })
+    list.push({ kind: 'hose', name: 'radiator to tank', bore_mm: usual['water/piece'].bore_mm, length_mm: 900, height_mm: 640, bends: bends(1) })
+  }
+  return list
 }

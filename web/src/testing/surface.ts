@@ -48,7 +48,7 @@ export function counted<T>(value: T): T {
 
 /** Puts another document on screen, with its rows counted. */
 export function onScreen(build: ReturnType<typeof useBuild>, document: unknown): void {
-  build.keeper = new Keeper('test', counted(document) as BuildDocument)
+  build.keeper = new Keeper('test', counted(document) as BuildDocument, { id: 7, revision: 1 })
 }
 
 /** @returns the document as the last edits heard would make it */

@@ -16,7 +16,7 @@ describe('a number field', () => {
     setActivePinia(createPinia())
     const build = useBuild()
     build.catalogue = new Catalogue(catalogueView)
-    build.keeper = new Keeper('test', { options: [{ path: [{ bore_mm: 57 }] }] } as unknown as BuildDocument)
+    build.keeper = new Keeper('test', { options: [{ path: [{ bore_mm: 57 }] }] } as unknown as BuildDocument, { id: 7, revision: 1 })
   })
 
   function field() {

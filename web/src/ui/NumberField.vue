@@ -10,8 +10,10 @@ import { useSettings } from '../settings/store'
 const props = defineProps<{
   part: string
   name: string
-  /** Where it stands in the document. */
+  /** Where it stands in the document; empty where `shown` and `set` stand in. */
   pointer: string
+  shown?: number
+  set?: (value: number | undefined) => void
   label?: string
   /** What it belongs to, for the history: "cold pipe". */
   of?: string
@@ -30,7 +32,7 @@ const popover = ref<InstanceType<typeof Popover>>()
 const input = ref<HTMLInputElement>()
 const field = computed(() => build.catalogue!.field(props.part, props.name))
 const words = computed(() => props.label ?? field.value.label)
-const value = computed(() => at(build.document, props.pointer) as number | undefined)
+const value = computed(() => (props.set ? props.shown : (at(build.document, props.pointer) as number | undefined)))
 const written = computed(() => (value.value === undefined ? '' : build.catalogue!.text(field.value, value.value, settings.units, true)))
 const draft = ref<string>()
 const refusal = ref('')
@@ -82,6 +84,10 @@ async function commit(): Promise<void> {
 }
 
 async function write(number: number | undefined, shown: string): Promise<void> {
+  if (props.set) {
+    props.set(number)
+    return reset()
+  }
   const edits: Edit[] = [{ pointer: props.pointer, value: number }]
   const label = `${props.of ? `${props.of} ` : ''}${words.value} ${written.value || 'empty'} → ${shown}`
   const typed = draft.value

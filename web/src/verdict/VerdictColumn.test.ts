@@ -30,11 +30,15 @@ describe('the verdict column', () => {
     setActivePinia(createPinia())
     const build = useBuild()
     build.catalogue = new Catalogue(catalogueView)
-    build.keeper = new Keeper('test', {
-      targets: { intake_C: 55, timingPull_C: 70 },
-      duty: { repeats: 1 },
-      options: [{ letter: 'A' }],
-    } as BuildDocument)
+    build.keeper = new Keeper(
+      'test',
+      {
+        targets: { intake_C: 55, timingPull_C: 70 },
+        duty: { repeats: 1 },
+        options: [{ letter: 'A' }],
+      } as BuildDocument,
+      { id: 7, revision: 1 },
+    )
     const soak = {
       verdict: {
         outcome: 'OVER_TARGET',

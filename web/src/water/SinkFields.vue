@@ -62,6 +62,18 @@ function know(how: 'card' | 'tubes'): void {
       <NumberField part="core/water" name="soak_W_K" :pointer="`${at}/soak_W_K`" optional empty="not counted" />
       <NumberField part="core/water" name="flow_L_min" :pointer="`${at}/flow_L_min`" :optional="!!loop.pieces?.length" empty="from the pump" />
       <ChoiceField
+        v-if="loop.flow_L_min !== undefined"
+        label="flow given is"
+        :pointer="`${at}/flowGuessed`"
+        :choices="[
+          { value: 'no', label: 'measured' },
+          { value: 'yes', label: 'a guess' },
+        ]"
+        :shown="loop.flowGuessed ? 'yes' : 'no'"
+        :pick="(v) => flag('flowGuessed', 'flow a guess', v)"
+        of="water"
+      />
+      <ChoiceField
         label="pumps while engine off"
         :pointer="`${at}/pumpsWhileOff`"
         :choices="yesNo"

@@ -3,7 +3,7 @@ import { flushPromises } from '@vue/test-utils'
 import { api } from '../api/client'
 import type { useBuild } from '../build/store'
 import type { CorePiece } from '../document/types'
-import { loopView, waterCore } from '../testing/cold'
+import { loopView, waterCore, waterLoop } from '../testing/cold'
 import { asEdited, listenedBuild, onScreen, surface, usualPath } from '../testing/surface'
 import WaterSurface from './WaterSurface.vue'
 
@@ -71,18 +71,23 @@ describe('the water side', () => {
 
   it('draws out a loop of which only the flow is known', async () => {
     const core = waterCore()
-    core.water = { volume_L: 5, flow_L_min: 15, radiator: core.water!.radiator }
+    core.water = { volume_L: 5, flow_L_min: 15, flowGuessed: true, radiator: core.water!.radiator }
     build.document!.options[0]!.path[3] = core
     onScreen(build, build.document)
     const wrapper = await surface(WaterSurface)
-    expect(wrapper.text()).toContain('Only the flow of this loop is known')
+    expect(wrapper.text()).toContain('Only the flow of this loop is given, and that is a guess.')
+    const drawn = structuredClone(build.document!.options[0]!)
+    ;(drawn.path[3] as CorePiece).water = waterLoop()
+    const ask = vi.spyOn(api, 'drawnLoop').mockResolvedValue({ option: drawn })
     await wrapper
       .findAll('button')
       .find((b) => b.text().startsWith('draw the loop'))!
       .trigger('click')
+    await flushPromises()
+    expect(ask).toHaveBeenCalledWith(build.document, 'A', '/path/3')
     const [edits] = edit.mock.lastCall!
-    expect(edits[0].pointer).toBe('/options/#A/path/#r4/water/pieces')
-    expect(edits[1]).toMatchObject({ pointer: '/options/#A/path/#r4/water/tank', value: { holds_L: 5 } })
+    expect(edits.map((e: { pointer: string }) => e.pointer)).toEqual(['/options/#A/path/#r4'])
+    expect(edits[0].value.water.pieces).toHaveLength(9)
   })
 
   it('says where to look when nothing is cooled by water', async () => {

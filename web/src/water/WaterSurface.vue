@@ -10,7 +10,10 @@ import { change, spoken } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
 import KnowButton from '../reasons/KnowButton.vue'
 import { useSettings } from '../settings/store'
-import { newLoopPiece, usualPieces } from './loop'
+import CoolAnotherWay from '../core/CoolAnotherWay.vue'
+import { api } from '../api/client'
+import { useRemaking } from '../build/remaking'
+import { newLoopPiece } from './loop'
 import LoopDrawing from './LoopDrawing.vue'
 import LoopPieceFields from './LoopPieceFields.vue'
 import PumpPlot from './PumpPlot.vue'
@@ -58,7 +61,7 @@ const heads = computed<Head[]>(() => {
   const w = was.value
   const list: Head[] = [
     {
-      name: v.measured ? 'measured flow' : 'flow',
+      name: v.guessed ? 'flow, a guess' : v.measured ? 'measured flow' : 'flow',
       text: spoken(v.flow_L_min, 'L_min', settings.units),
       delta: w ? change(v.flow_L_min - w.flow_L_min, 'L_min', settings.units) : '',
       better: !w || v.flow_L_min > w.flow_L_min,
@@ -147,15 +150,15 @@ async function shift(by: number): Promise<void> {
   await build.act([{ row: here.value, behind: rest[to - 1]?.id ?? null }], `${moved.name} moved ${by < 0 ? 'forward' : 'back'}`)
 }
 
+const { busy, failed, remake } = useRemaking()
+
 function drawOut(): void {
-  const l = loop.value!
-  const edits: Edit[] = [{ pointer: `${at.value}/pieces`, value: usualPieces(l) }]
-  if (!l.tank) edits.push({ pointer: `${at.value}/tank`, value: { ...PARTS.tank, holds_L: Math.max(2, l.volume_L) } })
-  void build.act(edits, `${core.value!.name}: its water loop drawn out`)
+  void remake((document, letter) => api.drawnLoop(document, letter, place.value), `${core.value!.name}: its water loop drawn out`)
 }
 
 function findFlow(): void {
-  void build.act([{ pointer: `${at.value}/flow_L_min`, value: undefined }], `${core.value!.name}: water flow from the pump`)
+  const edits = ['flow_L_min', 'flowGuessed'].map((key) => ({ pointer: `${at.value}/${key}`, value: undefined }))
+  void build.act(edits, `${core.value!.name}: water flow from the pump`)
 }
 
 const pumps = computed(() => pieces.value.filter((p) => p.kind === 'pump'))
@@ -169,7 +172,11 @@ function choose(p: string): void {
   <div class="paper">
     <template v-if="!core || !loop">
       <h2>Water, option {{ build.letter }}</h2>
-      <p class="lead">No core of this option is cooled by water.</p>
+      <p class="lead">
+        No core of this option is cooled by water. <template v-if="airCores.length">Cool it with water instead:</template
+        ><template v-else>Put one in:</template>
+      </p>
+      <p class="lead"><CoolAnotherWay :only="['water and radiator', 'ice tank', 'chilled water', 'raw water']" /></p>
       <p v-if="airCores.length" class="lead">
         <RouterLink class="act" :to="{ name: 'space', params: route.params, query: route.query }">Its cooling air is on Space</RouterLink>
       </p>
@@ -204,9 +211,11 @@ function choose(p: string): void {
       </header>
       <section v-if="!pieces.length" class="plain">
         <p class="lead">
-          Only the flow of this loop is known, by bucket and watch. Draw it out to see what each hose and spigot takes, and where air stays.
+          Only the flow of this loop is given, {{ loop.flowGuessed ? 'and that is a guess' : 'measured by bucket and watch' }}. Draw it out to see
+          what each hose and spigot takes, and where air stays{{ loop.flowGuessed ? '; the flow is then found from the pump' : '' }}.
         </p>
-        <button type="button" class="act" @click="drawOut">draw the loop with usual pieces</button>
+        <button type="button" class="act" :disabled="busy" @click="drawOut">draw the loop with usual pieces</button>
+        <p v-if="failed" class="worse" role="alert">{{ failed }}</p>
       </section>
       <template v-else>
         <LoopDrawing :loop="loop" :view="view" :chosen="index" :place="place" @pick="picked = pieces[$event]?.id" />

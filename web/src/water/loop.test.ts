@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { LoopPiece } from '../document/types'
 import { loopView, waterLoop } from '../testing/cold'
-import { isChamber, newLoopPiece, plan, portHeight, twoLines, usualPieces } from './loop'
+import { isChamber, newLoopPiece, plan, portHeight, twoLines } from './loop'
 
 describe('the loop laid out', () => {
   const loop = waterLoop()
@@ -52,12 +52,6 @@ describe('the loop laid out', () => {
 })
 
 describe('new pieces', () => {
-  it('make a closed loop with each box once', () => {
-    const kinds = usualPieces({ volume_L: 5, radiator: waterLoop().radiator }).map((p) => p.kind)
-    for (const kind of ['tank', 'pump', 'core', 'radiator']) expect(kinds.filter((k) => k === kind)).toHaveLength(1)
-    expect(usualPieces({ volume_L: 5 }).map((p) => p.kind)).not.toContain('radiator')
-  })
-
   it('take the bore and height they are put in at', () => {
     expect(newLoopPiece('ball valve', 'tap', 17, 300)).toEqual({ kind: 'ball valve', name: 'tap', bore_mm: 17, length_mm: 0, height_mm: 300 })
     expect(newLoopPiece('hose', 'hose', 17, 300)).toMatchObject({ bore_mm: 17, length_mm: 600 })

@@ -1,5 +1,5 @@
 import type { LoopView } from '../api/client'
-import { usual, type LoopPiece, type LoopPieceKind, type WaterLoop } from '../document/types'
+import { usual, type LoopPiece, type LoopPieceKind } from '../document/types'
 
 /** Where a piece of a loop is drawn. */
 export interface LoopShape {
@@ -106,43 +106,6 @@ export function twoLines(name: string): [string, string] {
   return [name.slice(0, middle), name.slice(middle + 1)]
 }
 
-/** @returns a drawn-out loop with usual pieces, for one of which only the flow is known */
-export function usualPieces(loop: WaterLoop): LoopPiece[] {
-  const bends = (n: number) => Array.from({ length: n }, () => ({ angle_deg: 90, radius_mm: 40 }))
-  const list: LoopPiece[] = [
-    { kind: 'tank', name: 'header tank', height_mm: 650 },
-    { kind: 'hose', name: 'tank to pump', bore_mm: usual['water/piece'].bore_mm, length_mm: 800, height_mm: 620, bends: bends(1) },
-    {
-      kind: 'pump',
-      name: 'pump',
-      bore_mm: usual['water/piece'].bore_mm,
-      height_mm: 250,
-      speed_pct: usual['water/pump'].speed_pct,
-      efficiency_pct: usual['water/pump'].efficiency_pct,
-      curve: [
-        { flow_L_min: 0, pressure_kPa: 45 },
-        { flow_L_min: 20, pressure_kPa: 32 },
-        { flow_L_min: 40, pressure_kPa: 5 },
-      ],
-    },
-    { kind: 'hose', name: 'pump to core', bore_mm: usual['water/piece'].bore_mm, length_mm: 1200, height_mm: 480, bends: bends(2) },
-    { kind: 'core', name: 'core', height_mm: 520, ports: 'opposite corners', fedFrom: 'bottom', boss: false },
-    {
-      kind: 'hose',
-      name: loop.radiator ? 'core to radiator' : 'core to tank',
-      bore_mm: usual['water/piece'].bore_mm,
-      length_mm: 1200,
-      height_mm: 600,
-      bends: bends(2),
-    },
-  ]
-  if (loop.radiator) {
-    list.push({ kind: 'radiator', name: 'radiator', height_mm: 350 })
-    list.push({ kind: 'hose', name: 'radiator to tank', bore_mm: usual['water/piece'].bore_mm, length_mm: 900, height_mm: 640, bends: bends(1) })
-  }
-  return list
-}
-
 /** @returns a new piece of a kind that fits a bore and stands at a height */
 export function newLoopPiece(kind: LoopPieceKind, name: string, bore: number, height: number): LoopPiece {
   switch (kind) {
@@ -153,7 +116,7 @@ export function newLoopPiece(kind: LoopPieceKind, name: string, bore: number, he
         bore_mm: bore,
         length_mm: 600,
         height_mm: height,
-        bends: [{ angle_deg: 90, radius_mm: Math.max(40, Math.round(1.6 * bore)) }],
+        bends: [{ angle_deg: 90 }],
       }
     case 'pump':
       return {

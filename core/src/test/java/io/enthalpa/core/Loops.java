@@ -102,7 +102,8 @@ public final class Loops {
                 chiller,
                 raw,
                 soak,
-                whileOff);
+                whileOff,
+                false);
     }
 
     /** @return the standard engine with this loop round its core */

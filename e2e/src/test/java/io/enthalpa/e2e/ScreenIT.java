@@ -135,7 +135,7 @@ class ScreenIT extends OnDemo {
         page.openBuild("Juniper").surface("Pipes");
         page.button("Take out bend 1 of transfer pipe").click();
         assertThat(page.raw().getByText("no bends")).isVisible();
-        page.type("transfer pipe outside diameter", "10 mm");
+        page.type("transfer pipe outside diameter", "14 mm");
         assertThat(page.raw().getByText("No answer for this.")).isVisible();
         assertThat(page.raw().getByRole(AriaRole.ALERT).first()).containsText("transfer pipe");
         assertThat(page.raw().getByText("last good answer")).isVisible();

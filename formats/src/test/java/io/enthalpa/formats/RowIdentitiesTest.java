@@ -33,7 +33,7 @@ class RowIdentitiesTest {
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"juniper", "pass-van", "saltline", "pilot-launch", "starter"})
+    @ValueSource(strings = {"juniper", "pass-van", "saltline", "pilot-launch"})
     void everyRowOfAFileGetsOneAndKeepsIt(String name) throws Exception {
         ObjectNode first = BuildFile.normal(demo(name));
         everyRowHasItsOwn(first);

@@ -50,7 +50,7 @@ public final class OptionMonteCarlo {
         add(unknowns, !path.cores().isEmpty(), UncertainInput.CORE_CONDUCTANCE);
         add(unknowns, !path.cores().isEmpty(), UncertainInput.START);
         add(unknowns, air, UncertainInput.COOLING_AIR);
-        add(unknowns, loops.stream().anyMatch(l -> l.measured().isEmpty()), UncertainInput.WATER_FLOW);
+        add(unknowns, loops.stream().anyMatch(l -> l.measured().isEmpty() || l.guessed()), UncertainInput.WATER_FLOW);
         add(unknowns, loops.stream().anyMatch(l -> l.radiator().isPresent()), UncertainInput.RADIATOR_CONDUCTANCE);
         add(
                 unknowns,

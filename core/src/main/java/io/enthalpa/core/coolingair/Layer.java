@@ -23,6 +23,11 @@ public record Layer(String name, Kind kind, double across, double up, double gap
         OIL_COOLER
     }
 
+    /** @return the same place, taken by something of another kind */
+    public Layer withKind(Kind other) {
+        return new Layer(name, other, across, up, gap, this.other);
+    }
+
     public boolean isOther() {
         return kind != Kind.CORE && kind != Kind.RADIATOR;
     }

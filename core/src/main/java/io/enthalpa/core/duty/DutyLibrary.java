@@ -68,6 +68,18 @@ public final class DutyLibrary {
                         1,
                         0,
                         List.of(new Hold(180, 0, OptionalDouble.of(0.98 * limiter), boost), idle(120))),
+                new Entry(
+                        "four hard minutes on a circuit",
+                        "out of the pits, nine pulls between the corners",
+                        10,
+                        1,
+                        0,
+                        List.of(
+                                idle(20),
+                                pull(12, 130, 0.95),
+                                brake(4, 75),
+                                new Repeat(
+                                        8, List.of(hold(4, 75, 0.6, 0.2 * boost), pull(17, 165, 0.95), brake(5, 70))))),
                 new Entry("laps", "twelve laps of 90 s and a lap to cool", 10, 1, 0, laps(90, 6, 190, 80, 12)),
                 new Entry(
                         "hill with a trailer",
@@ -83,6 +95,13 @@ public final class DutyLibrary {
                         1,
                         0,
                         List.of(ramp(20, 130, 0.5, 0.3), hold(3600, 130, 0.5, 0.3 * boost))),
+                new Entry(
+                        "two hours at full load",
+                        "a boat, a machine: steady work without a pause",
+                        10,
+                        1,
+                        0,
+                        List.of(new Hold(7200, 40 / 3.6, OptionalDouble.of(6.0 / 7 * limiter), boost))),
                 new Entry(
                         "sled pull",
                         "staging, 15 s of full load at walking pace, ten minutes to cool",

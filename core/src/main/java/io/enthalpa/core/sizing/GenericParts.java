@@ -17,6 +17,7 @@ import io.enthalpa.core.waterloop.ChillerSpec;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.RadiatorBasis;
 import io.enthalpa.core.waterloop.RadiatorSpec;
+import io.enthalpa.core.waterloop.RawWaterSpec;
 import io.enthalpa.core.waterloop.TankSpec;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.List;
@@ -35,7 +36,6 @@ final class GenericParts {
     private static final double PER_MINUTE = 1e-3 / 60;
     private static final double MILLIMETRES = 5e-3;
     private static final double HALF_LITRE = 0.5 * LITRES;
-    private static final double BRICK_WATER_FLOW = 24 * PER_MINUTE;
 
     private GenericParts() {}
 
@@ -104,8 +104,10 @@ final class GenericParts {
                 new RadiatorBasis.Card(
                         card, 15e3, 20 * PER_MINUTE, 333.15, 5, 298.15, OptionalDouble.empty(), OptionalDouble.empty()),
                 air);
-        return loop(
-                size, round(8 * LITRES * size, HALF_LITRE), Optional.of(radiator), Optional.empty(), Optional.empty());
+        double water = round(8 * LITRES * size, HALF_LITRE);
+        TankSpec header =
+                new TankSpec(round(2 * LITRES * size, HALF_LITRE), false, OptionalDouble.empty(), IceSpec.NONE, false);
+        return loop(size, water, Optional.of(radiator), Optional.of(header), Optional.empty());
     }
 
     /** @param ice kg */
@@ -140,15 +142,34 @@ final class GenericParts {
             Optional<RadiatorSpec> radiator,
             Optional<TankSpec> tank,
             Optional<ChillerSpec> chiller) {
+        return UsualLoop.drawn(size, parts(volume, radiator, tank, chiller, Optional.empty()), 0)
+                .pumped();
+    }
+
+    /** @param engineSpeed rad/s at full load, for the pump that the engine drives */
+    static WaterLoopSpec raw(double size, double engineSpeed) {
+        RawWaterSpec sea = new RawWaterSpec(291.15, 0.15e-3);
+        return UsualLoop.drawn(
+                        size,
+                        parts(
+                                round(6 * LITRES * size, HALF_LITRE),
+                                Optional.empty(),
+                                Optional.empty(),
+                                Optional.empty(),
+                                Optional.of(sea)),
+                        engineSpeed)
+                .pumped();
+    }
+
+    /** Before it is drawn a loop is known by a flow only. */
+    private static WaterLoopSpec parts(
+            double volume,
+            Optional<RadiatorSpec> radiator,
+            Optional<TankSpec> tank,
+            Optional<ChillerSpec> chiller,
+            Optional<RawWaterSpec> raw) {
         return new WaterLoopSpec(
-                GlycolWater.WATER,
-                OptionalDouble.of(BRICK_WATER_FLOW * Math.min(Math.max(size, 0.5), 2.5)),
-                volume,
-                List.of(),
-                radiator,
-                tank,
-                chiller,
-                Optional.empty());
+                GlycolWater.WATER, OptionalDouble.of(20 * PER_MINUTE), volume, List.of(), radiator, tank, chiller, raw);
     }
 
     /** @param nozzles m3/s at full @param boost Pa asked for */

@@ -18,10 +18,14 @@ import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.steady.SteadyResult;
 import io.enthalpa.core.verdict.Verdict;
+import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.DoubleFunction;
+import java.util.function.Function;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Takes an option's pipes and blower, puts another method of cooling in, and finds the smallest size that keeps the target over the duty. */
 public final class MethodSizing {
@@ -44,11 +48,26 @@ public final class MethodSizing {
     private final BuildOption from;
     private final double flow;
     private final FaceAirSpec air;
+    private final boolean inPlace;
 
     /** @throws EnthalpaFault when the option itself has no answer to size by */
     public MethodSizing(Build build, String letter) {
+        this(build, letter, false);
+    }
+
+    /**
+     * @return for another cooling of this very option: what stands in a way of the air goes on standing there, injection on top stays, and
+     *     the option keeps a name of its own
+     * @throws EnthalpaFault as above
+     */
+    public static MethodSizing inPlace(Build build, String letter) {
+        return new MethodSizing(build, letter, true);
+    }
+
+    private MethodSizing(Build build, String letter, boolean inPlace) {
         this.build = build;
         this.from = build.option(letter);
+        this.inPlace = inPlace;
         SteadyResult steady = new Answer(build, letter).steady();
         this.flow = steady.path().flow();
         this.air = Pieces.cores(from.path()).stream()
@@ -69,24 +88,31 @@ public final class MethodSizing {
     }
 
     /** @throws EnthalpaFault when the method has no answer here */
+    public BuildOption option(CoolingMethod method) {
+        BuildOption sized = propose(method).option();
+        answer(sized).steady();
+        return sized;
+    }
+
+    /** @throws EnthalpaFault when the method has no answer here */
     public Proposal propose(CoolingMethod method) {
         double load =
                 flow / GenericParts.FLOW / Math.max(Pieces.cores(from.path()).size(), 1);
         return switch (method) {
-            case NONE -> told(method, option("no cooler", List.copyOf(without(from.path()))));
+            case NONE -> told(method, option(method.title(), List.copyOf(without(from.path()))));
             case AIR ->
                 sized(
                         method,
                         SMALLEST,
                         LARGEST,
-                        s -> cooled("air to air", (name, bore) -> GenericParts.airCore(name, s * load, bore, air)));
+                        s -> cooled(method.title(), (name, bore) -> GenericParts.airCore(name, s * load, bore, air)));
             case WATER_RADIATOR ->
                 sized(
                         method,
                         SMALLEST,
                         LARGEST,
                         s -> cooled(
-                                "water and radiator",
+                                method.title(),
                                 (name, bore) -> GenericParts.waterCore(
                                         name, s * load, bore, GenericParts.withRadiator(s * load, air))));
             case ICE ->
@@ -95,7 +121,7 @@ public final class MethodSizing {
                         1,
                         120,
                         kg -> cooled(
-                                "ice tank",
+                                method.title(),
                                 (name, bore) -> GenericParts.waterCore(
                                         name,
                                         1.3 * load,
@@ -105,18 +131,30 @@ public final class MethodSizing {
             case CHILLER ->
                 sized(
                         method,
-                        5e-3,
-                        80e-3,
+                        5e-3 * Math.max(load, 1),
+                        80e-3 * Math.max(load, 1),
                         volume -> cooled(
-                                "chilled water",
+                                method.title(),
                                 (name, bore) -> GenericParts.waterCore(
                                         name, 1.3 * load, bore, GenericParts.withChiller(load, volume))));
+            case RAW_WATER ->
+                sized(
+                        method,
+                        SMALLEST,
+                        LARGEST,
+                        s -> cooled(
+                                method.title(),
+                                (name, bore) -> GenericParts.waterCore(
+                                        name,
+                                        s * load,
+                                        bore,
+                                        GenericParts.raw(load, build.fullLoad().speed()))));
             case INJECTION ->
                 sized(
                         method,
                         0.02e-3 / 60 * load,
                         2.5e-3 / 60 * load,
-                        q -> option("injection alone", sprayed(without(from.path()), q)));
+                        q -> option(method.title(), sprayed(without(from.path()), q)));
             case INJECTION_ON_TOP ->
                 sized(
                         method,
@@ -124,7 +162,7 @@ public final class MethodSizing {
                         2.5e-3 / 60 * load,
                         q -> new BuildOption(
                                 from.letter(),
-                                from.name() + ", injection on top",
+                                from.name() + ", " + method.title(),
                                 from.boost(),
                                 sprayed(from.path(), q),
                                 from.airWays()));
@@ -133,6 +171,10 @@ public final class MethodSizing {
 
     /** @return whether the method says anything new for this option */
     public boolean applies(CoolingMethod method) {
+        if (method == CoolingMethod.RAW_WATER) {
+            return Pieces.cores(from.path()).stream()
+                    .anyMatch(core -> core.loop().filter(WaterLoopSpec::isOpen).isPresent());
+        }
         return method != CoolingMethod.INJECTION_ON_TOP
                 || !Pieces.cores(from.path()).isEmpty() && from.path().stream().noneMatch(Injection.class::isInstance);
     }
@@ -193,21 +235,45 @@ public final class MethodSizing {
     private BuildOption cooled(String name, CoreMaker maker) {
         List<PathElement> path =
                 Pieces.cores(from.path()).isEmpty() ? inserted(from.path(), maker) : replaced(from.path(), maker);
+        boolean onTop = inPlace && !Pieces.cores(from.path()).isEmpty();
         return option(
                 name,
-                path.stream().filter(piece -> !(piece instanceof Injection)).toList());
+                path.stream()
+                        .filter(piece -> onTop || !(piece instanceof Injection))
+                        .toList());
     }
 
-    /** The ways of the air keep only what does not belong to a core any more: the new cooling takes a share of road speed, so that all methods are asked alike. */
+    /**
+     * In a comparison the ways of the air keep only what belongs to no core, and the new cooling takes a share of road speed, so that all
+     * methods are asked alike. In place the core's air side, or its radiator, stands where that of the old one stood.
+     */
     private BuildOption option(String name, List<PathElement> path) {
         List<AirWaySpec> ways = new ArrayList<>();
         for (AirWaySpec way : from.airWays()) {
-            List<Layer> layers = way.layers().stream().filter(Layer::isOther).toList();
+            List<Layer> layers = way.layers().stream()
+                    .flatMap(layer -> layer.isOther() ? Stream.of(layer) : instead(layer, path).stream())
+                    .toList();
             if (!layers.isEmpty()) {
                 ways.add(way.withLayers(layers));
             }
         }
-        return new BuildOption(from.letter(), name, from.boost(), path, ways);
+        return new BuildOption(from.letter(), named(name), from.boost(), path, ways);
+    }
+
+    private Optional<Layer> instead(Layer layer, List<PathElement> path) {
+        if (!inPlace) {
+            return Optional.empty();
+        }
+        return Pieces.cores(path).stream()
+                .filter(core -> core.name().equals(layer.name()) && airOf(core) != null)
+                .findFirst()
+                .map(core -> layer.withKind(
+                        core.cooling() instanceof CoolingSide.Air ? Layer.Kind.CORE : Layer.Kind.RADIATOR));
+    }
+
+    /** A name that a method gave goes with the method; the user's own stays. */
+    private String named(String name) {
+        return inPlace && !from.name().isBlank() && !CoolingMethod.gives(from.name()) ? from.name() : name;
     }
 
     private static List<PathElement> replaced(List<PathElement> path, CoreMaker maker) {
@@ -220,16 +286,15 @@ public final class MethodSizing {
                 .toList();
     }
 
-    private static List<PathElement> mapped(
-            List<PathElement> path, java.util.function.Function<Core, List<PathElement>> of) {
+    private static List<PathElement> mapped(List<PathElement> path, Function<Core, List<PathElement>> of) {
         return path.stream()
                 .flatMap(piece -> piece instanceof Core core
                         ? of.apply(core).stream()
                         : piece instanceof Parallel pair
-                                ? java.util.stream.Stream.of(pair.withLegs(pair.legs().stream()
+                                ? Stream.of(pair.withLegs(pair.legs().stream()
                                         .map(leg -> new PathElement.Leg(leg.name(), mapped(leg.path(), of)))
                                         .toList()))
-                                : java.util.stream.Stream.of(piece))
+                                : Stream.of(piece))
                 .collect(Collectors.toList());
     }
 

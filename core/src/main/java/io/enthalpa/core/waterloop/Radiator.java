@@ -41,7 +41,7 @@ public sealed interface Radiator {
             .leavesOut("Tubes blocked by scale; wind across the face.");
     double SEA_LEVEL = 101325;
 
-    static Radiator of(RadiatorSpec spec, GlycolWater coolant) {
+    public static Radiator of(RadiatorSpec spec, GlycolWater coolant) {
         return spec.basis() instanceof RadiatorBasis.Card card
                 ? new Rated(spec.size(), card, coolant)
                 : new Tubes(spec.size(), (RadiatorBasis.Geometry) spec.basis(), coolant);

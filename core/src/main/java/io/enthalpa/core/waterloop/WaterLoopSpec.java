@@ -11,7 +11,7 @@ import java.util.OptionalDouble;
  * The water side of a core as it is built.
  *
  * @param coolant  water, or water and glycol
- * @param measured m3/s that really circulates, by bucket and watch; empty to solve it from pump and losses
+ * @param measured m3/s that circulates, by bucket and watch or a guess; empty to solve it from pump and losses
  * @param volume   m3 of water in tank, hoses, core and radiator
  * @param pieces   in the order the water passes them; empty when only the measured flow is known
  * @param radiator gives the heat to air; empty without one
@@ -20,6 +20,7 @@ import java.util.OptionalDouble;
  * @param raw      water that passes once; empty for a closed loop
  * @param soak     W/K between the water and the air round hoses, tank and core; 0 where it is not counted
  * @param whileOff true when its pumps go on while the engine is off
+ * @param guessed  true when the flow given is only a guess
  */
 public record WaterLoopSpec(
         GlycolWater coolant,
@@ -31,7 +32,8 @@ public record WaterLoopSpec(
         Optional<ChillerSpec> chiller,
         Optional<RawWaterSpec> raw,
         double soak,
-        boolean whileOff) {
+        boolean whileOff,
+        boolean guessed) {
     public WaterLoopSpec(
             GlycolWater coolant,
             OptionalDouble measured,
@@ -41,7 +43,7 @@ public record WaterLoopSpec(
             Optional<TankSpec> tank,
             Optional<ChillerSpec> chiller,
             Optional<RawWaterSpec> raw) {
-        this(coolant, measured, volume, pieces, radiator, tank, chiller, raw, 0, true);
+        this(coolant, measured, volume, pieces, radiator, tank, chiller, raw, 0, true, false);
     }
 
     public WaterLoopSpec {
@@ -224,32 +226,50 @@ public record WaterLoopSpec(
         return "%.1f °C".formatted(t - 273.15);
     }
 
+    /** @return the same loop, its flow found from its pump */
+    public WaterLoopSpec pumped() {
+        return new WaterLoopSpec(
+                coolant, OptionalDouble.empty(), volume, pieces, radiator, tank, chiller, raw, soak, whileOff, false);
+    }
+
     /** @return the same loop with another measured flow, m3/s */
     public WaterLoopSpec withMeasured(double flow) {
         return new WaterLoopSpec(
-                coolant, OptionalDouble.of(flow), volume, pieces, radiator, tank, chiller, raw, soak, whileOff);
+                coolant,
+                OptionalDouble.of(flow),
+                volume,
+                pieces,
+                radiator,
+                tank,
+                chiller,
+                raw,
+                soak,
+                whileOff,
+                guessed);
     }
 
     public WaterLoopSpec withVolume(double other) {
-        return new WaterLoopSpec(coolant, measured, other, pieces, radiator, tank, chiller, raw, soak, whileOff);
+        return new WaterLoopSpec(
+                coolant, measured, other, pieces, radiator, tank, chiller, raw, soak, whileOff, guessed);
     }
 
     public WaterLoopSpec withPieces(List<LoopPiece> others) {
-        return new WaterLoopSpec(coolant, measured, volume, others, radiator, tank, chiller, raw, soak, whileOff);
+        return new WaterLoopSpec(
+                coolant, measured, volume, others, radiator, tank, chiller, raw, soak, whileOff, guessed);
     }
 
     public WaterLoopSpec withRadiator(RadiatorSpec other) {
         return new WaterLoopSpec(
-                coolant, measured, volume, pieces, Optional.of(other), tank, chiller, raw, soak, whileOff);
+                coolant, measured, volume, pieces, Optional.of(other), tank, chiller, raw, soak, whileOff, guessed);
     }
 
     public WaterLoopSpec withTank(TankSpec other) {
         return new WaterLoopSpec(
-                coolant, measured, volume, pieces, radiator, Optional.of(other), chiller, raw, soak, whileOff);
+                coolant, measured, volume, pieces, radiator, Optional.of(other), chiller, raw, soak, whileOff, guessed);
     }
 
     public WaterLoopSpec withChiller(ChillerSpec other) {
         return new WaterLoopSpec(
-                coolant, measured, volume, pieces, radiator, tank, Optional.of(other), raw, soak, whileOff);
+                coolant, measured, volume, pieces, radiator, tank, Optional.of(other), raw, soak, whileOff, guessed);
     }
 }

@@ -9,6 +9,7 @@ import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.engine.EngineSpec;
@@ -123,6 +124,47 @@ class MethodSizingTest {
         assertThat(pair.legs())
                 .allSatisfy(leg -> assertThat(((PathElement.Core) leg.path().get(0)).cooling())
                         .isInstanceOf(CoolingSide.Water.class));
+    }
+
+    @Test
+    void inPlaceTheRadiatorStandsWhereTheCoreStoodAndBack() {
+        Systems s = Systems.standard();
+        Build plain = build(s.path().elements(), 325);
+        Ways front = new Ways();
+        front.layers = List.of(Ways.condenser(0.05), front.layers.get(0));
+        BuildOption inWay = new BuildOption("A", "in a way", 90e3, s.path().elements(), List.of(front.spec()));
+        BuildOption wet =
+                MethodSizing.inPlace(plain.withOptions(List.of(inWay)), "A").option(CoolingMethod.WATER_RADIATOR);
+        Layer core = front.layers.get(1);
+        assertThat(wet.airWays().get(0).layers())
+                .containsExactly(front.layers.get(0), core.withKind(Layer.Kind.RADIATOR));
+        assertThat(wet.name()).isEqualTo("in a way");
+        BuildOption dry =
+                MethodSizing.inPlace(plain.withOptions(List.of(wet)), "A").option(CoolingMethod.AIR);
+        assertThat(dry.airWays()).isEqualTo(inWay.airWays());
+        assertThat(MethodSizing.inPlace(plain.withOptions(List.of(wet)), "A")
+                        .option(CoolingMethod.ICE)
+                        .airWays()
+                        .get(0)
+                        .layers())
+                .as("an ice tank stands in no air")
+                .containsExactly(front.layers.get(0));
+    }
+
+    @Test
+    void inPlaceInjectionOnTopStaysAndANameOfAMethodFollowsIt() {
+        Build build = build(Systems.standard().path().elements(), 312);
+        BuildOption onTop = new MethodSizing(build, "A")
+                .propose(CoolingMethod.INJECTION_ON_TOP)
+                .option();
+        BuildOption wet =
+                MethodSizing.inPlace(build.withOptions(List.of(onTop)), "A").option(CoolingMethod.WATER_RADIATOR);
+        assertThat(wet.path()).anyMatch(PathElement.Injection.class::isInstance);
+        BuildOption given = new BuildOption("A", "air to air", 90e3, onTop.path(), List.of());
+        assertThat(MethodSizing.inPlace(build.withOptions(List.of(given)), "A")
+                        .option(CoolingMethod.ICE)
+                        .name())
+                .isEqualTo("ice tank");
     }
 
     @Test

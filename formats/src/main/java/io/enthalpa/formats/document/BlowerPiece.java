@@ -58,11 +58,6 @@ record BlowerPiece(
                         Optional.ofNullable(map).map(m -> m.core(at))));
     }
 
-    /** @return what a blower of a type is called before it has a name of its own */
-    static String usualName(BlowerType type) {
-        return type == BlowerType.TURBO ? "turbo" : Words.of(type) + " blower";
-    }
-
     static BlowerPiece of(PathElement.Blower blower) {
         BlowerSpec b = blower.spec();
         return new BlowerPiece(

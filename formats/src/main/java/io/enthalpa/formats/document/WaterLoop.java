@@ -26,13 +26,15 @@ import org.jspecify.annotations.Nullable;
 @Part(value = "core/water", says = "the water of a core")
 record WaterLoop(
         @Figure(
-                label = "measured water flow",
+                label = "water flow given",
                 min = 0.5,
                 max = 3000,
                 usual = 20,
-                help = "what really circulates: bucket and watch; leave empty to find it from pump and losses")
+                help = "by bucket and watch, or a guess; leave empty to find it from pump and losses")
         @Nullable
         Double flow_L_min,
+
+        @Nullable Boolean flowGuessed,
 
         @Figure(label = "water in all", min = 1, max = 500, usual = 6, help = "tank, hoses, core and radiator")
         double volume_L,
@@ -79,7 +81,8 @@ record WaterLoop(
                     Optional.ofNullable(chiller).map(Chiller::core),
                     Optional.ofNullable(raw).map(RawWater::core),
                     soak_W_K == null ? 0 : soak_W_K,
-                    !Boolean.FALSE.equals(pumpsWhileOff));
+                    !Boolean.FALSE.equals(pumpsWhileOff),
+                    Boolean.TRUE.equals(flowGuessed));
         } catch (EnthalpaFault fault) {
             throw at.inside(fault, "");
         }
@@ -88,6 +91,7 @@ record WaterLoop(
     static WaterLoop of(WaterLoopSpec l) {
         return new WaterLoop(
                 L_MIN.of(l.measured()),
+                l.guessed() ? true : null,
                 L.of(l.volume()),
                 l.soak() > 0 ? l.soak() : null,
                 l.whileOff() ? null : false,

@@ -10,8 +10,10 @@ import io.enthalpa.core.exchanger.FinnedBlock.Construction;
 import io.enthalpa.core.exchanger.PortSide;
 import io.enthalpa.core.loss.FittingLoss;
 import io.enthalpa.core.loss.PipeMaterial;
+import io.enthalpa.core.sizing.CoolingMethod;
 import io.enthalpa.core.waterloop.CorePorts;
 import io.enthalpa.core.waterloop.IceSpec;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -50,6 +52,9 @@ final class Words {
                 "check valve");
         words(CorePorts.Layout.class, "opposite corners", "one end", "middle");
         words(CorePorts.Feed.class, "bottom", "top");
+        words(
+                CoolingMethod.class,
+                Arrays.stream(CoolingMethod.values()).map(CoolingMethod::title).toArray(String[]::new));
         words(IceSpec.Stir.class, "still", "returned over the ice", "sprayed");
         words(Layer.Kind.class, "core", "radiator", "condenser", "engine radiator", "oil cooler");
     }

@@ -24,7 +24,9 @@ final class TypeScript {
         TypeScript made = new TypeScript();
         Set<Class<?>> choices = new LinkedHashSet<>();
         Set<Class<?>> sealed = new LinkedHashSet<>();
-        for (Shape shape : root.all()) {
+        List<Shape> shapes = new ArrayList<>(root.all());
+        shapes.addAll(Shape.of(NewJobDocument.class).all());
+        for (Shape shape : shapes) {
             for (var component : shape.type().getRecordComponents()) {
                 if (Words.has(component.getType())) {
                     choices.add(component.getType());
@@ -33,7 +35,7 @@ final class TypeScript {
             shape.items().stream().map(Item::inside).filter(Class::isInterface).forEach(sealed::add);
         }
         choices.forEach(made::choice);
-        root.all().forEach(made::shape);
+        shapes.forEach(made::shape);
         sealed.forEach(made::union);
         made.usual(root);
         made.usualBlowers();
@@ -125,7 +127,7 @@ final class TypeScript {
             text.append("  '%s': { name: '%s', efficiency_pct: %s, low_pct: %s, high_pct: %s },%n"
                     .formatted(
                             Words.of(type),
-                            BlowerPiece.usualName(type),
+                            type.usualName(),
                             percent(type.usualEfficiency()),
                             percent(type.usualLow()),
                             percent(type.usualHigh())));

@@ -1,8 +1,11 @@
 package io.enthalpa.server.builds;
 
+import io.enthalpa.core.sizing.NewJob;
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.formats.document.NewJobDocument;
 import io.enthalpa.server.builds.BuildStore.Revision;
 import io.enthalpa.server.problem.Asked;
+import io.enthalpa.server.work.Work;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
@@ -35,10 +38,15 @@ import tools.jackson.databind.JsonNode;
 @RestController
 @RequestMapping("/api/builds")
 class BuildController {
-    private final BuildService builds;
+    /** Header in which a page says its name. */
+    private static final String PAGE = "X-Page";
 
-    BuildController(BuildService builds) {
+    private final BuildService builds;
+    private final Work work;
+
+    BuildController(BuildService builds, Work work) {
         this.builds = builds;
+        this.work = work;
     }
 
     /**
@@ -67,8 +75,24 @@ class BuildController {
         }
     }
 
-    /** A document that is not kept. */
-    record StarterView(JsonNode document) {}
+    /**
+     * A document that is not kept.
+     *
+     * @param job    what it was made from
+     * @param duties what a job can be for
+     */
+    record StarterView(JsonNode document, JsonNode job, List<DutyChoice> duties) {
+        static StarterView of(NewJob job) {
+            return new StarterView(
+                    BuildFile.normal(BuildFile.tree(job.build())),
+                    NewJobDocument.tree(job),
+                    job.duties().stream()
+                            .map(entry -> new DutyChoice(entry.name(), entry.says()))
+                            .toList());
+        }
+    }
+
+    record DutyChoice(String name, String says) {}
 
     /** @param name blank to take it away */
     record NameRequest(String name) {}
@@ -96,10 +120,18 @@ class BuildController {
         return created(builds.create(file, change, uid));
     }
 
-    /** A new build on sensible defaults, to be kept once something was entered. */
+    /** A new build for the usual job: what the questions of a new build stand at. */
     @GetMapping("/starter")
     StarterView starter() {
-        return new StarterView(BuildFile.normal(BuildFile.parse(DemoBuilds.text("starter"))));
+        return StarterView.of(NewJob.USUAL);
+    }
+
+    /** A new build for a job; 422 names the answer that cannot be, or why there is no such cooling. */
+    @PostMapping("/starter")
+    StarterView starter(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody JsonNode job) {
+        NewJob asked = NewJobDocument.read(job);
+        return work.now(page, "starter", () -> StarterView.of(asked));
     }
 
     @GetMapping("/{id}")

@@ -65,8 +65,12 @@ class JobController {
         this.jobs = jobs;
     }
 
-    /** @param option the letter asked about */
-    record JobRequest(JsonNode document, String option) {}
+    /**
+     * @param option the letter asked about
+     * @param every  also methods that say nothing new for the option; null for not
+     */
+    record JobRequest(
+            JsonNode document, String option, @Nullable Boolean every) {}
 
     /** {@code spread} or {@code methods}: what has come of it so far. */
     record JobView(
@@ -100,8 +104,9 @@ class JobController {
         Build build = BuildFile.read(Asked.document(request.document()));
         MethodSizing sizing = new MethodSizing(build, Asked.text(request.option(), "option"));
         List<BuildOption> options = build.options();
-        List<CoolingMethod> methods =
-                Arrays.stream(CoolingMethod.values()).filter(sizing::applies).toList();
+        List<CoolingMethod> methods = Arrays.stream(CoolingMethod.values())
+                .filter(m -> Boolean.TRUE.equals(request.every()) || sizing.applies(m))
+                .toList();
         AtomicReferenceArray<ComparedView> lines = new AtomicReferenceArray<>(options.size() + methods.size());
         return view(
                 jobs.start(

@@ -124,7 +124,7 @@ class BuildsTest {
                 .isFalse();
         String uid = java.util.UUID.randomUUID().toString();
         JsonNode copy = server.post(path + "/duplicate?uid=" + uid, "").json();
-        assertThat(copy.at("/document/name").asString()).isEqualTo("Copy of New build");
+        assertThat(copy.at("/document/name").asString()).isEqualTo("Copy of 2.0 L, turbo");
         assertThat(server.post(path + "/duplicate?uid=" + uid, "").json().get("id"))
                 .isEqualTo(copy.get("id"));
         assertThat(server.delete(path).status()).isEqualTo(204);
@@ -226,7 +226,7 @@ class BuildsTest {
         JsonNode build = fresh();
         Reply file = server.get("/api/builds/" + build.get("id") + "/file");
         assertThat(file.raw().headers().firstValue("Content-Disposition").orElse(""))
-                .contains("new-build.enthalpa.json");
+                .contains("2-0-l-turbo.enthalpa.json");
         Reply again = server.post("/api/builds", file.raw().body());
         assertThat(again.status()).isEqualTo(201);
         assertThat(again.json().get("document")).isEqualTo(build.get("document"));
