@@ -20,7 +20,7 @@ import { useSettings } from '../settings/store'
 import HomeBar from '../shell/HomeBar.vue'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
-import { told } from '../verdict/say'
+import { say, told } from '../verdict/say'
 import SmallRidge from './SmallRidge.vue'
 
 /** Five things that anybody knows of a job; beside them what comes of it, and what every other way of cooling would. */
@@ -50,6 +50,8 @@ const headline = computed(() => {
   const verdict = answer.value?.soak?.verdict
   return verdict && build.catalogue ? told(verdict.findings, 'HEADLINE', build.catalogue.sentences, settings.units) : ''
 })
+/** A wish that the blower cannot fulfil is told before anything is opened. */
+const limited = computed(() => answer.value?.steady?.notes.find((n) => n.kind === 'BLOWER_LIMITED'))
 const holds = computed(() => answer.value?.soak?.verdict.outcome === 'HOLDS')
 const lines = computed(() => new Map((comparison.value?.methods ?? []).filter((m) => m.method).map((m) => [m.name, m as ComparedView])))
 
@@ -197,6 +199,7 @@ function figures(method: CoolingMethod): string {
           <template v-else-if="made && answer">
             <p v-if="answer.fault" class="verdict PULLS_TIMING">{{ answer.fault.sentence }}</p>
             <p v-else class="verdict" :class="holds ? 'HOLDS' : 'PULLS_TIMING'">{{ headline }}</p>
+            <p v-if="limited" class="worse">{{ say(limited, build.catalogue.sentences, settings.units) }}</p>
             <p class="lead">
               On {{ made.document.duty.name }} at {{ spoken(made.document.climate.airTemperature_C, 'C', settings.units, 0) }} outside, to stay under
               {{ spoken(made.document.targets.intake_C, 'C', settings.units, 0) }}. Pipes, core and all else are usual ones: correct them on the next

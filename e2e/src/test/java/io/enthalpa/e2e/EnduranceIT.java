@@ -48,8 +48,7 @@ class EnduranceIT extends OnDemo {
     }
 
     private void starter() {
-        page.open("/").link("New build").click();
-        page.saved();
+        page.newBuild();
     }
 
     @Test

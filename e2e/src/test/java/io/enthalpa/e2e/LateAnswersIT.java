@@ -37,7 +37,7 @@ class LateAnswersIT extends OnDemo {
 
     @Test
     void piecesOfADuty() {
-        page.open("/").link("New build").click();
+        page.newBuild();
         page.type("Build", "Bench car").saved().late("/api/", LATE_MS);
         int before = document().at("/duty/pieces").size();
         page.raw()

@@ -305,24 +305,4 @@ class NothingLostIT extends OnDemo {
         assertThat(history()).hasSize(4);
         second.assertNothingWrong();
     }
-
-    @Test
-    void aNewBuildIsKeptOnceSomethingIsEntered() {
-        page.open("/");
-        Locator rows = page.raw().locator("ol > li");
-        assertThat(rows.first()).isVisible();
-        int before = rows.count();
-        page.link("New build").click();
-        assertThat(page.verdict()).isVisible();
-        page.link("All builds").click();
-        assertThat(rows).hasCount(before);
-        page.link("New build").click();
-        page.type("Build", "Mule").saved();
-        assertThat(history()).containsExactly("build \"Mule\"", "new build");
-        page.raw().reload();
-        assertThat(page.raw().locator(".name strong")).hasText("Mule");
-        page.link("All builds").click();
-        assertThat(rows).hasCount(before + 1);
-        page.assertNothingWrong();
-    }
 }

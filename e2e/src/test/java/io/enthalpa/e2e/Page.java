@@ -74,6 +74,19 @@ final class Page {
         return openBuild(((Number) id).longValue());
     }
 
+    /** A new build of the usual answers; ends on its Brief, kept. */
+    Page newBuild() {
+        open("/").link("New build").click();
+        return openNew();
+    }
+
+    /** Opens what the questions of a new build come to. */
+    Page openNew() {
+        button("Open this build").click();
+        PlaywrightAssertions.assertThat(page.locator("[data-station]").first()).isVisible();
+        return saved();
+    }
+
     Page openBuild(long id) {
         open("/build/" + id + "/endurance");
         PlaywrightAssertions.assertThat(page.locator("[data-station]").first()).isVisible();
@@ -107,7 +120,7 @@ final class Page {
         button("Take: laps").click();
         PlaywrightAssertions.assertThat(button("Take: laps")).hasCount(0);
         return saved().surface("Water")
-                .type("measured water flow", "3 L/min")
+                .type("water flow given", "3 L/min")
                 .saved()
                 .surface("Endurance")
                 .saved();

@@ -174,9 +174,7 @@ class PiecesIT extends OnDemo {
     /** From nothing: a blower of another type is called so everywhere, and is renamed like any piece. */
     @Test
     void blowerIsCalledWhatItIs() {
-        page.open("/").link("New build").click();
-        page.saved();
-        page.surface("Brief");
+        page.newBuild();
         page.raw()
                 .getByRole(
                         AriaRole.COMBOBOX,

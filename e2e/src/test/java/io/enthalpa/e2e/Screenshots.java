@@ -121,8 +121,7 @@ public final class Screenshots {
                             new com.microsoft.playwright.options.SelectOption().setLabel("with water behind the core"));
         });
         take("duty", 1280, 800, "dark", page -> {
-            page.open("/").link("New build").click();
-            page.saved().raw().locator("#duty").evaluate("duty => duty.scrollIntoView({ block: 'start' })");
+            page.newBuild().raw().locator("#duty").evaluate("duty => duty.scrollIntoView({ block: 'start' })");
         });
         take(
                 "pipes",
@@ -131,7 +130,7 @@ public final class Screenshots {
                 "light",
                 page -> page.openBuild(van)
                         .surface("Pipes")
-                        .type("hot pipe bore", "2 1/2 in")
+                        .type("hot pipe outside diameter", "2 1/2 in")
                         .saved());
         take("history", 1280, 800, "light", page -> {
             page.openBuild(van)

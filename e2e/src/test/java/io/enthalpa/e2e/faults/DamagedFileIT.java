@@ -190,7 +190,7 @@ class DamagedFileIT {
             if (!read && !card.has("unreadable")) {
                 return false;
             }
-            String expected = card.get("name").asString().equals("New build") ? "edit 60" : "demo build";
+            String expected = card.get("name").asString().equals("2.0 L, turbo") ? "edit 60" : "demo build";
             if (read && !card.get("change").asString().equals(expected)) {
                 return false;
             }

@@ -141,7 +141,7 @@ class BackupTest {
             JsonNode card = second.get("/api/builds")
                     .json()
                     .valueStream()
-                    .filter(c -> c.get("name").asString().equals("New build"))
+                    .filter(c -> c.get("name").asString().equals("2.0 L, turbo"))
                     .findFirst()
                     .orElseThrow();
             String path = "/api/builds/" + card.get("id");

@@ -39,7 +39,7 @@ class RestartTest {
                     .isEqualTo("Kept");
             JsonNode undone = second.post("/api/builds/" + id + "/undo", "", "If-Match", "\"2\"")
                     .json();
-            assertThat(undone.at("/document/name").asString()).isEqualTo("New build");
+            assertThat(undone.at("/document/name").asString()).isEqualTo("2.0 L, turbo");
         }
         try (RunningServer third = new RunningServer(data, false)) {
             JsonNode redone = third.post("/api/builds/" + id + "/redo", "", "If-Match", "\"1\"")

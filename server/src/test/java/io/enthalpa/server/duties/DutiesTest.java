@@ -52,7 +52,7 @@ class DutiesTest {
     void everyDutyOfTheLibraryRunsInTheBuild() {
         JsonNode entries =
                 server.post("/api/duties/library", asked().toString()).json().get("entries");
-        assertThat(entries.size()).isEqualTo(8);
+        assertThat(entries.size()).isEqualTo(10);
         for (JsonNode entry : entries) {
             JsonNode rows = rows(entry.get("duty"));
             assertThat(rows.get("time_s").size())

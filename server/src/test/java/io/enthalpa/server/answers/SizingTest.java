@@ -1,0 +1,136 @@
+package io.enthalpa.server.answers;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A new build from what is asked, and an option cooled another way. */
+class SizingTest extends AnswersOnDemo {
+    private static ObjectNode job(String cooled) {
+        return JsonMapper.shared()
+                .createObjectNode()
+                .put("displacement_L", 3)
+                .put("maxSpeed_rpm", 6500)
+                .put("blower", "screw")
+                .put("blowers", 1)
+                .put("boost_kPa", 70)
+                .put("cooled", cooled)
+                .put("duty", "laps");
+    }
+
+    @ParameterizedTest
+    @ValueSource(
+            strings = {
+                "no cooler",
+                "air to air",
+                "water and radiator",
+                "ice tank",
+                "chilled water",
+                "raw water",
+                "injection alone"
+            })
+    void everyCoolingMakesADocumentThatAnswersAndIsKept(String cooled) {
+        JsonNode made =
+                server.post("/api/builds/starter", job(cooled).toString()).json();
+        assertThat(made.at("/document/options/0/name").asString()).isEqualTo(cooled);
+        assertThat(made.at("/document/options/0/path/1/type").asString()).isEqualTo("screw");
+        assertThat(made.get("job")).isEqualTo(job(cooled));
+        JsonNode answer = preview(made.get("document"), "A").json().at("/answers/0");
+        assertThat(answer.at("/fault").isMissingNode()).isTrue();
+        assertThat(answer.at("/soak/verdict/worst_C").doubleValue())
+                .as(cooled)
+                .isBetween(20.0, cooled.equals("no cooler") || cooled.equals("injection alone") ? 140.0 : 50.0);
+        JsonNode kept = server.post(
+                        "/api/builds?change=new%20build", made.get("document").toString())
+                .json();
+        assertThat(kept.get("document")).isEqualTo(made.get("document"));
+        server.delete("/api/builds/" + kept.get("id"));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "boost_kPa | 900 | boost is 900 kPa; it must lie between 0 and 500 kPa",
+                "displacement_L | 0 | displacement is 0 L",
+                "blowers | 3 | blowers is 3",
+                "cooled | \"wishes\" | expected one of no cooler, air to air",
+                "blower | \"fan\" | expected one of roots-type",
+                "duty | \"nap\" | standing start",
+            })
+    void whatCannotBeIsRefusedByItsField(String field, String value, String words) {
+        ObjectNode job = job("air to air");
+        job.set(field, JsonMapper.shared().readTree(value));
+        var reply = server.post("/api/builds/starter", job.toString());
+        assertThat(reply.status()).isEqualTo(422);
+        assertThat(reply.json().at("/fault/field").asString()).isEqualTo("/" + field);
+        assertThat(reply.json().at("/fault/sentence").asString()).contains(words);
+    }
+
+    private JsonNode cooled(JsonNode document, String option, String cooled) {
+        ObjectNode request = asking(document, option).put("cooled", cooled);
+        return server.post("/api/preview/cooled", request.toString()).json().get("option");
+    }
+
+    private static JsonNode with(JsonNode document, JsonNode option) {
+        ObjectNode changed = (ObjectNode) document.deepCopy();
+        ArrayNode options = changed.putArray("options");
+        options.add(option);
+        return changed;
+    }
+
+    @Test
+    void airBecomesWaterAndWaterAirAgain() {
+        JsonNode wet = cooled(van, "C", "water and radiator");
+        assertThat(wet.at("/path/3/cooledBy").asString()).isEqualTo("water");
+        assertThat(wet.at("/path/3/water/flow_L_min").isMissingNode())
+                .as("its flow is found from its pump")
+                .isTrue();
+        JsonNode document = with(van, wet);
+        assertThat(preview(document, "C")
+                        .json()
+                        .at("/answers/0/steady/loops/0/flow_L_min")
+                        .doubleValue())
+                .isPositive();
+        JsonNode dry = cooled(document, "C", "air to air");
+        assertThat(dry.at("/path/3/cooledBy").asString()).isEqualTo("air");
+        assertThat(dry.get("airWays")).isEqualTo(van.at("/options/2/airWays"));
+        assertThat(preview(with(van, dry), "C").json().at("/answers/0/fault").isMissingNode())
+                .isTrue();
+    }
+
+    @Test
+    void methodThatIsNoneIsRefusedWithThoseThatAre() {
+        var reply = server.post(
+                "/api/preview/cooled", asking(van, "C").put("cooled", "hope").toString());
+        assertThat(reply.status()).isEqualTo(422);
+        assertThat(reply.json().at("/fault/sentence").asString()).contains("ice tank");
+    }
+
+    @Test
+    void aLoopWithAChillerIsDrawnAndOneThatIsNotThereRefused() {
+        JsonNode chilled = cooled(van, "C", "chilled water");
+        ObjectNode water = (ObjectNode) chilled.at("/path/3/water");
+        water.remove("pieces");
+        water.put("flow_L_min", 18).put("flowGuessed", true);
+        JsonNode document = with(van, chilled);
+        ObjectNode request = asking(document, "C").put("place", "/path/3");
+        JsonNode drawn = server.post("/api/preview/drawn-loop", request.toString())
+                .json()
+                .at("/option/path/3/water");
+        assertThat(drawn.get("pieces").findValuesAsString("kind")).contains("chiller", "tank", "pump", "core");
+        assertThat(drawn.has("flow_L_min")).isFalse();
+        assertThat(server.post(
+                                "/api/preview/drawn-loop",
+                                request.put("place", "/path/2").toString())
+                        .status())
+                .isEqualTo(422);
+    }
+}
