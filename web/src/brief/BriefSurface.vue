@@ -14,6 +14,7 @@ import TextField from '../ui/TextField.vue'
 import BaySection from './BaySection.vue'
 import GearingSection from './GearingSection.vue'
 import SensorFields from './SensorFields.vue'
+import PieceWall from '../pipes/PieceWall.vue'
 import DutyEditor from '../duty/DutyEditor.vue'
 
 /** What the job is: asked in the order people think, filled in from the start. */
@@ -130,6 +131,9 @@ function pickBanks(count: string): void {
         <NumberField part="targets" name="timingPull_C" pointer="/targets/timingPull_C" />
         <SensorFields />
       </section>
+    </div>
+    <DutyEditor />
+    <div class="columns">
       <section>
         <h2>Full load, where the charge line is drawn</h2>
         <NumberField part="fullLoad" name="engineSpeed_rpm" pointer="/fullLoad/engineSpeed_rpm" label="engine speed" of="full load" />
@@ -166,6 +170,8 @@ function pickBanks(count: string): void {
         <TextField label="called" :pointer="`${at}${p.at}/name`" required :longest="60" :of="plenums.length > 1 ? p.piece.name : 'plenum'" />
         <NumberField part="plenum" name="bore_mm" :pointer="`${at}${p.at}/bore_mm`" :of="plenums.length > 1 ? p.piece.name : undefined" />
         <NumberField part="plenum" name="volume_L" :pointer="`${at}${p.at}/volume_L`" :of="plenums.length > 1 ? p.piece.name : undefined" optional />
+        <PieceWall v-if="build.document!.bay" :piece="p.piece" :at="`${at}${p.at}`" />
+        <p v-else class="said">Its metal counts where the engine bay is known.</p>
       </section>
       <section>
         <h2>Names</h2>
@@ -175,7 +181,6 @@ function pickBanks(count: string): void {
       </section>
     </div>
     <BlowerMapPanel v-for="b in blowers" :key="b.at" :blower="b" />
-    <DutyEditor />
   </div>
 </template>
 
