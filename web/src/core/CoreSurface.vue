@@ -239,6 +239,8 @@ function divided(value: string): void {
         <section>
           <h2>Tanks and ports</h2>
           <NumberField part="core" name="portBore_mm" :pointer="`${at}/portBore_mm`" />
+          <NumberField part="core" name="outletBore_mm" :pointer="`${at}/outletBore_mm`" optional empty="the same" />
+          <NumberField part="core" name="portStub_mm" :pointer="`${at}/portStub_mm`" optional />
           <NumberField part="core" name="tankDepth_mm" :pointer="`${at}/tankDepth_mm`" optional :empty="`${core.portBore_mm} mm, the port`" />
           <ChoiceField label="inlet port" :pointer="`${at}/portPlace`" :choices="places" fallback="middle" :of="core.name" />
           <ChoiceField

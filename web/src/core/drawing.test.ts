@@ -16,7 +16,8 @@ describe('core drawing', () => {
   it('is to scale: block, tanks and ports add up', () => {
     const s = coreShape(core({ inletTowards: 'left' }))
     expect(s.block).toMatchObject({ w: 500, h: 240 })
-    expect(s.whole.w).toBe(500 + 2 * 50 + 2 * 30)
+    expect(s.whole.w).toBe(500 + 2 * 50 + 2 * 40)
+    expect(coreShape(core({ inletTowards: 'left', portStub_mm: 12 })).whole.w).toBe(500 + 2 * 50 + 2 * 12)
     expect(s.ports).toHaveLength(2)
     expect(s.ports.every((p) => p.h === 60)).toBe(true)
   })
@@ -48,6 +49,17 @@ describe('core drawing', () => {
     expect(s.ports.map((p) => p.x)).toEqual([0, 0])
     expect(s.tanks[1]!.role).toBe('turn')
     expect(s.way).toHaveLength(4)
+  })
+
+  it('draws an outlet of its own bore, and a block without tanks as it is', () => {
+    const s = coreShape(core({ inletTowards: 'left', outletBore_mm: 76 }))
+    expect(s.ports.map((p) => [p.role, p.h])).toEqual([
+      ['in', 60],
+      ['out', 76],
+    ])
+    const bare = coreShape(core({ inletTowards: 'up', tankDepth_mm: 0 }))
+    expect(bare.ports).toEqual([])
+    expect(bare.whole).toEqual({ x: 0, y: 0, w: 240, h: 500 })
   })
 
   it('draws two outlets for two banks and ports at the tank ends', () => {

@@ -1,4 +1,4 @@
-import type { CorePiece, PortSide } from '../document/types'
+import { usual, type CorePiece, type PortSide } from '../document/types'
 
 /** A rectangle in mm on the sheet, y downwards. */
 export interface Rect {
@@ -47,7 +47,10 @@ export function coreShape(core: CorePiece): CoreShape {
   const H = core.height_mm
   const T = core.tankDepth_mm ?? core.portBore_mm
   const p = core.portBore_mm
-  const stub = Math.max(0.5 * p, 14)
+  const bore = { in: p, out: core.outletBore_mm ?? p }
+  // A block without tanks is fed over its whole face: no ports stand out.
+  const open = T === 0
+  const stub = open ? 0 : (core.portStub_mm ?? usual.core.portStub_mm)
   const side = core.inletTowards ?? 'right'
   const two = isTwoPass(core)
   const outlets = core.outlets ?? 1
@@ -75,17 +78,20 @@ export function coreShape(core: CorePiece): CoreShape {
     const [x2, y2] = turn(ub, vb)
     return { x: Math.min(x1, x2), y: Math.min(y1, y2), w: Math.abs(x2 - x1), h: Math.abs(y2 - y1) }
   }
-  const facing = (role: 'in' | 'out', atInlet: boolean, v: number): Port => ({
-    role,
-    ...(atInlet ? rect(0, u0, v - p / 2, v + p / 2) : rect(u3, length, v - p / 2, v + p / 2)),
-  })
+  const facing = (role: 'in' | 'out', atInlet: boolean, v: number): Port => {
+    const half = bore[role] / 2
+    return { role, ...(atInlet ? rect(0, u0, v - half, v + half) : rect(u3, length, v - half, v + half)) }
+  }
   const atEnd = (role: 'in' | 'out', ua: number, ub: number, top: boolean): Port => {
     const middle = (ua + ub) / 2
-    return { role, ...(top ? rect(middle - p / 2, middle + p / 2, -stub, 0) : rect(middle - p / 2, middle + p / 2, H, H + stub)) }
+    const half = bore[role] / 2
+    return { role, ...(top ? rect(middle - half, middle + half, -stub, 0) : rect(middle - half, middle + half, H, H + stub)) }
   }
 
   const ports: Port[] = []
-  if (two) {
+  if (open) {
+    // nothing to draw
+  } else if (two) {
     ports.push(facing('in', true, 0.25 * H), facing('out', true, 0.75 * H))
   } else {
     const shift = core.portPlace === 'offset' ? Math.min(0.25 * H, Math.max(H / 2 - p / 2, 0)) : 0

@@ -58,7 +58,7 @@ export function boreOf(piece: Piece): number {
     case 'blower':
       return piece.outletBore_mm
     case 'core':
-      return piece.portBore_mm
+      return piece.outletBore_mm ?? piece.portBore_mm
     case 'pipe':
       return pipeBore(piece)
     case 'pair':

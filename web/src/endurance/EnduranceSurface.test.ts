@@ -95,7 +95,13 @@ describe('the endurance surface', () => {
       methods: [
         line({ name: 'no cooler', method: 'NONE', meets: false, worst_C: 150 }),
         line({ letter: 'A', name: 'first', worst_C: 52, meets: false }),
-        line({ name: 'ice tank', method: 'ICE', iceToFetch_kg: 12.3, condensed_g: 40, option: { letter: 'A', name: 'ice tank', boost_kPa: 90, path: [] } }),
+        line({
+          name: 'ice tank',
+          method: 'ICE',
+          iceToFetch_kg: 12.3,
+          condensed_g: 40,
+          option: { letter: 'A', name: 'ice tank', boost_kPa: 90, path: [] },
+        }),
       ] as JobView['methods'],
     })
     await flushPromises()

@@ -6,7 +6,7 @@ import { temperatureColour } from '../chargeline/colour'
 import type { AirWay, BuildOption } from '../document/types'
 import { figure, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
-import { gaps, sideView, sizeOf, spread } from './stack'
+import { attached, gaps, sideView, sizeOf, spread } from './stack'
 
 /** The stack from the side and from the front, both to one scale: what stands before what, and how warm the air is between. */
 const props = defineProps<{ way: AirWay; view?: AirWayView; option: BuildOption; chosen: number }>()
@@ -24,16 +24,26 @@ const TOP = 40
 
 const side = computed(() => sideView(props.way, props.option))
 const walls = computed(() => props.way.opening.walls ?? [])
+/** How far anything reaches from the middle, tanks and ports that stand outside the space too. */
+const reach = computed(() => {
+  const parts = props.way.layers.flatMap((l) =>
+    attached(l, props.option).map((a) => ({ x: l.across_mm + a.left, y: l.up_mm + a.top, w: a.width, h: a.height })),
+  )
+  return {
+    across: Math.max(props.way.spaceWidth_mm / 2, ...parts.flatMap((a) => [-a.x, a.x + a.w])),
+    up: Math.max(props.way.spaceHeight_mm / 2, ...parts.flatMap((a) => [a.y, a.h - a.y])),
+  }
+})
 /** One scale for both views. */
 const scale = computed(() => {
-  const tall = Math.max(props.way.spaceHeight_mm, props.way.opening.height_mm * 1.1)
-  const across = AHEAD + side.value.depth + BEHIND + props.way.spaceWidth_mm + 60
+  const tall = Math.max(2 * reach.value.up, props.way.opening.height_mm * 1.1)
+  const across = AHEAD + side.value.depth + BEHIND + 2 * reach.value.across + 60
   return Math.min((GROUND - TOP - 34) / tall, (wide.value - 120) / across)
 })
 const middle = computed(() => (TOP + GROUND) / 2 + 3)
 const y = (up: number) => middle.value - up * scale.value
 /** The side view takes what room the front view leaves. */
-const frontWidth = computed(() => props.way.spaceWidth_mm * scale.value)
+const frontWidth = computed(() => 2 * reach.value.across * scale.value)
 const frontX = computed(() => wide.value - 14 - frontWidth.value / 2)
 const sideRoom = computed(() => wide.value - frontWidth.value - 64)
 const origin = computed(() => Math.max(AHEAD * scale.value + 8, (sideRoom.value - (side.value.depth + BEHIND - AHEAD) * scale.value) / 2))
@@ -54,7 +64,7 @@ const captions = computed(() => {
 const layers = computed(() =>
   props.way.layers.map((layer, index) => {
     const size = sizeOf(layer, props.option)
-    return { layer, index, size, view: props.view?.layers[index] }
+    return { layer, index, size, view: props.view?.layers[index], attached: attached(layer, props.option) }
   }),
 )
 const opening = computed(() => props.way.opening)
@@ -178,7 +188,13 @@ const openingWords = computed(() => {
       </g>
 
       <!-- from the front -->
-      <rect class="space" :x="fx(-way.spaceWidth_mm / 2)" :y="y(way.spaceHeight_mm / 2)" :width="frontWidth" :height="way.spaceHeight_mm * scale" />
+      <rect
+        class="space"
+        :x="fx(-way.spaceWidth_mm / 2)"
+        :y="y(way.spaceHeight_mm / 2)"
+        :width="way.spaceWidth_mm * scale"
+        :height="way.spaceHeight_mm * scale"
+      />
       <template v-for="l in [...layers].reverse()" :key="`f${l.index}`">
         <g v-if="l.size" class="outline" :class="{ chosen: l.index === chosen }" @click="emit('pick', l.index)">
           <rect
@@ -188,6 +204,15 @@ const openingWords = computed(() => {
             :height="l.size.height * scale"
             :fill="l.view ? temperatureColour(l.view.airIn_C) : 'none'"
             fill-opacity="0.4"
+          />
+          <rect
+            v-for="(a, k) in l.attached"
+            :key="k"
+            class="attached"
+            :x="fx(l.layer.across_mm + a.left)"
+            :y="y(l.layer.up_mm + a.top)"
+            :width="a.width * scale"
+            :height="a.height * scale"
           />
         </g>
       </template>
@@ -235,6 +260,10 @@ svg {
   font-size: var(--s2);
   font-weight: 600;
   fill: var(--ink-2);
+}
+.attached {
+  fill: var(--sheet);
+  fill-opacity: 0.6;
 }
 .space {
   fill: none;

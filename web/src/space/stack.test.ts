@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { apply } from '../document/edit'
-import type { BuildDocument, BuildOption } from '../document/types'
-import { waysWithout } from '../document/pieces'
+import type { BuildDocument, BuildOption, CorePiece } from '../document/types'
+import { newPiece, waysWithout } from '../document/pieces'
 import { airWay, waterCore, wayView } from '../testing/cold'
 import { counted, usualPath } from '../testing/surface'
-import { fitted, gaps, newWay, OTHERS, reorder, sideView, sizeOf, spread, unplaced } from './stack'
+import { attached, fitted, gaps, newWay, OTHERS, reorder, sideView, sizeOf, spread, unplaced } from './stack'
 
 const option = (ways = [airWay()]): BuildOption => ({ letter: 'A', name: 'first', boost_kPa: 90, path: usualPath(), airWays: ways })
 
@@ -70,5 +70,20 @@ describe('the stack', () => {
     expect(waysWithout(counted([airWay()]), 'core')).toEqual(['/airWays/#r1/layers/#r2'])
     const only = { ...airWay(), layers: [airWay().layers[1]!] }
     expect(waysWithout(counted([only]), 'core')).toEqual(['/airWays/#r1'])
+  })
+
+  it('stands a core on end with its tanks over and under it', () => {
+    const core = newPiece('core', 60, 'core') as CorePiece
+    Object.assign(core, { width_mm: 500, height_mm: 240, depth_mm: 80, tankDepth_mm: 50, inletTowards: 'up' })
+    const option = { letter: 'A', name: 'A', boost_kPa: 100, path: [core] }
+    const layer = { kind: 'core' as const, name: 'core', across_mm: 0, up_mm: 0, gap_mm: 10 }
+    expect(sizeOf(layer, option)).toEqual({ width: 240, height: 500, depth: 80 })
+    expect(attached(layer, option)).toEqual([
+      { left: -120, top: 300, width: 240, height: 50 },
+      { left: -120, top: -250, width: 240, height: 50 },
+      { left: -30, top: 340, width: 60, height: 40 },
+      { left: -30, top: -300, width: 60, height: 40 },
+    ])
+    expect(newWay('front', { kind: 'core', core })).toMatchObject({ spaceWidth_mm: 290, spaceHeight_mm: 700 })
   })
 })

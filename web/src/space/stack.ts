@@ -1,6 +1,7 @@
 import type { AirWayView } from '../api/client'
 import type { Edit } from '../document/edit'
 import { usual, type AirLayer, type AirWay, type BuildOption, type CorePiece } from '../document/types'
+import { coreShape } from '../core/drawing'
 import { ofKind } from '../document/pieces'
 
 export interface Box {
@@ -13,8 +14,26 @@ export interface Box {
 export function sizeOf(layer: AirLayer, option: BuildOption): Box | undefined {
   if (layer.kind !== 'core' && layer.kind !== 'radiator') return { width: layer.width_mm!, height: layer.height_mm!, depth: layer.depth_mm! }
   const core = ofKind(option, 'core').find((c) => c.piece.name === layer.name)?.piece
-  const part = layer.kind === 'core' ? core : core?.water?.radiator
-  return part && { width: part.width_mm, height: part.height_mm, depth: part.depth_mm }
+  return core && standing(layer.kind, core)
+}
+
+/** @returns mm of a core or its radiator as it stands: a core on end is as high as it is long along the charge */
+function standing(kind: 'core' | 'radiator', core: CorePiece): Box | undefined {
+  const part = kind === 'core' ? core : core.water?.radiator
+  if (!part) return undefined
+  const onEnd = kind === 'core' && (core.inletTowards === 'up' || core.inletTowards === 'down')
+  const [width, height] = onEnd ? [part.height_mm, part.width_mm] : [part.width_mm, part.height_mm]
+  return { width, height, depth: part.depth_mm }
+}
+
+/** @returns tanks and port stubs of a core layer from the front, mm from the middle of its block, y upwards; none of anything else */
+export function attached(layer: AirLayer, option: BuildOption): { left: number; top: number; width: number; height: number }[] {
+  const core = layer.kind === 'core' ? ofKind(option, 'core').find((c) => c.piece.name === layer.name)?.piece : undefined
+  if (!core) return []
+  const shape = coreShape(core)
+  const x = shape.block.x + shape.block.w / 2
+  const y = shape.block.y + shape.block.h / 2
+  return [...shape.tanks.map((t) => t.rect), ...shape.ports].map((r) => ({ left: r.x - x, top: y - r.y, width: r.w, height: r.h }))
 }
 
 /** A layer in the side view: x rearward from the opening, y up, mm. */
@@ -88,15 +107,18 @@ export function unplaced(option: BuildOption): { kind: 'core' | 'radiator'; core
 
 /** @returns a way of usual proportions round what it is to cool */
 export function newWay(name: string, inside: { kind: 'core' | 'radiator'; core: CorePiece }): AirWay {
-  const part = inside.kind === 'core' ? inside.core : inside.core.water!.radiator!
+  const part = standing(inside.kind, inside.core)!
+  // Tanks and stubs want their room too.
+  const shape = coreShape(inside.core).whole
+  const whole = inside.kind === 'core' ? { width: shape.w, height: shape.h } : part
   const round = (v: number) => Math.round(v / 10) * 10
   return {
     name,
-    spaceWidth_mm: round(part.width_mm * 1.2),
-    spaceHeight_mm: round(part.height_mm * 1.3),
+    spaceWidth_mm: round(Math.max(part.width * 1.2, whole.width * 1.03)),
+    spaceHeight_mm: round(Math.max(part.height * 1.3, whole.height * 1.03)),
     opening: {
-      width_mm: round(part.width_mm * 0.9),
-      height_mm: round(part.height_mm * 0.6),
+      width_mm: round(part.width * 0.9),
+      height_mm: round(part.height * 0.6),
       pressure_pct: usual['airWay/opening'].pressure_pct,
       open_pct: usual['airWay/opening'].open_pct,
       roundedLip: false,
@@ -105,7 +127,7 @@ export function newWay(name: string, inside: { kind: 'core' | 'radiator'; core: 
     seal_pct: usual.airWay.seal_pct,
     ducted: false,
     layers: [{ kind: inside.kind, name: inside.core.name, across_mm: 0, up_mm: 0, gap_mm: 60 }],
-    exit: { area_cm2: Math.round((part.width_mm * part.height_mm) / 100), pressure_pct: usual['airWay/exit'].pressure_pct },
+    exit: { area_cm2: Math.round((part.width * part.height) / 100), pressure_pct: usual['airWay/exit'].pressure_pct },
     recirculation_pct: usual.airWay.recirculation_pct,
   }
 }

@@ -64,6 +64,7 @@ public final class Systems {
     public PipeWallSpec coldWall;
 
     public double bayShare;
+    public PortSide inletTowards = PortSide.RIGHT;
 
     public static Systems standard() {
         return new Systems();
@@ -129,7 +130,7 @@ public final class Systems {
                 basis == null ? card() : basis,
                 arrangement,
                 EndTankSpec.usual(portBore),
-                PortSide.RIGHT);
+                inletTowards);
     }
 
     private RatingCard card() {

@@ -235,6 +235,11 @@ public sealed interface PathElement {
 
         @Override
         public double bore() {
+            return spec.tanks().outletBore();
+        }
+
+        @Override
+        public double inletBore() {
             return spec.portBore();
         }
     }

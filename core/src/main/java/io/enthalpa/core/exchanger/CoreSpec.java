@@ -8,7 +8,7 @@ package io.enthalpa.core.exchanger;
  * @param basis        how it is known: rating card or geometry
  * @param arrangement  how charge and coolant meet
  * @param tanks        at both ends
- * @param inletTowards how the core is turned; changes nothing but the drawing and where water and air bubbles go
+ * @param inletTowards how the core is turned: which way the tank with the inlet looks
  */
 public record CoreSpec(
         String construction,
@@ -17,6 +17,16 @@ public record CoreSpec(
         Effectiveness arrangement,
         EndTankSpec tanks,
         PortSide inletTowards) {
+    /** @return whether it is turned on end: the charge runs up or down */
+    public boolean isOnEnd() {
+        return inletTowards == PortSide.UP || inletTowards == PortSide.DOWN;
+    }
+
+    /** @return the finned block as it stands in the car: what runs along the charge is its height when it is turned on end */
+    public CoreSize standing() {
+        return isOnEnd() ? new CoreSize(size.height(), size.width(), size.depth()) : size;
+    }
+
     /** @return m */
     public double portBore() {
         return tanks.portBore();

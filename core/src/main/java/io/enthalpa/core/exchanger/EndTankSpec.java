@@ -6,15 +6,26 @@ import io.enthalpa.core.fault.FaultKind;
 /**
  * The tanks at both ends of a core.
  *
- * @param portBore  m, of each port
- * @param depth     m, from the block's face to the back of the tank
+ * @param portBore m, of the inlet port
+ * @param depth     m, from the block's face to the back of the tank; 0 without tanks, where the block is fed over its whole face
  * @param place     where the inlet port stands on its tank
  * @param divided   true when a vane in the inlet parts the stream to both halves of the tank
  * @param blocked   share of the passages that get no air: a boss, a weld, dirt; 0 to 0.9
  * @param outlets   1, or 2 for two banks
+ * @param outletBore m, of each outlet port
+ * @param stub      m, that a port stands out of its tank
  */
 public record EndTankSpec(
-        double portBore, double depth, PortPlace place, boolean divided, double blocked, int outlets) {
+        double portBore,
+        double depth,
+        PortPlace place,
+        boolean divided,
+        double blocked,
+        int outlets,
+        double outletBore,
+        double stub) {
+    /** Spigot for a hose and its clamp, m: common practice, no source. */
+    public static final double USUAL_STUB = 40e-3;
     /** A port wider than this many core depths cannot be blended into the tank (common practice, no source). */
     private static final double WIDEST_PORT = 1.6;
 
@@ -28,32 +39,65 @@ public record EndTankSpec(
         END
     }
 
+    /** @return with one outlet like the inlet, on usual stubs */
+    public static EndTankSpec alike(
+            double portBore, double depth, PortPlace place, boolean divided, double blocked, int outlets) {
+        return new EndTankSpec(portBore, depth, place, divided, blocked, outlets, portBore, USUAL_STUB);
+    }
+
     /** @return usual tanks for a port: as deep as the port, the port in the middle */
     public static EndTankSpec usual(double portBore) {
-        return new EndTankSpec(portBore, portBore, PortPlace.MIDDLE, false, 0, 1);
+        return alike(portBore, portBore, PortPlace.MIDDLE, false, 0, 1);
     }
 
     public double portArea() {
         return Math.PI / 4 * portBore * portBore;
     }
 
+    /** @return m2 of all outlets */
+    public double outletArea() {
+        return outlets * Math.PI / 4 * outletBore * outletBore;
+    }
+
+    /** @return whether the block is fed over its whole face */
+    public boolean isOpen() {
+        return depth == 0;
+    }
+
+    /**
+     * Loss into the outlet ports on the inlet port's velocity head, half of what is left of their area; {@link TankEffect}.
+     *
+     * @param outlets m2 of all of them together
+     */
+    double outletHeads(CoreSize size, double outlets) {
+        double share = Math.min(outlets / size.chargeSection(), 0.95);
+        return 0.5 * (1 - share) * Math.pow(portArea() / outlets, 2);
+    }
+
     /** @throws EnthalpaFault {@link FaultKind#CONTRADICTION} when a port is larger than the tank it should stand on */
     public EndTankSpec checkedFor(CoreSize size) {
-        double room = Math.min(WIDEST_PORT * size.depth(), outlets == 2 ? size.height() / 2 : size.height());
-        if (portBore > room) {
+        if (!isOpen()) {
+            check(size, portBore, 1, "portBore", "core port bore");
+            check(size, outletBore, outlets, "outletBore", "core outlet bore");
+        }
+        return this;
+    }
+
+    private static void check(CoreSize size, double bore, int beside, String field, String label) {
+        double room = Math.min(WIDEST_PORT * size.depth(), size.height() / beside);
+        if (bore > room) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,
-                    "portBore",
-                    "core port bore",
-                    "%.0f mm".formatted(portBore * 1000),
+                    field,
+                    label,
+                    "%.0f mm".formatted(bore * 1000),
                     "at most %.0f mm on a tank for a core %.0f mm high and %.0f mm deep%s"
                             .formatted(
                                     room * 1000,
                                     size.height() * 1000,
                                     size.depth() * 1000,
-                                    outlets == 2 ? " with two outlets" : ""),
+                                    beside == 2 ? " with two outlets" : ""),
                     "Take a smaller port or a deeper core.");
         }
-        return this;
     }
 }

@@ -129,15 +129,30 @@ public final class RatedCore implements CoreModel {
         return CoolantLoss.water(card.coolantLoss().orElse(SILENT_WATER_LOSS), ratio, coolant, t);
     }
 
-    /** That of the card, times passage flow to its exponent, over density, times passage length. */
+    /** What other outlets than one like the inlet, which the card was measured with, add or save; Pa times kg/m3. */
+    private double outlets(double flow) {
+        EndTankSpec tanks = spec.tanks();
+        if (tanks.isOpen()) {
+            return 0;
+        }
+        double port = flow / tanks.portArea();
+        return port
+                * port
+                / 2
+                * (tanks.outletHeads(spec.size(), tanks.outletArea())
+                        - tanks.outletHeads(spec.size(), tanks.portArea()));
+    }
+
+    /** That of the card, times passage flow to its exponent, over density, times passage length; other outlets than the card's counted. */
     @Override
     public double loss(double flow, double densityIn, double densityOut, double meanT) {
-        return referenceLoss
+        double block = referenceLoss
                 * Math.pow(exchanger.hotFlowRatio(flow), lossExponent)
                 * 2
                 / (densityIn + densityOut)
                 * spec.size().width()
                 / card.size().width();
+        return Math.max(block + outlets(flow) / densityOut, 0);
     }
 
     @Override

@@ -38,6 +38,8 @@ public record TankEffect(double inletK, double outletK, double jetSpread, double
     private static final double PARABOLA = 0.3;
 
     private static final double WORST = 0.8;
+    /** Of a block that is fed over its whole face. */
+    private static final TankEffect NONE = new TankEffect(0, 0, 0, 0, 0);
     /** Film grows as flow to the 0.6: its conductance per flow falls as flow to -0.4. */
     private static final double THINNING = -0.4;
 
@@ -48,6 +50,9 @@ public record TankEffect(double inletK, double outletK, double jetSpread, double
      * @param passageArea m2, free section of one pass
      */
     static TankEffect of(EndTankSpec tanks, CoreSize size, double blockLoss, double passageArea) {
+        if (tanks.isOpen()) {
+            return NONE;
+        }
         double port = tanks.portArea();
         double area = Math.min(port / size.chargeSection(), 0.95);
         double section = tanks.depth() * size.depth();
@@ -60,12 +65,9 @@ public record TankEffect(double inletK, double outletK, double jetSpread, double
                 : Math.sqrt(area * (1 - area)) / (port * port) / (LOSS_EXPONENT * block) * (tanks.divided() ? 0.5 : 1);
         double header = PARABOLA * tankHead / (LOSS_EXPONENT * block);
         double tankInPortHeads = end ? tankHead * port * port : 0;
-        double outletArea = tanks.outlets() * port;
-        double out = Math.min(outletArea / size.chargeSection(), 0.95);
-        double outletHeads = Math.pow(port / outletArea, 2);
         return new TankEffect(
                 (1 - area) * (1 - area) + tankInPortHeads,
-                (0.5 * (1 - out) + tankInPortHeads) * outletHeads,
+                tanks.outletHeads(size, tanks.outletArea()) + tankInPortHeads / (tanks.outlets() * tanks.outlets()),
                 jet,
                 header,
                 Math.min(Math.hypot(jet, header), WORST));

@@ -3,6 +3,8 @@ package io.enthalpa.core.notes;
 import io.enthalpa.core.chargepath.Ambient;
 import io.enthalpa.core.coolingair.AirFlow;
 import io.enthalpa.core.coolingair.Layer;
+import io.enthalpa.core.exchanger.CoreOutline;
+import io.enthalpa.core.exchanger.CoreSpec;
 import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.notes.Note.Kind;
 import io.enthalpa.core.place.Spot;
@@ -15,6 +17,7 @@ import io.enthalpa.core.waterloop.LoopHeights;
 import io.enthalpa.core.waterloop.LoopPiece;
 import io.enthalpa.core.waterloop.PieceLoss;
 import java.util.List;
+import java.util.Optional;
 
 /** What a user should know about water and cooling air at a steady point. */
 final class ColdNotes {
@@ -24,6 +27,8 @@ final class ColdNotes {
     private static final double WALLED = 0.5;
     private static final double BYPASS = 0.25;
     private static final double PREHEATED = 3;
+    /** m that nobody measures. */
+    private static final double NEGLIGIBLE = 0.5e-3;
     /** K/s worth a word. */
     private static final double WARMING = 1e-4;
 
@@ -44,6 +49,32 @@ final class ColdNotes {
         }
         for (int w = 0; w < result.ways().size(); w++) {
             way(notes, result.ways().get(w), w);
+            room(notes, result, w);
+        }
+    }
+
+    /** What reaches out of the space: a core with its tanks and stubs, anything else by its own size. */
+    private static void room(List<Note> notes, SteadyResult result, int number) {
+        AirWayResult way = result.ways().get(number);
+        for (int k = 0; k < way.layers().size(); k++) {
+            Layer layer = way.spec().layers().get(k);
+            AirWayResult.LayerResult size = way.layers().get(k);
+            Optional<CoreSpec> core = layer.kind() == Layer.Kind.CORE ? result.spec(layer.name()) : Optional.empty();
+            CoreOutline outline =
+                    core.map(CoreOutline::of).orElseGet(() -> CoreOutline.bare(size.width(), size.height()));
+            double outside = outline.outside(
+                    layer.across(),
+                    layer.up(),
+                    way.spec().spaceWidth(),
+                    way.spec().spaceHeight());
+            if (outside > NEGLIGIBLE) {
+                notes.add(new Note(
+                        Kind.STANDS_OUTSIDE,
+                        new Subject.Layer(number, k),
+                        layer.name(),
+                        outside,
+                        core.isPresent() ? 1 : 0));
+            }
         }
     }
 

@@ -95,6 +95,8 @@ public record Note(Kind kind, Subject subject, String of, double value, double l
         LOOP_WARMS(Quantity.TEMPERATURE_DIFFERENCE, Quantity.NUMBER),
         /** Hoses and core are colder than the outside dew point. */
         SWEATS(Quantity.TEMPERATURE),
+        /** It reaches out of the space of its way; value is how far, limit is other than 0 when tanks and ports were counted. */
+        STANDS_OUTSIDE(Quantity.LENGTH, Quantity.NUMBER),
         /** Less of the opening is free than half; value is the free share. */
         OPENING_WALLED(Quantity.SHARE),
         /** More than a quarter of the air goes round the stack; value is the share. */

@@ -119,7 +119,7 @@ public final class CooledCore {
     AirWay.Member airMember() {
         return hasLoop()
                 ? new AirWay.Member(radiator.size(), radiator::airLoss)
-                : new AirWay.Member(cooler().spec().size(), cooler()::airLoss);
+                : new AirWay.Member(cooler().spec().standing(), cooler()::airLoss);
     }
 
     /** The air by a measured share of road speed, for what stands in no way. */

@@ -1,9 +1,12 @@
 package io.enthalpa.core.steady;
 
+import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.PathResult;
 import io.enthalpa.core.chargepath.Price;
+import io.enthalpa.core.exchanger.CoreSpec;
 import io.enthalpa.core.plant.CoreResult;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * One operating point held until nothing changes any more.
@@ -29,6 +32,15 @@ public record SteadyResult(
                 .flatMap(way -> way.spec().layers().stream())
                 .anyMatch(layer -> !layer.isOther()
                         && layer.name().equals(core.slot().element().name()));
+    }
+
+    /** @return the core of a name, as it is built */
+    public Optional<CoreSpec> spec(String core) {
+        return cores.stream()
+                .map(c -> c.slot().element())
+                .filter(c -> c.name().equals(core))
+                .map(PathElement.Core::spec)
+                .findFirst();
     }
 
     /** @return the core nearest the plenum; null without one */

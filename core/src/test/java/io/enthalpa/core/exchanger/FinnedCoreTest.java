@@ -116,7 +116,7 @@ class FinnedCoreTest {
                 .isLessThan(0.97 * one.conductances(0.2, 360, 1.2, 310).overall());
         FinnedCore blocked = core(
                 SIZE,
-                new EndTankSpec(0.063, 0.063, EndTankSpec.PortPlace.MIDDLE, false, 0.3, 1),
+                EndTankSpec.alike(0.063, 0.063, EndTankSpec.PortPlace.MIDDLE, false, 0.3, 1),
                 Effectiveness.CROSSFLOW_UNMIXED);
         assertThat(blocked.loss(0.2, 2, 2.3, 360)).isGreaterThan(1.4 * one.loss(0.2, 2, 2.3, 360));
         assertThat(blocked.conductances(0.2, 360, 1.2, 310).overall())
@@ -157,17 +157,19 @@ class FinnedCoreTest {
     @ParameterizedTest
     @EnumSource(EndTankSpec.PortPlace.class)
     void tanksNeverHelp(EndTankSpec.PortPlace place) {
-        FinnedCore core = core(SIZE, new EndTankSpec(0.063, 0.05, place, false, 0, 1), Effectiveness.CROSSFLOW_UNMIXED);
+        FinnedCore core =
+                core(SIZE, EndTankSpec.alike(0.063, 0.05, place, false, 0, 1), Effectiveness.CROSSFLOW_UNMIXED);
         TankEffect effect = core.tankEffect(0.2, 360);
         assertThat(effect.spread()).isBetween(0.0, 0.8);
         assertThat(effect.conductanceFactor(1.5)).isBetween(0.5, 1.0);
         assertThat(effect.inletK()).isPositive();
         assertThat(effect.outletK()).isPositive();
         TankEffect divided = core(
-                        SIZE, new EndTankSpec(0.063, 0.05, place, true, 0, 1), Effectiveness.CROSSFLOW_UNMIXED)
+                        SIZE, EndTankSpec.alike(0.063, 0.05, place, true, 0, 1), Effectiveness.CROSSFLOW_UNMIXED)
                 .tankEffect(0.2, 360);
         assertThat(divided.spread()).as("a divided inlet never feeds worse").isLessThanOrEqualTo(effect.spread());
-        TankEffect small = core(SIZE, new EndTankSpec(0.040, 0.05, place, false, 0, 1), Effectiveness.CROSSFLOW_UNMIXED)
+        TankEffect small = core(
+                        SIZE, EndTankSpec.alike(0.040, 0.05, place, false, 0, 1), Effectiveness.CROSSFLOW_UNMIXED)
                 .tankEffect(0.2, 360);
         assertThat(small.jetSpread()).as("a smaller port blows harder").isGreaterThanOrEqualTo(effect.jetSpread());
     }

@@ -42,15 +42,39 @@ record CorePiece(
         @Nullable Effectiveness arrangement,
         @Nullable PortSide inletTowards,
 
-        @Figure(label = "core port bore", min = 10, max = 400, usual = 63, help = "inside")
-        double portBore_mm,
-
         @Figure(
-                label = "end tank depth",
+                label = "core port bore",
                 min = 10,
                 max = 400,
                 usual = 63,
-                help = "from the block's face to the back of the tank; the port's bore is usual")
+                help = "inside; of the outlet too unless that has its own")
+        double portBore_mm,
+
+        @Figure(
+                label = "core outlet bore",
+                min = 10,
+                max = 400,
+                usual = 63,
+                help = "inside, where it is other than the inlet's")
+        @Nullable
+        Double outletBore_mm,
+
+        @Figure(
+                label = "port stub",
+                min = 0,
+                max = 500,
+                usual = 40,
+                help = "that a port stands out of its tank: 35-50 for a hose and its clamp; common practice, no source")
+        @Nullable
+        Double portStub_mm,
+
+        @Figure(
+                label = "end tank depth",
+                min = 0,
+                max = 400,
+                usual = 63,
+                help =
+                        "from the block's face to the back of the tank; the port's bore is usual, 0 for a block fed over its face")
         @Nullable
         Double tankDepth_mm,
 
@@ -84,7 +108,9 @@ record CorePiece(
                 portPlace == null ? PortPlace.MIDDLE : portPlace,
                 Boolean.TRUE.equals(dividedInlet),
                 PCT.si(blocked_pct).orElse(0),
-                outlets == null ? 1 : outlets);
+                outlets == null ? 1 : outlets,
+                MM.si(outletBore_mm == null ? portBore_mm : outletBore_mm),
+                MM.si(portStub_mm).orElse(EndTankSpec.USUAL_STUB));
         CoolingSide cooling = cooling(at);
         CoreSpec spec = new CoreSpec(
                 construction,
@@ -154,6 +180,8 @@ record CorePiece(
                 s.arrangement(),
                 s.inletTowards(),
                 MM.of(t.portBore()),
+                t.outletBore() == t.portBore() ? null : MM.of(t.outletBore()),
+                t.stub() == EndTankSpec.USUAL_STUB ? null : MM.of(t.stub()),
                 MM.of(t.depth()),
                 t.place(),
                 t.divided(),
