@@ -30,7 +30,7 @@ export type CorePortsLayout = (typeof corePortsLayoutWords)[number]
 export const corePortsFeedWords = ['bottom', 'top'] as const
 export type CorePortsFeed = (typeof corePortsFeedWords)[number]
 
-export const fittingLossWords = ['spigot', 'elbow 90', 'elbow 45', 'tee through', 'tee branch', 'ball valve', 'gate valve', 'globe valve', 'check valve'] as const
+export const fittingLossWords = ['spigot', 'elbow 90', 'elbow 45', 'tee through', 'tee branch', 'ball valve', 'gate valve', 'globe valve', 'check valve', 'kink'] as const
 export type FittingLoss = (typeof fittingLossWords)[number]
 
 export const iceStirWords = ['still', 'returned over the ice', 'sprayed'] as const
@@ -839,6 +839,12 @@ export interface AirLayer {
   height_mm?: number
   /** depth, mm, 8 to 400, usually 20: finned block: condensers 16-25, radiators 26-50 mm; common practice, no source */
   depth_mm?: number
+  /** width on its card, mm, 30 to 2500, usually 600: finned block that the card speaks of; the same where left out */
+  cardWidth_mm?: number
+  /** height on its card, mm, 30 to 1500, usually 380: the same where left out */
+  cardHeight_mm?: number
+  /** depth on its card, mm, 8 to 400, usually 20: the same where left out */
+  cardDepth_mm?: number
   /** heat on its card, kW, 0.1 to 1000, usually 10: maker's card */
   heat_kW?: number
   /** hot side on its card, °C, 20 to 200, usually 60: maker's card */
@@ -949,7 +955,7 @@ export const usual = {
   'airWay/opening': { width_mm: 600, height_mm: 200, pressure_pct: 90, open_pct: 80 },
   'airWay/opening/wall': { width_mm: 520, height_mm: 110, across_mm: 0, up_mm: 0 },
   'airWay/layer': { across_mm: 0, up_mm: 0, gap_mm: 15 },
-  'airWay/layer/other': { width_mm: 600, height_mm: 380, depth_mm: 20, heat_kW: 10, hotOnCard_C: 60, airSpeed_m_s: 4, airIn_C: 35, airLoss_Pa: 40, hot_C: 60 },
+  'airWay/layer/other': { width_mm: 600, height_mm: 380, depth_mm: 20, cardWidth_mm: 600, cardHeight_mm: 380, cardDepth_mm: 20, heat_kW: 10, hotOnCard_C: 60, airSpeed_m_s: 4, airIn_C: 35, airLoss_Pa: 40, hot_C: 60 },
   'airWay/fan': { offAbove_km_h: 60 },
   'airWay/fan/curve': { flow_m3_h: 2200, pressure_Pa: 200 },
   'airWay/exit': { area_cm2: 1200, pressure_pct: -10 },

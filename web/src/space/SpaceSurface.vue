@@ -254,6 +254,16 @@ const size = (l: AirLayer) => {
               :pointer="`${layerAt}/${key}`"
               :of="what(layer)"
             />
+            <NumberField
+              v-for="key in ['cardWidth_mm', 'cardHeight_mm', 'cardDepth_mm']"
+              :key="key"
+              part="airWay/layer/other"
+              :name="key"
+              :pointer="`${layerAt}/${key}`"
+              :of="what(layer)"
+              optional
+              empty="the same"
+            />
             <NumberField part="airWay/layer/other" name="airLoss_Pa" :pointer="`${layerAt}/airLoss_Pa`" :of="what(layer)" optional empty="usual" />
           </template>
         </div>

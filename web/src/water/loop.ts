@@ -141,6 +141,8 @@ export function newLoopPiece(kind: LoopPieceKind, name: string, bore: number, he
     case 'source':
     case 'outfall':
       return { kind, name, height_mm: height }
+    case 'kink':
+      return { kind, name, bore_mm: Math.max(3, Math.round(bore / 2)), height_mm: height }
     default:
       return { kind, name, bore_mm: bore, length_mm: kind === 'spigot' ? 30 : 0, height_mm: height }
   }

@@ -18,6 +18,7 @@ import java.util.OptionalDouble;
  * air behind it. By one measured point.
  *
  * @param size     of the finned block
+ * @param card     size that its card speaks of: one of the same make
  * @param heat     W on its card
  * @param hotOnCard K of its hot side on the card
  * @param speed    m/s of air at its face on the card
@@ -27,17 +28,30 @@ import java.util.OptionalDouble;
  */
 public record OtherExchanger(
         CoreSize size,
+        CoreSize card,
         double heat,
         double hotOnCard,
         double speed,
         double airOnCard,
         OptionalDouble airLoss,
         double hot) {
+    /** By a card of its own size. */
+    public OtherExchanger(
+            CoreSize size,
+            double heat,
+            double hotOnCard,
+            double speed,
+            double airOnCard,
+            OptionalDouble airLoss,
+            double hot) {
+        this(size, size, heat, hotOnCard, speed, airOnCard, airLoss, hot);
+    }
+
     public static final Method METHOD = Method.of(
                     "other-exchanger",
                     "Condenser, engine radiator and oil cooler in a stack",
                     "Each is held at its hot side's temperature, and the heat it can then reject is what it gains or loses by its place. A condensing or well "
-                            + "circulated hot side does not cool on its way, so that the card's heat tells its conductance. In air hotter than itself it rejects nothing.")
+                            + "circulated hot side does not cool on its way, so that the card's heat tells its conductance. Where the card speaks of another size of the same make, conductance goes with volume, loss with depth. In air hotter than itself it rejects nothing.")
             .formula("q = C_air (1 - exp(-UA/C_air)) (T_hot - T_air), not below 0")
             .source(Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., capacity ratio 0"))
             .leavesOut("How engine or cabin answer; subcooling and superheat in a condenser.");
@@ -51,7 +65,7 @@ public record OtherExchanger(
     }
 
     RatedExchanger exchanger() {
-        double air = speed * size.face() * HumidAir.DRY.density(SEA_LEVEL, airOnCard);
+        double air = speed * card.face() * HumidAir.DRY.density(SEA_LEVEL, airOnCard);
         ReferencePoint point = ReferencePoint.fromHeat(
                 heat,
                 PLENTY,
@@ -60,7 +74,7 @@ public record OtherExchanger(
                 air,
                 HumidAir.DRY.heatCapacity(airOnCard),
                 airOnCard,
-                size);
+                card);
         return new RatedExchanger(List.of(point), ScalingLaw.waterToAir(), size, Effectiveness.CROSSFLOW_UNMIXED);
     }
 
@@ -72,7 +86,7 @@ public record OtherExchanger(
     }
 
     double airLoss(double velocity) {
-        double known = airLoss.orElse(CoolantLoss.usualAir(size.depth(), speed));
-        return known * Math.pow(velocity / speed, CoolantLoss.AIR_EXPONENT);
+        double known = airLoss.orElse(CoolantLoss.usualAir(card.depth(), speed));
+        return known * Math.pow(velocity / speed, CoolantLoss.AIR_EXPONENT) * size.depth() / card.depth();
     }
 }

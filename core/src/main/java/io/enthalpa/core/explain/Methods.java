@@ -46,6 +46,7 @@ import io.enthalpa.core.plant.ResistanceShares;
 import io.enthalpa.core.plant.WaterSide;
 import io.enthalpa.core.sizing.Bill;
 import io.enthalpa.core.sizing.MethodSizing;
+import io.enthalpa.core.sizing.NewJob;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.source.ValidityRange;
@@ -126,6 +127,7 @@ public final class Methods {
                             RunFigures.METHOD,
                             RunShape.METHOD,
                             MonteCarlo.METHOD,
+                            NewJob.METHOD,
                             MethodSizing.METHOD,
                             Bill.METHOD,
                             ResistanceShares.METHOD)));

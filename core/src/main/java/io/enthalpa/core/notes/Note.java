@@ -97,6 +97,8 @@ public record Note(Kind kind, Subject subject, String of, double value, double l
         SWEATS(Quantity.TEMPERATURE),
         /** It reaches out of the space of its way; value is how far, limit is other than 0 when tanks and ports were counted. */
         STANDS_OUTSIDE(Quantity.LENGTH, Quantity.NUMBER),
+        /** A charge pipe is colder than the outside dew point; value is its charge, limit the dew point. */
+        PIPE_SWEATS(Quantity.TEMPERATURE),
         /** Less of the opening is free than half; value is the free share. */
         OPENING_WALLED(Quantity.SHARE),
         /** More than a quarter of the air goes round the stack; value is the share. */

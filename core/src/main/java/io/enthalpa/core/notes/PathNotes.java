@@ -1,5 +1,6 @@
 package io.enthalpa.core.notes;
 
+import io.enthalpa.core.chargepath.Ambient;
 import io.enthalpa.core.chargepath.LegResult;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.PieceResult;
@@ -47,6 +48,7 @@ final class PathNotes {
                 .fuel()
                 .ifPresent(fuel -> fuel(notes, fuel, result.path().flow()));
         row(notes, Spot.Row.PATH, result.path().stations(), result.path().pieces(), false);
+        sweating(notes, system.path().ambient(), result);
         if (result.path().blowerLimited()) {
             double ambient = system.path().ambient().pressure();
             notes.add(new Note(
@@ -58,6 +60,20 @@ final class PathNotes {
         }
         for (CoreResult core : result.cores()) {
             core(notes, core);
+        }
+    }
+
+    /** Bare pipes that the charge keeps under the outside dew point: water drips off them on what is below. */
+    private static void sweating(List<Note> notes, Ambient outside, SteadyResult result) {
+        double dew = outside.air().dewPoint(outside.pressure());
+        List<PieceResult> pieces = result.path().pieces();
+        for (int i = 0; i < pieces.size(); i++) {
+            double charge = result.path().stations().get(i + 1).temperature();
+            if (pieces.get(i).element() instanceof PathElement.Pipe pipe
+                    && pipe.wall().wrap() == 0
+                    && charge < dew) {
+                notes.add(new Note(Kind.PIPE_SWEATS, Spot.Row.PATH.at(i), pipe.name(), charge, dew));
+            }
         }
     }
 

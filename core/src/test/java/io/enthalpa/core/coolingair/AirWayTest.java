@@ -255,4 +255,21 @@ class AirWayTest {
                 .hasMessageContaining("450 mm")
                 .satisfies(e -> assertThat(((EnthalpaFault) e).field()).isEqualTo("layers/0"));
     }
+
+    /** A card of twice the width: at the same face speed half the air meets half the block, which moves half the heat and costs the same pressure. */
+    @Test
+    void cardOfAnotherSizeIsScaledToTheBlock() {
+        CoreSize wide = new CoreSize(0.6, 0.38, 0.034);
+        CoreSize narrow = new CoreSize(0.3, 0.38, 0.034);
+        java.util.OptionalDouble loss = java.util.OptionalDouble.of(95);
+        OtherExchanger whole = new OtherExchanger(wide, 45e3, 368.15, 5, 308.15, loss, 369.15);
+        OtherExchanger half = new OtherExchanger(narrow, wide, 45e3, 368.15, 5, 308.15, loss, 369.15);
+        double rate = 1.2 * 1006;
+        double all = OtherExchanger.perKelvin(whole.exchanger(), 1.2, rate);
+        assertThat(OtherExchanger.perKelvin(half.exchanger(), 0.6, rate / 2)).isCloseTo(all / 2, withinPercentage(0.1));
+        assertThat(half.airLoss(5)).isCloseTo(95, withinPercentage(1e-9));
+        OtherExchanger deep =
+                new OtherExchanger(new CoreSize(0.6, 0.38, 0.051), wide, 45e3, 368.15, 5, 308.15, loss, 369.15);
+        assertThat(deep.airLoss(5)).as("half as deep again").isCloseTo(142.5, withinPercentage(1e-9));
+    }
 }

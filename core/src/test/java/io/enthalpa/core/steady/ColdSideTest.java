@@ -10,6 +10,7 @@ import io.enthalpa.core.Loops;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.Ways;
 import io.enthalpa.core.chargepath.OperatingPoint;
+import io.enthalpa.core.chargepath.PipeWallSpec;
 import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.coolingair.OpeningSpec;
@@ -26,6 +27,7 @@ import io.enthalpa.core.waterloop.ChillerSpec;
 import io.enthalpa.core.waterloop.CorePorts;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.LoopPiece;
+import io.enthalpa.core.waterloop.RawWaterSpec;
 import io.enthalpa.core.waterloop.TankSpec;
 import java.util.ArrayList;
 import java.util.List;
@@ -322,5 +324,28 @@ class ColdSideTest {
         shut.exitPressure = 1;
         s.airWays = List.of(shut.spec());
         assertThat(kinds(s)).contains(Note.Kind.WIND_AGAINST);
+    }
+
+    @Test
+    void pipeUnderTheDewPointDripsUntilItIsWrapped() {
+        Loops loops = new Loops();
+        loops.radiator = Optional.empty();
+        loops.raw = Optional.of(new RawWaterSpec(275.15, 0));
+        Systems s = loops.systems();
+        s.humidity = 0.95;
+        assertThat(sweating(s)).containsExactly("cold pipe");
+        s.coldWall = new PipeWallSpec(1.6e-3, true, 5e-3, Optional.empty());
+        assertThat(sweating(s)).isEmpty();
+        s = loops.systems();
+        s.humidity = 0.05;
+        assertThat(sweating(s)).as("dry air has nothing to drip").isEmpty();
+    }
+
+    private static List<String> sweating(Systems s) {
+        ChargeSystem system = s.system();
+        return Notes.about(system, system.steady(Systems.point(5500, 60, 30))).stream()
+                .filter(n -> n.kind() == Note.Kind.PIPE_SWEATS)
+                .map(Note::of)
+                .toList();
     }
 }

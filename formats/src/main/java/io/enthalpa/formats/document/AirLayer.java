@@ -60,6 +60,36 @@ record AirLayer(
         @Nullable
         Double depth_mm,
 
+        @Figure(
+                part = OTHER,
+                label = "width on its card",
+                min = 30,
+                max = 2500,
+                usual = 600,
+                help = "finned block that the card speaks of; the same where left out")
+        @Nullable
+        Double cardWidth_mm,
+
+        @Figure(
+                part = OTHER,
+                label = "height on its card",
+                min = 30,
+                max = 1500,
+                usual = 380,
+                help = "the same where left out")
+        @Nullable
+        Double cardHeight_mm,
+
+        @Figure(
+                part = OTHER,
+                label = "depth on its card",
+                min = 8,
+                max = 400,
+                usual = 20,
+                help = "the same where left out")
+        @Nullable
+        Double cardDepth_mm,
+
         @Figure(part = OTHER, label = "heat on its card", min = 0.1, max = 1000, usual = 10, help = "maker's card")
         @Nullable
         Double heat_kW,
@@ -113,6 +143,12 @@ record AirLayer(
                 height_mm,
                 "depth_mm",
                 depth_mm,
+                "cardWidth_mm",
+                cardWidth_mm,
+                "cardHeight_mm",
+                cardHeight_mm,
+                "cardDepth_mm",
+                cardDepth_mm,
                 "heat_kW",
                 heat_kW,
                 "hotOnCard_C",
@@ -133,8 +169,13 @@ record AirLayer(
                 MM.si(at.need("width_mm", width_mm)),
                 MM.si(at.need("height_mm", height_mm)),
                 MM.si(at.need("depth_mm", depth_mm)));
+        CoreSize card = new CoreSize(
+                MM.si(cardWidth_mm).orElse(size.width()),
+                MM.si(cardHeight_mm).orElse(size.height()),
+                MM.si(cardDepth_mm).orElse(size.depth()));
         OtherExchanger other = new OtherExchanger(
                 size,
+                card,
                 KW.si(at.need("heat_kW", heat_kW)),
                 C.si(at.need("hotOnCard_C", hotOnCard_C)),
                 at.need("airSpeed_m_s", airSpeed_m_s),
@@ -160,6 +201,15 @@ record AirLayer(
                 o == null ? null : MM.of(o.size().width()),
                 o == null ? null : MM.of(o.size().height()),
                 o == null ? null : MM.of(o.size().depth()),
+                o == null || o.card().width() == o.size().width()
+                        ? null
+                        : MM.of(o.card().width()),
+                o == null || o.card().height() == o.size().height()
+                        ? null
+                        : MM.of(o.card().height()),
+                o == null || o.card().depth() == o.size().depth()
+                        ? null
+                        : MM.of(o.card().depth()),
                 o == null ? null : KW.of(o.heat()),
                 o == null ? null : C.of(o.hotOnCard()),
                 o == null ? null : o.speed(),

@@ -49,7 +49,8 @@ final class Words {
                 "ball valve",
                 "gate valve",
                 "globe valve",
-                "check valve");
+                "check valve",
+                "kink");
         words(CorePorts.Layout.class, "opposite corners", "one end", "middle");
         words(CorePorts.Feed.class, "bottom", "top");
         words(
