@@ -84,7 +84,12 @@ async function once(method: string, path: string, body?: unknown, revision?: num
   if (body !== undefined) headers['Content-Type'] = body instanceof Blob ? fileType(path) : 'application/json'
   if (revision !== undefined) headers['If-Match'] = `"${revision}"`
   try {
-    return await fetch(`/api${path}`, { method, headers, signal, body: typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body) })
+    return await fetch(`/api${path}`, {
+      method,
+      headers,
+      signal,
+      body: typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body),
+    })
   } catch (e) {
     if (signal?.aborted) throw e
     throw new Offline('The Enthalpa server does not answer.')
@@ -99,7 +104,10 @@ async function checked(response: Response): Promise<Response> {
 
 /** This page's own name: what it asks anew takes the place of what it asked before; when it is left, all it asked is dropped. */
 export const page = crypto.getRandomValues(new Uint32Array(2)).join('-')
-addEventListener('pagehide', () => void fetch(`/api/preview/pages/${page}`, { method: 'DELETE', keepalive: true, headers: { 'X-XSRF-TOKEN': token() } }).catch(() => undefined))
+addEventListener(
+  'pagehide',
+  () => void fetch(`/api/preview/pages/${page}`, { method: 'DELETE', keepalive: true, headers: { 'X-XSRF-TOKEN': token() } }).catch(() => undefined),
+)
 
 export const api = {
   fields: () => call<FieldCatalogue>('GET', '/fields'),
@@ -107,7 +115,8 @@ export const api = {
   verdicts: () => call<HomeVerdict[]>('GET', '/home'),
   verdict: (id: number) => call<HomeVerdict>('POST', `/home/${id}`),
   build: (id: number) => call<BuildState>('GET', `/builds/${id}`),
-  create: (file: string, uid: string, change?: string) => call<BuildState>('POST', `/builds?${new URLSearchParams({ uid, ...(change ? { change } : {}) }).toString()}`, file),
+  create: (file: string, uid: string, change?: string) =>
+    call<BuildState>('POST', `/builds?${new URLSearchParams({ uid, ...(change ? { change } : {}) }).toString()}`, file),
   starter: (job?: NewJobDocument) => call<Starter>(job ? 'POST' : 'GET', '/builds/starter', job),
   cooled: (document: BuildDocument, option: string, cooled: CoolingMethod) =>
     call<{ option: BuildOption }>('POST', '/preview/cooled', { document, option, cooled }),
@@ -128,23 +137,22 @@ export const api = {
   redo: (id: number, revision: number) => call<BuildState>('POST', `/builds/${id}/redo`, undefined, revision),
   preview: (document: BuildDocument, options?: string[], part?: 'LINE' | 'DUTY', signal?: AbortSignal) =>
     call<{ answers: OptionAnswer[] }>('POST', '/preview', { document, options, part }, undefined, signal),
-  changes: (document: BuildDocument, option: string) =>
-    call<{ changes: ChangeView[] }>('POST', '/preview/changes', { document, option }),
+  changes: (document: BuildDocument, option: string) => call<{ changes: ChangeView[] }>('POST', '/preview/changes', { document, option }),
   coreSteps: (document: BuildDocument, option: string, place: string) =>
     call<{ steps: CoreStep[] }>('POST', '/preview/core-steps', { document, option, place }),
   waterChanges: (document: BuildDocument, option: string, place: string) =>
     call<{ changes: WaterChange[] }>('POST', '/preview/water-changes', { document, option, place }),
   stackOrders: (document: BuildDocument, option: string, way: number) =>
     call<{ orders: OrderView[] }>('POST', '/preview/stack-orders', { document, option, way }),
-  reasons: (document: BuildDocument, option: string) =>
-    call<{ reasons: ReasonView[] }>('POST', '/preview/reasons', { document, option }),
+  reasons: (document: BuildDocument, option: string) => call<{ reasons: ReasonView[] }>('POST', '/preview/reasons', { document, option }),
   dutyLibrary: (document: BuildDocument) => call<{ entries: DutyEntry[] }>('POST', '/duties/library', { document }),
   dutyRows: (document: BuildDocument) => call<DutyView>('POST', '/duties/rows', { document }),
   laps: (document: BuildDocument, lap: { lap_s: number; corners: number; fast_km_h: number; slow_km_h: number; laps: number }) =>
     call<DutyEntry>('POST', '/duties/laps', { document, ...lap }),
   logColumns: (start: string) => call<LogHead>('POST', '/duties/log-columns', { start }),
   log: (file: Blob, query: URLSearchParams) => call<LogView>('POST', `/duties/log?${query.toString()}`, file),
-  trace: async (document: BuildDocument, option: string, how: 'csv' | 'json') => (await send('POST', `/preview/trace/${how}`, { document, option })).blob(),
+  trace: async (document: BuildDocument, option: string, how: 'csv' | 'json') =>
+    (await send('POST', `/preview/trace/${how}`, { document, option })).blob(),
   startJob: (kind: 'spread' | 'methods', document: BuildDocument, option: string, every?: boolean) =>
     call<JobView>('POST', `/jobs/${kind}`, { document, option, every }),
   job: (id: string) => call<JobView>('GET', `/jobs/${id}`),

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, Offline, Problem, type BuildState, type OptionAnswer } from '../api/client'
 import { at, freeLetter, touched, type Edit } from '../document/edit'
-import type { BuildDocument, BuildOption } from '../document/types'
+import type { BuildDocument, BuildOption, DutyDocument } from '../document/types'
 import { Catalogue } from '../quantity/catalogue'
 import { answering, type Answers } from './answering'
 import { copyOf } from './copy'
@@ -29,7 +29,7 @@ export const useBuild = defineStore('build', () => {
   const catalogue = shallowRef<Catalogue>()
   const keeper = shallowRef<Keeper>()
   const looking = shallowRef<Looking>()
-  const before = shallowRef<{ answers: Answers; change: string }>()
+  const before = shallowRef<{ answers: Answers; change: string; duty?: DutyDocument }>()
   const letter = ref('A')
   const against = ref<string>()
   const ghostMode = ref<'option' | 'before'>('option')
@@ -59,13 +59,15 @@ export const useBuild = defineStore('build', () => {
   /** Where the option on screen stands, for edits. */
   const optionAt = computed(() => `/options/#${letter.value}`)
   const answer = computed(() => answers.value[letter.value])
-  const ghost = computed<{ answer: OptionAnswer; label: string } | undefined>(() => {
+  /** What the answer on screen is compared with; what it did over another duty stands on no common time. */
+  const ghost = computed<{ answer: OptionAnswer; label: string; sameDuty: boolean } | undefined>(() => {
     if (ghostMode.value === 'before') {
       const was = before.value?.answers[letter.value]
-      return was?.steady ? { answer: was, label: 'before' } : undefined
+      const sameDuty = JSON.stringify(before.value?.duty) === JSON.stringify(document.value?.duty)
+      return was?.steady ? { answer: was, label: 'before', sameDuty } : undefined
     }
     const other = against.value && against.value !== letter.value ? answers.value[against.value] : undefined
-    return other?.steady ? { answer: other, label: other.option } : undefined
+    return other?.steady ? { answer: other, label: other.option, sameDuty: true } : undefined
   })
   const canUndo = computed(() => (looking.value ? undefined : told.value?.waiting ? keeper.value!.unsent.undo : told.value?.undo))
   const canRedo = computed(() =>
@@ -179,7 +181,7 @@ export const useBuild = defineStore('build', () => {
   function changed(letters: string[] | undefined, change: string): void {
     trouble.value = ''
     notice.value = ''
-    before.value = { answers: answers.value, change }
+    before.value = { answers: answers.value, change, duty: answered.value?.duty }
     ghostMode.value = 'before'
     outdate(letters)
     void ask()

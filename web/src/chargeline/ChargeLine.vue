@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { useElementSize } from '@vueuse/core'
+import { useElementSize, useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { SteadyView } from '../api/client'
-import type { BuildOption, CorePiece } from '../document/types'
+import { blockText } from '../core/size'
+import type { BuildOption } from '../document/types'
 import { sizeText } from '../pipes/size'
 import { change, figure, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
+import { spokenPiece } from './spoken'
 import { mark, ridge, sameStation, type PieceShape } from './geometry'
 import WaterRidge from './WaterRidge.vue'
 
@@ -28,14 +30,24 @@ const wide = computed(() => Math.max(width.value, 900))
 const water = computed(
   () => props.steady.cores.length === 1 && props.steady.core?.cooledBy === 'water' && !props.steady.core.place.includes('/legs/'),
 )
+/** On a low screen the line folds: a thinner ridge, and the water in words. */
+const folded = useMediaQuery('(max-height: 790px)')
 /** Ground rule under the ridge; station figures stand below it. */
-const ground = 158
-const height = computed(() => (water.value ? 280 : 212))
+const ground = computed(() => (folded.value ? 112 : 158))
+const height = computed(() => ground.value + (!water.value ? 54 : folded.value ? 74 : 122))
 const shape = computed(() =>
   ridge(
     props.steady,
     props.option.path,
-    { width: wide.value, left: 62, right: wide.value - 44, top: 12, bottom: ground - 4, thickest: 32, system: settings.units },
+    {
+      width: wide.value,
+      left: 62,
+      right: wide.value - 44,
+      top: 12,
+      bottom: ground.value - 4,
+      thickest: folded.value ? 20 : 32,
+      system: settings.units,
+    },
     props.ghost,
   ),
 )
@@ -84,7 +96,7 @@ function caption(piece: PieceShape): { title: string; price: string; x: number; 
   const loss = spoken(view.loss_kPa, 'kPa', settings.units)
   if (data.kind === 'pipe') {
     const bends = data.bends.length === 1 ? '1 bend' : `${data.bends.length} bends`
-    const high = piece.middle(0.5) < (ground + 12) / 2
+    const high = piece.middle(0.5) < (ground.value + 12) / 2
     const y = high ? below(piece) : above(piece)
     return {
       title: `${data.name} ${sizeText(data, settings.units)}`,
@@ -95,7 +107,7 @@ function caption(piece: PieceShape): { title: string; price: string; x: number; 
   }
   if (data.kind === 'pair') {
     const shares = view.legs.map((leg) => `${leg.share_pct.toFixed(0)} %`).join(' : ')
-    const high = piece.middle(0.5) < (ground + 12) / 2
+    const high = piece.middle(0.5) < (ground.value + 12) / 2
     return {
       title: data.name,
       price: `${shares} · ${spoken(
@@ -108,7 +120,12 @@ function caption(piece: PieceShape): { title: string; price: string; x: number; 
     }
   }
   if (data.kind === 'core')
-    return { title: coreTitle(data), price: corePrice(loss, view.place), x: piece.x0 + 0.45 * (piece.x1 - piece.x0), y: piece.middle(0.16) - 12 }
+    return {
+      title: `${data.name} ${blockText(data, settings.units)}`,
+      price: corePrice(loss, view.place),
+      x: piece.x0 + 0.45 * (piece.x1 - piece.x0),
+      y: piece.middle(0.16) - 12,
+    }
   return { title: '', price: '', x: 0, y: 0 }
 }
 
@@ -125,23 +142,9 @@ function below(piece: PieceShape): number {
   return (ghost !== undefined && ghost > edge && ghost < edge + 24 ? ghost : edge) + 16
 }
 
-function coreTitle(core: CorePiece): string {
-  const size = [core.width_mm, core.height_mm, core.depth_mm].map((mm) => figure(mm, 'mm', settings.units, settings.units === 'us' ? 1 : 0))
-  return `${core.name} ${size.map((s) => s.figure).join(' × ')} ${size[0]!.unit}`
-}
-
 function corePrice(loss: string, place: string): string {
   const core = props.steady.cores.find((c) => c.place === place)!
   return `${(100 * core.recovered).toFixed(0)} % of the way down · ${loss} · ${spoken(core.heat_kW, 'kW', settings.units)}`
-}
-
-function spokenPiece(piece: PieceShape): string {
-  const view = props.steady.pieces[piece.index]!
-  const legs = view.legs.length ? `, ${view.legs.map((leg) => `${leg.name} ${leg.share_pct.toFixed(1)} %`).join(', ')}` : ''
-  const what =
-    view.loss_kPa < 0 ? `makes ${spoken(-view.loss_kPa, 'kPa', settings.units)}` : `costs ${spoken(view.loss_kPa, 'kPa', settings.units, 2)}`
-  const warms = change(view.temperatureChange_K, 'C', 'metric')
-  return `${view.name}: ${what}${warms ? `, ${change(view.temperatureChange_K, 'K', settings.units)} ${settings.units === 'us' ? '°F' : '°C'}` : ''}, Mach ${view.mach.toFixed(2)}${legs}`
 }
 
 function move(event: KeyboardEvent, index: number): void {
@@ -161,7 +164,7 @@ const ghostLabelY = computed(() => {
   const last = shape.value.pieces.at(-1)!
   const ghost = shape.value.y(shape.value.ghostEnd ?? 0)
   const hotter = ghost <= last.middle(1)
-  return hotter ? Math.min(ghost, last.middle(1) - last.half(1)) - 6 : Math.min(Math.max(ghost, last.middle(1) + last.half(1)) + 14, ground - 4)
+  return hotter ? Math.min(ghost, last.middle(1) - last.half(1)) - 6 : Math.min(Math.max(ghost, last.middle(1) + last.half(1)) + 14, ground.value - 4)
 })
 
 const tip = computed(() => {
@@ -169,7 +172,7 @@ const tip = computed(() => {
   const piece = shape.value.pieces[hovered.value]
   if (!piece) return undefined
   const middle = (piece.x0 + piece.x1) / 2
-  return { x: Math.min(Math.max(middle, 130), wide.value - 130), text: spokenPiece(piece) }
+  return { x: Math.min(Math.max(middle, 130), wide.value - 130), text: spokenPiece(props.steady.pieces[piece.index]!, settings.units) }
 })
 </script>
 
@@ -209,7 +212,7 @@ const tip = computed(() => {
         role="button"
         :tabindex="(chosen ?? 0) === p.index ? 0 : -1"
         :data-piece="p.index"
-        :aria-label="spokenPiece(p)"
+        :aria-label="spokenPiece(steady.pieces[p.index]!, settings.units)"
         @click="emit('pick', p.index)"
         @keydown="move($event, p.index)"
         @mouseenter="hovered = p.index"
@@ -262,7 +265,7 @@ const tip = computed(() => {
           <tspan v-if="s.pressureDelta" class="small-delta">({{ s.pressureDelta }})</tspan>
         </text>
       </g>
-      <WaterRidge v-if="water" :steady="steady" :ghost="ghost" :pieces="shape.pieces" :wide="wide" :top="ground + 50" />
+      <WaterRidge v-if="water" :steady="steady" :ghost="ghost" :pieces="shape.pieces" :wide="wide" :top="ground + 50" :folded="folded" />
     </svg>
     <div v-if="tip" class="tip" :style="{ left: `${tip.x}px` }" aria-hidden="true">{{ tip.text }}</div>
   </div>

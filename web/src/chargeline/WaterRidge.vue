@@ -10,7 +10,7 @@ import { temperatureColour } from './colour'
 import type { PieceShape } from './geometry'
 
 /** The water loop as a second, colder ridge under the core: from the tank through the core, warm to the radiator, cold back. */
-const props = defineProps<{ steady: SteadyView; ghost?: SteadyView; pieces: PieceShape[]; wide: number; top: number }>()
+const props = defineProps<{ steady: SteadyView; ghost?: SteadyView; pieces: PieceShape[]; wide: number; top: number; folded?: boolean }>()
 const settings = useSettings()
 
 const core = computed(() => props.steady.core!)
@@ -49,6 +49,8 @@ const y = computed(() =>
     .range([props.top + 34, props.top + 10]),
 )
 const HALF = 5
+/** What takes the heat is written over the band where the figure of the water that comes out stands under it. */
+const crowded = computed(() => (place.value.radiator + place.value.back) / 2 < place.value.out + 160)
 
 const points = computed(() => {
   const { tank, in: inlet, out, radiator, back, end } = place.value
@@ -106,7 +108,17 @@ const figures = computed(() => {
 </script>
 
 <template>
-  <g class="water" pointer-events="none">
+  <text v-if="folded" class="water name" x="62" :y="top + 14">
+    <tspan class="title">water {{ spoken(loop?.flow_L_min ?? 0, 'L_min', settings.units) }}</tspan>
+    <template v-for="f in figures" :key="f.name">
+      <tspan dx="14">{{ f.name }}</tspan>
+      <tspan class="big" dx="5">{{ f.figure }}</tspan>
+      <tspan v-if="f.delta" dx="4" class="delta" :class="f.better ? 'better' : 'worse'">{{ f.delta }}</tspan>
+    </template>
+    <tspan class="title" dx="14">{{ sink.title }}</tspan>
+    <tspan dx="5">{{ sink.rest }}</tspan>
+  </text>
+  <g v-else class="water" pointer-events="none">
     <defs>
       <linearGradient id="water-fill"><stop v-for="(s, i) in stops" :key="i" :offset="s.offset" :stop-color="s.colour" /></linearGradient>
     </defs>
@@ -124,7 +136,7 @@ const figures = computed(() => {
     <text class="name" :x="place.tank" :y="y(core.coldIn_C) - 10">
       <tspan class="title">water {{ spoken(loop?.flow_L_min ?? 0, 'L_min', settings.units) }}</tspan>
     </text>
-    <text class="name" :x="(place.radiator + place.back) / 2 + 12" :y="y(core.coldOut_C) + (loop?.open ? -9 : 4)">
+    <text class="name" :x="(place.radiator + place.back) / 2 + 12" :y="y(core.coldOut_C) + (loop?.open || crowded ? -9 : 4)">
       <tspan class="title">{{ sink.title }}</tspan> {{ sink.rest }}
     </text>
   </g>

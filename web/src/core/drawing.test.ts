@@ -47,7 +47,11 @@ describe('core drawing', () => {
     const s = coreShape(core({ arrangement: 'u-flow, passes stacked', inletTowards: 'left' }))
     expect(s.divider).toBeDefined()
     expect(s.ports.map((p) => p.x)).toEqual([0, 0])
-    expect(s.tanks[1]!.role).toBe('turn')
+    expect(s.tanks.map((t) => [t.role, t.rect.y, t.rect.h])).toEqual([
+      ['in', 0, 120],
+      ['out', 120, 120],
+      ['turn', 0, 240],
+    ])
     expect(s.way).toHaveLength(4)
   })
 

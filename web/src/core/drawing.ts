@@ -108,10 +108,16 @@ export function coreShape(core: CorePiece): CoreShape {
   return {
     whole: bounds([...parts, ...ports]),
     block: parts[1]!,
-    tanks: [
-      { rect: parts[0]!, role: 'in' },
-      { rect: parts[2]!, role: two ? 'turn' : 'out' },
-    ],
+    tanks: two
+      ? [
+          { rect: rect(u0, u1, 0, H / 2), role: 'in' },
+          { rect: rect(u0, u1, H / 2, H), role: 'out' },
+          { rect: parts[2]!, role: 'turn' },
+        ]
+      : [
+          { rect: parts[0]!, role: 'in' },
+          { rect: parts[2]!, role: 'out' },
+        ],
     ports,
     divider: two ? { x1: dx1, y1: dy1, x2: dx2, y2: dy2 } : undefined,
     way,

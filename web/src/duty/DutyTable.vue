@@ -51,7 +51,7 @@ function remove(i: number): void {
         <tr>
           <th scope="col">row</th>
           <th v-for="c in columns" :key="c" scope="col">{{ head(c) }}</th>
-          <th scope="col">runs at, {{ build.letter }}</th>
+          <th scope="col" class="unbroken">runs at, {{ build.letter }}</th>
           <th><span class="hidden-words">Change rows</span></th>
         </tr>
       </thead>
@@ -61,7 +61,7 @@ function remove(i: number): void {
           <td v-for="c in columns" :key="c">
             <NumberField part="duty/rows" :name="c" :pointer="`/duty/rows/#${row.id}/${c}`" :of="`duty row ${i + 1}`" bare />
           </td>
-          <td class="num">{{ runs(row.boost_kPa) }}</td>
+          <td class="num unbroken">{{ runs(row.boost_kPa) }}</td>
           <td class="ways">
             <button type="button" class="act" :aria-label="`Add a row after row ${i + 1}`" @click="insertAfter(i)">add</button>
             <button type="button" class="act" :disabled="duty.rows.length <= 2 || i === 0" :aria-label="`Take out row ${i + 1}`" @click="remove(i)">
@@ -75,6 +75,9 @@ function remove(i: number): void {
 </template>
 
 <style scoped>
+.unbroken {
+  white-space: nowrap;
+}
 table {
   width: 100%;
   border-collapse: collapse;

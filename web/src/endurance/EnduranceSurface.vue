@@ -18,7 +18,7 @@ const cursor = ref(0)
 const view = ref<'trace' | 'compare' | 'methods' | 'runs' | 'figures'>('trace')
 const shown = ref<string[]>([])
 const soak = computed(() => build.answer?.soak)
-const ghost = computed(() => build.ghost?.answer.soak ?? undefined)
+const ghost = computed(() => (build.ghost?.sameDuty ? build.ghost.answer.soak : undefined) ?? undefined)
 const ghostName = computed(() => {
   const label = build.ghost?.label
   const option = build.document!.options.find((o) => o.letter === label)

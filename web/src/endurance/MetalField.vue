@@ -2,6 +2,7 @@
 import { bisectRight } from 'd3-array'
 import { computed } from 'vue'
 import type { SoakView } from '../api/client'
+import { useBuild } from '../build/store'
 import { temperatureColour } from '../chargeline/colour'
 import { figure, minus, spoken } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
@@ -10,7 +11,16 @@ import { useSettings } from '../settings/store'
 /** The core's metal at the time cursor: charge left to right, coolant top to bottom. */
 const props = defineProps<{ soak: SoakView; cursor: number; cooledBy: string; sprayed?: number; playing?: boolean }>()
 const emit = defineEmits<{ play: [] }>()
+const build = useBuild()
 const settings = useSettings()
+/** Heat goes for good into outside air, into water that leaves, or nowhere but through hoses and the chiller. */
+const given = computed(() => {
+  const steady = build.answer?.steady
+  const loops = steady?.loops ?? []
+  if (loops.some((l) => l.open)) return 'given to the water'
+  const air = loops.some((l) => l.radiator) || steady?.cores.some((c) => c.cooledBy === 'air')
+  return air || !steady ? 'given to the air' : 'given away'
+})
 const WIDTH = 400
 const HEIGHT = 56
 
@@ -57,7 +67,7 @@ const kJ = (v: number) => (Math.abs(v) >= 1e4 ? `${minus((v / 1000).toFixed(1))}
       <dd>{{ figure(coldest, 'C', settings.units, 0).figure }} to {{ spoken(hottest, 'C', settings.units, 0) }}</dd>
       <dt>heat from the charge</dt>
       <dd>{{ kJ(audit.taken_kJ) }}{{ audit.latent_kJ > 0.01 * audit.taken_kJ ? `, ${kJ(audit.latent_kJ)} of it by what condenses` : '' }}</dd>
-      <dt>given to the air, kept</dt>
+      <dt>{{ given }}, kept</dt>
       <dd>{{ kJ(audit.rejected_kJ) }}, {{ kJ(audit.stored_kJ) }}</dd>
       <dt>accounts off by</dt>
       <dd>{{ audit.error_pct.toFixed(2) }} %</dd>

@@ -4,18 +4,11 @@ import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Offline, type ComparedView, type OptionAnswer, type Starter } from '../api/client'
 import { useBuild } from '../build/store'
-import {
-  blowerTypeWords,
-  coolingMethodWords,
-  usualBlower,
-  type BlowerType,
-  type CoolingMethod,
-  type CorePiece,
-  type NewJobDocument,
-} from '../document/types'
+import { blockText } from '../core/size'
+import { blowerTypeWords, coolingMethodWords, usualBlower, type BlowerType, type CoolingMethod, type NewJobDocument } from '../document/types'
 import { useJob } from '../jobs/job'
 import { sizeText } from '../pipes/size'
-import { figure, spoken } from '../quantity/catalogue'
+import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import HomeBar from '../shell/HomeBar.vue'
 import ChoiceField from '../ui/ChoiceField.vue'
@@ -67,17 +60,12 @@ const parts = computed(() => {
   ]
   for (const piece of option.path) {
     if (piece.kind === 'pipe') list.push({ name: piece.name, text: sizeText(piece, settings.units) })
-    if (piece.kind === 'core') list.push({ name: `${piece.name}, ${piece.construction}`, text: block(piece) })
+    if (piece.kind === 'core') list.push({ name: `${piece.name}, ${piece.construction}`, text: blockText(piece, settings.units) })
   }
   return list
 })
 
 const hottest = (stations: { temperature_C: number }[]) => Math.max(...stations.map((s) => s.temperature_C))
-
-function block(core: CorePiece): string {
-  const side = (mm: number) => figure(mm, 'mm', settings.units, settings.units === 'us' ? 1 : 0).figure
-  return `${side(core.width_mm)} × ${side(core.height_mm)} × ${spoken(core.depth_mm, 'mm', settings.units, settings.units === 'us' ? 1 : 0)}`
-}
 
 onMounted(async () => {
   document.title = 'New build - Enthalpa'

@@ -10,6 +10,8 @@ import type { PipePiece } from '../document/types'
  */
 const props = defineProps<{ pipe: PipePiece; from: number }>()
 const BOX = { width: 220, height: 132 }
+/** Places along a bend that are looked at for how far it reaches. */
+const STEPS = 8
 
 const centre = computed(() => {
   const { bends, length_mm: length } = props.pipe
@@ -33,10 +35,14 @@ const centre = computed(() => {
     const side = Math.sign(turn)
     const cx = x - side * radius * Math.sin(heading)
     const cy = y + side * radius * Math.cos(heading)
+    // The bulge of a wide bend reaches further than its ends.
+    for (let k = 1; k <= STEPS; k++) {
+      const along = heading + (turn * k) / STEPS
+      x = cx + side * radius * Math.sin(along)
+      y = cy - side * radius * Math.cos(along)
+      points.push([x, y])
+    }
     heading += turn
-    x = cx + side * radius * Math.sin(heading)
-    y = cy - side * radius * Math.cos(heading)
-    points.push([x, y])
     d += ` A${radius} ${radius} 0 0 ${side > 0 ? 1 : 0} ${x} ${y}`
     go(straight)
   })

@@ -78,6 +78,14 @@ function ask(event: Event, p: Placed): void {
   menu.value?.toggle(event)
 }
 
+/** °C of the charge that enters a piece; in a leg of a pair that of the leg. */
+function comesIn(p: Placed): number {
+  const steady = build.answer?.steady
+  const [, , piece, , leg, , within] = p.place.split('/').map(Number)
+  const stations = leg === undefined ? steady?.stations : steady?.pieces[piece!]?.legs[leg]?.stations
+  return stations?.[within ?? piece!]?.temperature_C ?? 50
+}
+
 const full = (at: string) => `${build.optionAt}${at}`
 
 async function putIn(kind: PieceKind, words: string): Promise<void> {
@@ -154,7 +162,7 @@ watch(
         <PieceNumbers :piece="p.piece" :place="p.place" :at="full(p.at)" />
         <template v-if="p.piece.kind === 'pipe'">
           <BendTable :pipe="p.piece" :at="full(p.at)" />
-          <PipeSketch :pipe="p.piece" :from="build.answer?.steady?.stations[Number(p.place.split('/')[2])]?.temperature_C ?? 50" />
+          <PipeSketch :pipe="p.piece" :from="comesIn(p)" />
         </template>
         <dl v-else-if="p.piece.kind === 'pair'" class="shares">
           <div v-for="leg in views.get(p.place)?.legs ?? []" :key="leg.name">

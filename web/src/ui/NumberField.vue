@@ -32,6 +32,8 @@ const popover = ref<InstanceType<typeof Popover>>()
 const input = ref<HTMLInputElement>()
 const field = computed(() => build.catalogue!.field(props.part, props.name))
 const words = computed(() => props.label ?? field.value.label)
+/** "exit area" of the exit is not said twice. */
+const said = computed(() => (props.of && !words.value.startsWith(`${props.of} `) ? `${props.of} ${words.value}` : words.value))
 const value = computed(() => (props.set ? props.shown : (at(build.document, props.pointer) as number | undefined)))
 const written = computed(() => (value.value === undefined ? '' : build.catalogue!.text(field.value, value.value, settings.units, true)))
 const draft = ref<string>()
@@ -89,7 +91,7 @@ async function write(number: number | undefined, shown: string): Promise<void> {
     return reset()
   }
   const edits: Edit[] = [{ pointer: props.pointer, value: number }]
-  const label = `${props.of ? `${props.of} ` : ''}${words.value} ${written.value || 'empty'} → ${shown}`
+  const label = `${said.value} ${written.value || 'empty'} → ${shown}`
   const typed = draft.value
   const outcome = await build.edit(edits, label)
   // What a refusal takes back has reached the field by then.
@@ -125,7 +127,7 @@ function capital(text: string): string {
     <input
       :id="id"
       ref="input"
-      :aria-label="of ? `${of} ${words}` : words"
+      :aria-label="said"
       :aria-invalid="refusal ? 'true' : undefined"
       :aria-describedby="refusal ? `${id}-no` : undefined"
       :value="draft ?? written"

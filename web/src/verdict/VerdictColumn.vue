@@ -11,7 +11,7 @@ import { useSettings } from '../settings/store'
 import KnowButton from '../reasons/KnowButton.vue'
 import HowSure from './HowSure.vue'
 import { say, told } from './say'
-import { shareParts, sinkName } from './shares'
+import { shareParts, sinkName, type SharePart } from './shares'
 
 const build = useBuild()
 const settings = useSettings()
@@ -22,11 +22,13 @@ const cooledBy = computed(() => build.answer?.steady?.core?.cooledBy ?? 'air')
 const sink = computed(() => sinkName(build.answer?.steady, build.answer?.steady?.core?.place))
 const parts = computed(() => (verdict.value?.atWorst ? shareParts(verdict.value.atWorst, cooledBy.value, sink.value) : []))
 const says = (part: FindingView['part']) => told(verdict.value!.findings, part, build.catalogue!.sentences, settings.units)
-/** Percent from which a part has room for its name in the bar. */
-const NAMED = 17
+/** Width of the bar and of a letter in it, px, near enough to tell whether a name fits its part. */
+const BAR = 318
+const LETTER = 6.6
+const named = (p: SharePart) => (p.name.length + 5) * LETTER + 12 < (p.percent / 100) * BAR
 const small = computed(() =>
   parts.value
-    .filter((p) => p.percent < NAMED)
+    .filter((p) => !named(p))
     .map((p) => `${p.name} ${p.percent.toFixed(0)} %`)
     .join(', '),
 )
@@ -90,7 +92,7 @@ async function tryIt(c: ChangeView): Promise<void> {
         <h2>What limits it at the worst moment, {{ clock(verdict.worstTime_s) }}</h2>
         <div class="bar" role="img" :aria-label="parts.map((p) => `${p.name} ${p.percent.toFixed(0)} %`).join(', ')">
           <span v-for="p in parts" :key="p.name" :class="p.tone" :style="{ flexGrow: p.percent }">
-            <template v-if="p.percent >= NAMED">{{ p.name }} {{ p.percent.toFixed(0) }} %</template>
+            <template v-if="named(p)">{{ p.name }} {{ p.percent.toFixed(0) }} %</template>
           </span>
         </div>
         <p v-if="small" class="fine">{{ small }}</p>

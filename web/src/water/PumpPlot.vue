@@ -30,6 +30,18 @@ const at = (value: (h: LoopView['heads'][number]) => number) =>
     .defined((h) => value(h) <= y.value.domain()[1]! && value(h) >= 0)
     .x((h) => x.value(h.flow_L_min))
     .y((h) => y.value(value(h)))(heads.value) ?? ''
+/** Where they meet its flow is written beside it, on the side that has room. */
+const meets = computed(() => ({ end: x.value(props.view.flow_L_min) > W - 84, y: y.value(props.view.head_kPa) + (props.view.head_kPa < 6 ? -8 : 4) }))
+/** The pumps' curve is named at its end that is farther from there. */
+const words = computed(() => {
+  const early = x.value(props.view.flow_L_min) > (LEFT + W) / 2
+  const h = heads.value[early ? 1 : 12]!
+  return {
+    x: x.value(h.flow_L_min) + 6,
+    y: y.value(Math.max(h.given_kPa, 0)) - 6,
+    anchor: early ? 'start' : ('middle' as const),
+  }
+})
 const given = computed(() => at((h) => h.given_kPa))
 const taken = computed(() => at((h) => h.taken_kPa))
 </script>
@@ -55,8 +67,10 @@ const taken = computed(() => at((h) => h.taken_kPa))
     <path class="takes" :d="taken" />
     <path class="gives" :d="given" />
     <circle :cx="x(view.flow_L_min)" :cy="y(view.head_kPa)" r="4.5" />
-    <text class="word" :x="x(heads[12]!.flow_L_min) + 8" :y="y(Math.max(heads[12]!.given_kPa, 0)) - 4">pumps give</text>
-    <text class="word" :x="x(view.flow_L_min) + 8" :y="y(view.head_kPa) + 4">{{ spoken(view.flow_L_min, 'L_min', settings.units) }}</text>
+    <text class="word" :x="words.x" :y="words.y" :text-anchor="words.anchor">pumps give</text>
+    <text class="word" :x="x(view.flow_L_min) + (meets.end ? -9 : 9)" :y="meets.y" :text-anchor="meets.end ? 'end' : 'start'">
+      {{ spoken(view.flow_L_min, 'L_min', settings.units) }}
+    </text>
   </svg>
 </template>
 
