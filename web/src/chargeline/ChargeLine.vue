@@ -7,6 +7,7 @@ import type { BuildOption } from '../document/types'
 import { sizeText } from '../pipes/size'
 import { change, figure, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
+import { apart, PX_PER_LETTER } from './captions'
 import { spokenPiece } from './spoken'
 import { mark, ridge, sameStation, type PieceShape } from './geometry'
 import WaterRidge from './WaterRidge.vue'
@@ -76,18 +77,17 @@ const stations = computed(() =>
   }),
 )
 
-/** Width of a caption at its size and stretch, near enough to tell whether it fits. */
-const PX_PER_LETTER = 6.1
-
 /** A caption that does not fit over its piece gives up its price first, then itself. */
 const captions = computed(() =>
-  shape.value.pieces.flatMap((piece) => {
-    const c = caption(piece)
-    const room = piece.x1 - piece.x0 - 10
-    if (!c.title || (piece.kind !== 'core' && c.title.length * PX_PER_LETTER > room)) return []
-    const price = piece.kind === 'core' || (c.title.length + c.price.length + 1) * PX_PER_LETTER <= room ? c.price : ''
-    return [{ piece, ...c, price }]
-  }),
+  apart(
+    shape.value.pieces.flatMap((piece) => {
+      const c = caption(piece)
+      const room = piece.x1 - piece.x0 - 10
+      if (!c.title || (piece.kind !== 'core' && c.title.length * PX_PER_LETTER > room)) return []
+      const price = piece.kind === 'core' || (c.title.length + c.price.length + 1) * PX_PER_LETTER <= room ? c.price : ''
+      return [{ piece, ...c, price, core: piece.kind === 'core' }]
+    }),
+  ),
 )
 
 function caption(piece: PieceShape): { title: string; price: string; x: number; y: number } {

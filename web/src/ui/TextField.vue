@@ -70,7 +70,8 @@ span {
   color: var(--ink-2);
 }
 input {
-  padding: 6px 0;
+  padding: 6px;
+  text-align: right;
   font-weight: 600;
   text-overflow: ellipsis;
   background: none;

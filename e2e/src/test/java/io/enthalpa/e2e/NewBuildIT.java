@@ -169,4 +169,27 @@ class NewBuildIT extends OnDemo {
         assertVerdictIsThatOfTheFile();
         page.assertNothingWrong();
     }
+
+    /** Turned on Core it stands on end on Space, its tanks count, and what refuses it speaks of its height. */
+    @Test
+    void coreOnEndIsOnEndEverywhere() {
+        page.newBuild().surface("Core");
+        page.button("turn it").click();
+        page.saved()
+                .surface("Space")
+                .button("describe the opening, the stack and the exit")
+                .click();
+        page.saved();
+        assertThat(page.raw().getByText("outside its space")).hasCount(0);
+        page.type("space height", "600 mm").saved();
+        assertThat(page.raw().getByText("outside its space, tanks and port stubs counted"))
+                .isVisible();
+        page.type("space height", "400 mm");
+        assertThat(page.verdict()).hasText("No answer for this.");
+        assertThat(page.raw().getByText(Pattern.compile("core, height is \\d+ mm")))
+                .isVisible();
+        page.surface("Core").button("turn it").click();
+        assertThat(page.raw().getByText(Pattern.compile("core, height is"))).hasCount(0);
+        page.assertNothingWrong();
+    }
 }
