@@ -9,14 +9,7 @@ export type PipeMaterial = (typeof pipeMaterialWords)[number]
 export const coolantWords = ['air', 'water'] as const
 export type Coolant = (typeof coolantWords)[number]
 
-export const effectivenessWords = [
-  'crossflow',
-  'crossflow, charge mixed',
-  'crossflow, coolant mixed',
-  'counterflow',
-  'u-flow, passes stacked',
-  'u-flow, passes behind each other',
-] as const
+export const effectivenessWords = ['crossflow', 'crossflow, charge mixed', 'crossflow, coolant mixed', 'counterflow', 'u-flow, passes stacked', 'u-flow, passes behind each other'] as const
 export type Effectiveness = (typeof effectivenessWords)[number]
 
 export const portSideWords = ['left', 'right', 'up', 'down'] as const
@@ -37,18 +30,7 @@ export type CorePortsLayout = (typeof corePortsLayoutWords)[number]
 export const corePortsFeedWords = ['bottom', 'top'] as const
 export type CorePortsFeed = (typeof corePortsFeedWords)[number]
 
-export const fittingLossWords = [
-  'spigot',
-  'elbow 90',
-  'elbow 45',
-  'tee through',
-  'tee branch',
-  'ball valve',
-  'gate valve',
-  'globe valve',
-  'check valve',
-  'kink',
-] as const
+export const fittingLossWords = ['spigot', 'elbow 90', 'elbow 45', 'tee through', 'tee branch', 'ball valve', 'gate valve', 'globe valve', 'check valve', 'kink'] as const
 export type FittingLoss = (typeof fittingLossWords)[number]
 
 export const iceStirWords = ['still', 'returned over the ice', 'sprayed'] as const
@@ -57,16 +39,7 @@ export type IceStir = (typeof iceStirWords)[number]
 export const layerKindWords = ['core', 'radiator', 'condenser', 'engine radiator', 'oil cooler'] as const
 export type LayerKind = (typeof layerKindWords)[number]
 
-export const coolingMethodWords = [
-  'no cooler',
-  'air to air',
-  'water and radiator',
-  'ice tank',
-  'chilled water',
-  'raw water',
-  'injection alone',
-  'injection on top',
-] as const
+export const coolingMethodWords = ['no cooler', 'air to air', 'water and radiator', 'ice tank', 'chilled water', 'raw water', 'injection alone', 'injection on top'] as const
 export type CoolingMethod = (typeof coolingMethodWords)[number]
 
 /** one build with its duty and options */
@@ -930,63 +903,36 @@ export interface NewJobDocument {
 
 export type DutyPiece = DrivenPiece | BrakePiece | ClimbPiece | WaitPiece | RepeatPiece
 
-export type Piece =
-  FilterPiece | BlowerPiece | PipePiece | ReducerPiece | JointPiece | ThrottlePiece | CorePiece | InjectionPiece | PairPiece | PlenumPiece
+export type Piece = FilterPiece | BlowerPiece | PipePiece | ReducerPiece | JointPiece | ThrottlePiece | CorePiece | InjectionPiece | PairPiece | PlenumPiece
 
 export type LoopPiece = PumpPiece | HosePiece | CoreSidePiece | PlainPiece | ChillerPiece | FittingPiece
 
 /** A sensible default of each number, by the part it stands in. */
 export const usual = {
-  engine: { displacement_L: 2, cylinders: 4, volumetricEfficiency_pct: 92, maxSpeed_rpm: 6500, power_kW: 150, fuelRate_g_kWh: 320, airFuelRatio: 12 },
-  climate: { airTemperature_C: 25, altitude_m: 0, humidity_pct: 40, barometer_kPa: 101.3 },
-  targets: { intake_C: 50, timingPull_C: 65, sensorLag_s: 5 },
-  fullLoad: { engineSpeed_rpm: 5000, roadSpeed_km_h: 100 },
-  gearing: { tyre_mm: 1950, finalDrive: 3.9, ratios: 1, changeUp_rpm: 6200, idle_rpm: 850 },
-  bay: { standing_K: 45, rolling_K: 14, settles_s: 240 },
-  duty: { startAbove_K: 10, repeats: 1, wait_s: 0 },
+  'engine': { displacement_L: 2, cylinders: 4, volumetricEfficiency_pct: 92, maxSpeed_rpm: 6500, power_kW: 150, fuelRate_g_kWh: 320, airFuelRatio: 12 },
+  'climate': { airTemperature_C: 25, altitude_m: 0, humidity_pct: 40, barometer_kPa: 101.3 },
+  'targets': { intake_C: 50, timingPull_C: 65, sensorLag_s: 5 },
+  'fullLoad': { engineSpeed_rpm: 5000, roadSpeed_km_h: 100 },
+  'gearing': { tyre_mm: 1950, finalDrive: 3.9, ratios: 1, changeUp_rpm: 6200, idle_rpm: 850 },
+  'bay': { standing_K: 45, rolling_K: 14, settles_s: 240 },
+  'duty': { startAbove_K: 10, repeats: 1, wait_s: 0 },
   'duty/pieces': { time_s: 20, roadSpeed_km_h: 100, engineSpeed_rpm: 4000, boost_kPa: 100, length_m: 5000, times: 2 },
   'duty/rows': { time_s: 0, engineSpeed_rpm: 3000, boost_kPa: 100, roadSpeed_km_h: 60 },
-  option: { boost_kPa: 100 },
-  filter: { bore_mm: 76, loss_kPa: 1.5, flow_kg_s: 0.15, heatGain_K: 3, dirtyLoss_kPa: 3, soiling_pct: 0, bayShare_pct: 0 },
-  blower: { efficiency_pct: 70, maxPressureRatio: 3, outletBore_mm: 51 },
+  'option': { boost_kPa: 100 },
+  'filter': { bore_mm: 76, loss_kPa: 1.5, flow_kg_s: 0.15, heatGain_K: 3, dirtyLoss_kPa: 3, soiling_pct: 0, bayShare_pct: 0 },
+  'blower': { efficiency_pct: 70, maxPressureRatio: 3, outletBore_mm: 51 },
   'blower/map': { referenceTemperature_C: 25, referencePressure_kPa: 100 },
   'blower/map/lines': { speed_rpm: 100000 },
   'blower/map/lines/points': { flow_kg_s: 0.15, pressureRatio: 2, efficiency_pct: 72 },
-  pipe: { outside_mm: 63.5, bore_mm: 63, length_mm: 1000 },
+  'pipe': { outside_mm: 63.5, bore_mm: 63, length_mm: 1000 },
   'pipe/bends': { angle_deg: 90, radius_mm: 95 },
   'pipe/wall': { thickness_mm: 1.6, wrap_mm: 0 },
   'pipe/wall/hot': { temperature_C: 600, width_mm: 120, distance_mm: 100, along_mm: 250 },
-  reducer: { inletBore_mm: 63, bore_mm: 76, length_mm: 75 },
-  joint: { bore_mm: 63, hoseBore_mm: 67, gap_mm: 8 },
-  throttle: { bore_mm: 60, shaft_mm: 9 },
-  core: {
-    width_mm: 500,
-    height_mm: 250,
-    depth_mm: 64,
-    portBore_mm: 63,
-    outletBore_mm: 63,
-    portStub_mm: 40,
-    tankDepth_mm: 63,
-    blocked_pct: 0,
-    outlets: 1,
-  },
-  'core/card': {
-    width_mm: 500,
-    height_mm: 250,
-    depth_mm: 64,
-    mass_kg: 6,
-    chargeFlow_kg_s: 0.2,
-    chargePressure_kPa: 200,
-    chargeIn_C: 140,
-    chargeOut_C: 45,
-    loss_kPa: 3.5,
-    airSpeed_m_s: 8,
-    waterFlow_L_min: 20,
-    coolantIn_C: 25,
-    chargeShare_pct: 35,
-    wallShare_pct: 3,
-    coolantLoss_Pa: 8000,
-  },
+  'reducer': { inletBore_mm: 63, bore_mm: 76, length_mm: 75 },
+  'joint': { bore_mm: 63, hoseBore_mm: 67, gap_mm: 8 },
+  'throttle': { bore_mm: 60, shaft_mm: 9 },
+  'core': { width_mm: 500, height_mm: 250, depth_mm: 64, portBore_mm: 63, outletBore_mm: 63, portStub_mm: 40, tankDepth_mm: 63, blocked_pct: 0, outlets: 1 },
+  'core/card': { width_mm: 500, height_mm: 250, depth_mm: 64, mass_kg: 6, chargeFlow_kg_s: 0.2, chargePressure_kPa: 200, chargeIn_C: 140, chargeOut_C: 45, loss_kPa: 3.5, airSpeed_m_s: 8, waterFlow_L_min: 20, coolantIn_C: 25, chargeShare_pct: 35, wallShare_pct: 3, coolantLoss_Pa: 8000 },
   'core/block': { plate_mm: 0.5, bar_mm: 5, conductivity_W_mK: 180, chargeFouling_m2K_kW: 0.05, coldFouling_m2K_kW: 0 },
   'core/block/fin': { gap_mm: 6, pitch_mm: 2, thickness_mm: 0.15, interval_mm: 3, louvreAngle_deg: 27 },
   'core/air': { faceShare_pct: 22, standstill_m_s: 0.5 },
@@ -995,58 +941,21 @@ export const usual = {
   'water/pump': { speed_pct: 100, drivenAt_rpm: 2000, efficiency_pct: 25 },
   'water/pump/curve': { flow_L_min: 30, pressure_kPa: 40 },
   'water/chiller': { loss_kPa: 8, flow_L_min: 20 },
-  'core/water/radiator': {
-    width_mm: 400,
-    height_mm: 250,
-    depth_mm: 32,
-    cardWidth_mm: 400,
-    cardHeight_mm: 250,
-    cardDepth_mm: 32,
-    heat_kW: 12,
-    waterFlow_L_min: 20,
-    waterIn_C: 60,
-    airSpeed_m_s: 5,
-    airIn_C: 25,
-    waterLoss_kPa: 6,
-    airLoss_Pa: 80,
-  },
+  'core/water/radiator': { width_mm: 400, height_mm: 250, depth_mm: 32, cardWidth_mm: 400, cardHeight_mm: 250, cardDepth_mm: 32, heat_kW: 12, waterFlow_L_min: 20, waterIn_C: 60, airSpeed_m_s: 5, airIn_C: 25, waterLoss_kPa: 6, airLoss_Pa: 80 },
   'core/water/radiator/tubes': { tubeHeight_mm: 2, tubeWall_mm: 0.3, passes: 1 },
   'core/water/tank': { holds_L: 8, start_C: 20, ice_kg: 0, icePiece_mm: 30 },
   'core/water/chiller': { capacity_kW: 4, coldest_C: 4, dropOutBoost_kPa: 20 },
   'core/water/raw': { temperature_C: 18, fouling_m2K_kW: 0.15 },
-  injection: {
-    bore_mm: 63,
-    alcohol_pct: 50,
-    nozzleFlow_L_min: 0.4,
-    ratedPressure_kPa: 700,
-    pumpPressure_kPa: 1000,
-    startBoost_kPa: 40,
-    fullBoost_kPa: 90,
-    tank_L: 5,
-    evaporated_pct: 50,
-  },
-  pair: { splitAngle_deg: 30, mergeAngle_deg: 20, mergedBore_mm: 76 },
-  plenum: { bore_mm: 63, volume_L: 3 },
+  'injection': { bore_mm: 63, alcohol_pct: 50, nozzleFlow_L_min: 0.4, ratedPressure_kPa: 700, pumpPressure_kPa: 1000, startBoost_kPa: 40, fullBoost_kPa: 90, tank_L: 5, evaporated_pct: 50 },
+  'pair': { splitAngle_deg: 30, mergeAngle_deg: 20, mergedBore_mm: 76 },
+  'plenum': { bore_mm: 63, volume_L: 3 },
   'plenum/wall': { mass_kg: 4, area_cm2: 1500, head_C: 92, toHead_W_K: 12 },
   'pair/balance': { bore_mm: 38, length_mm: 400 },
-  airWay: { spaceWidth_mm: 900, spaceHeight_mm: 600, seal_pct: 80, recirculation_pct: 15 },
+  'airWay': { spaceWidth_mm: 900, spaceHeight_mm: 600, seal_pct: 80, recirculation_pct: 15 },
   'airWay/opening': { width_mm: 600, height_mm: 200, pressure_pct: 90, open_pct: 80 },
   'airWay/opening/wall': { width_mm: 520, height_mm: 110, across_mm: 0, up_mm: 0 },
   'airWay/layer': { across_mm: 0, up_mm: 0, gap_mm: 15 },
-  'airWay/layer/other': {
-    width_mm: 600,
-    height_mm: 380,
-    depth_mm: 20,
-    cardWidth_mm: 600,
-    cardHeight_mm: 380,
-    cardDepth_mm: 20,
-    heat_kW: 10,
-    hotOnCard_C: 60,
-    airSpeed_m_s: 4,
-    airIn_C: 35,
-    airLoss_Pa: 40,
-    hot_C: 60,
-  },
+  'airWay/layer/other': { width_mm: 600, height_mm: 380, depth_mm: 20, cardWidth_mm: 600, cardHeight_mm: 380, cardDepth_mm: 20, heat_kW: 10, hotOnCard_C: 60, airSpeed_m_s: 4, airIn_C: 35, airLoss_Pa: 40, hot_C: 60 },
   'airWay/fan': { offAbove_km_h: 60 },
   'airWay/fan/curve': { flow_m3_h: 2200, pressure_Pa: 200 },
   'airWay/exit': { area_cm2: 1200, pressure_pct: -10 },
@@ -1055,9 +964,9 @@ export const usual = {
 /** What a blower of each type is called, and the efficiency a well-matched one shows, by default and from to. */
 export const usualBlower: Record<BlowerType, { name: string; efficiency_pct: number; low_pct: number; high_pct: number }> = {
   'roots-type': { name: 'roots-type blower', efficiency_pct: 55, low_pct: 50, high_pct: 60 },
-  screw: { name: 'screw blower', efficiency_pct: 70, low_pct: 65, high_pct: 75 },
-  centrifugal: { name: 'centrifugal blower', efficiency_pct: 73, low_pct: 68, high_pct: 78 },
-  turbo: { name: 'turbo', efficiency_pct: 71.5, low_pct: 65, high_pct: 78 },
+  'screw': { name: 'screw blower', efficiency_pct: 70, low_pct: 65, high_pct: 75 },
+  'centrifugal': { name: 'centrifugal blower', efficiency_pct: 73, low_pct: 68, high_pct: 78 },
+  'turbo': { name: 'turbo', efficiency_pct: 71.5, low_pct: 65, high_pct: 78 },
 }
 
 /** Wall of usual stock, mm; of what is sold by its outside diameter, and of hose, sold by its bore. */

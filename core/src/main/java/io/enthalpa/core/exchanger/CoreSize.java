@@ -33,4 +33,9 @@ public record CoreSize(double width, double height, double depth) {
     public CoreSize withDepth(double other) {
         return new CoreSize(width, height, other);
     }
+
+    /** @return the same block turned on end */
+    public CoreSize onEnd() {
+        return new CoreSize(/* width= */ height, /* height= */ width, depth);
+    }
 }

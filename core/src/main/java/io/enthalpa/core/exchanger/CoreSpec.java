@@ -24,7 +24,7 @@ public record CoreSpec(
 
     /** @return the finned block as it stands in the car: what runs along the charge is its height when it is turned on end */
     public CoreSize standing() {
-        return isOnEnd() ? new CoreSize(size.height(), size.width(), size.depth()) : size;
+        return isOnEnd() ? size.onEnd() : size;
     }
 
     /** @return m */
