@@ -568,6 +568,8 @@ export interface HosePiece {
   /** length, mm, 0 to 20000, usually 800: straight length of a hose, bends not counted; of a spigot its narrow part */
   length_mm: number
   bends?: Bend[]
+  /** wrap, mm, 0 to 50, usually 0: foam or fibre round it, so that a cold hose does not drip; its heat from the bay is that of the loop */
+  wrap_mm?: number
   id?: string
 }
 
@@ -937,7 +939,7 @@ export const usual = {
   'core/block/fin': { gap_mm: 6, pitch_mm: 2, thickness_mm: 0.15, interval_mm: 3, louvreAngle_deg: 27 },
   'core/air': { faceShare_pct: 22, standstill_m_s: 0.5 },
   'core/water': { flow_L_min: 20, volume_L: 6, soak_W_K: 4, glycol_pct: 0 },
-  'water/piece': { height_mm: 400, bore_mm: 19, beside: 1, length_mm: 800 },
+  'water/piece': { height_mm: 400, bore_mm: 19, beside: 1, length_mm: 800, wrap_mm: 0 },
   'water/pump': { speed_pct: 100, drivenAt_rpm: 2000, efficiency_pct: 25 },
   'water/pump/curve': { flow_L_min: 30, pressure_kPa: 40 },
   'water/chiller': { loss_kPa: 8, flow_L_min: 20 },

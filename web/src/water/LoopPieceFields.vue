@@ -69,6 +69,7 @@ function addPoint(): void {
       fallback="silicone"
       :of="piece.name"
     />
+    <NumberField v-if="piece.kind === 'hose'" part="water/piece" name="wrap_mm" :pointer="`${here}/wrap_mm`" :of="piece.name" optional empty="bare" />
     <template v-if="piece.kind === 'core'">
       <ChoiceField label="water ports" :pointer="`${here}/ports`" :choices="corePortsLayoutWords" :of="piece.name" />
       <ChoiceField label="fed from the" :pointer="`${here}/fedFrom`" :choices="corePortsFeedWords" :of="piece.name" />

@@ -31,7 +31,7 @@ public record CoreOutline(double left, double right, double down, double up) {
 
     /**
      * @param across m, its middle to the right of the middle of a space
-     * @param up     m, and above it
+     * @param above  m, and above it
      * @return m that it stands outside a space of a width and height, where it does most; 0 when it is inside
      */
     public double outside(double across, double above, double width, double height) {

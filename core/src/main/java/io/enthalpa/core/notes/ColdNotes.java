@@ -162,7 +162,15 @@ final class ColdNotes {
             notes.add(new Note(Kind.LOOP_WARMS, here, name, A_MINUTE * loop.rise(), 0));
         }
         if (loop.sweats()) {
-            notes.add(new Note(Kind.SWEATS, here, name, Math.min(loop.waterIn(), loop.back()), loop.dewPoint()));
+            boolean bare = loop.spec().pieces().isEmpty()
+                    || loop.spec().pieces().stream()
+                            .anyMatch(p -> p instanceof LoopPiece.Hose hose && hose.wrap() == 0);
+            notes.add(new Note(
+                    bare ? Kind.SWEATS : Kind.CORE_SWEATS,
+                    here,
+                    name,
+                    Math.min(loop.waterIn(), loop.back()),
+                    loop.dewPoint()));
         }
     }
 

@@ -95,6 +95,8 @@ public record Note(Kind kind, Subject subject, String of, double value, double l
         LOOP_WARMS(Quantity.TEMPERATURE_DIFFERENCE, Quantity.NUMBER),
         /** Hoses and core are colder than the outside dew point. */
         SWEATS(Quantity.TEMPERATURE),
+        /** The same where every hose is wrapped: the core alone drips. */
+        CORE_SWEATS(Quantity.TEMPERATURE),
         /** It reaches out of the space of its way; value is how far, limit is other than 0 when tanks and ports were counted. */
         STANDS_OUTSIDE(Quantity.LENGTH, Quantity.NUMBER),
         /** A charge pipe is colder than the outside dew point; value is its charge, limit the dew point. */

@@ -60,7 +60,12 @@ public sealed interface LoopPiece {
         }
     }
 
-    record Hose(String name, PipeSpec spec, int beside, double height) implements LoopPiece {
+    /** @param wrap m of foam or fibre round it; 0 bare: where it is colder than the outside dew point it drips */
+    record Hose(String name, PipeSpec spec, int beside, double height, double wrap) implements LoopPiece {
+        public Hose(String name, PipeSpec spec, int beside, double height) {
+            this(name, spec, beside, height, 0);
+        }
+
         @Override
         public <T> T to(Cases<T> cases) {
             return cases.hose(this);
@@ -68,7 +73,7 @@ public sealed interface LoopPiece {
 
         @Override
         public Hose withBore(double other) {
-            return new Hose(name, spec.withBore(other), beside, height);
+            return new Hose(name, spec.withBore(other), beside, height, wrap);
         }
 
         @Override

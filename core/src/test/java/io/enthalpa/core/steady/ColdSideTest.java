@@ -9,6 +9,7 @@ import io.enthalpa.core.Cases;
 import io.enthalpa.core.Loops;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.Ways;
+import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.chargepath.PipeWallSpec;
 import io.enthalpa.core.coolingair.AirWaySpec;
@@ -29,6 +30,7 @@ import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.LoopPiece;
 import io.enthalpa.core.waterloop.RawWaterSpec;
 import io.enthalpa.core.waterloop.TankSpec;
+import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -342,10 +344,33 @@ class ColdSideTest {
     }
 
     private static List<String> sweating(Systems s) {
+        return told(s, Note.Kind.PIPE_SWEATS);
+    }
+
+    private static List<String> told(Systems s, Note.Kind kind) {
         ChargeSystem system = s.system();
         return Notes.about(system, system.steady(Systems.point(5500, 60, 30))).stream()
-                .filter(n -> n.kind() == Note.Kind.PIPE_SWEATS)
+                .filter(n -> n.kind() == kind)
                 .map(Note::of)
                 .toList();
+    }
+
+    @Test
+    void wrappedHosesLeaveTheCoreToDrip() {
+        Loops loops = new Loops();
+        loops.radiator = Optional.empty();
+        loops.raw = Optional.of(new RawWaterSpec(275.15, 0));
+        Systems s = loops.systems();
+        s.humidity = 0.95;
+        assertThat(told(s, Note.Kind.SWEATS)).hasSize(1);
+        assertThat(told(s, Note.Kind.CORE_SWEATS)).isEmpty();
+        WaterLoopSpec bare = ((CoolingSide.Water) s.cooling).loop();
+        s.cooling = new CoolingSide.Water(bare.withPieces(bare.pieces().stream()
+                .map(p -> p instanceof LoopPiece.Hose h
+                        ? (LoopPiece) new LoopPiece.Hose(h.name(), h.spec(), h.beside(), h.height(), 6e-3)
+                        : p)
+                .toList()));
+        assertThat(told(s, Note.Kind.SWEATS)).isEmpty();
+        assertThat(told(s, Note.Kind.CORE_SWEATS)).hasSize(1);
     }
 }

@@ -172,6 +172,16 @@ sealed interface LoopPieceDocument extends Named
             @Called(value = "bend", most = PipePiece.Bend.MOST) @Nullable
             List<PipePiece.Bend> bends,
 
+            @Figure(
+                    label = "wrap",
+                    min = 0,
+                    max = 50,
+                    usual = 0,
+                    help =
+                            "foam or fibre round it, so that a cold hose does not drip; its heat from the bay is that of the loop")
+            @Nullable
+            Double wrap_mm,
+
             @Nullable String id)
             implements LoopPieceDocument, Bored {
         @Override
@@ -181,7 +191,8 @@ sealed interface LoopPieceDocument extends Named
                     MM.si(bore_mm),
                     MM.si(length_mm),
                     bends == null ? List.of() : PipePiece.Bend.all(bends, at, MM.si(bore_mm), MM.si(bore_mm)));
-            return new LoopPiece.Hose(name, spec, together(), MM.si(height_mm));
+            return new LoopPiece.Hose(
+                    name, spec, together(), MM.si(height_mm), MM.si(wrap_mm).orElse(0));
         }
     }
 

@@ -47,6 +47,7 @@ final class LoopPieces implements LoopPiece.Cases<LoopPieceDocument> {
                 h.spec().material(),
                 MM.of(h.spec().length()),
                 PipePiece.Bend.of(h.spec()),
+                h.wrap() > 0 ? MM.of(h.wrap()) : null,
                 null);
     }
 
