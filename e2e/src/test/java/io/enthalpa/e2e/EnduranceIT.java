@@ -220,7 +220,10 @@ class EnduranceIT extends OnDemo {
     @Test
     void aHotStartIsToldBesideTheVerdict() {
         starter();
-        page.surface("Brief").type("duty start above outside air", "25 °C").saved();
+        page.surface("Brief")
+                .type("intake target", "62 °C")
+                .type("duty start above outside air", "40 °C")
+                .saved();
         page.surface("Endurance");
         assertThat(page.verdict()).containsText("Holds");
         assertThat(page.raw().locator("aside")).containsText("not counted");

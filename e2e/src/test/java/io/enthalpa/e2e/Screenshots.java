@@ -143,23 +143,13 @@ public final class Screenshots {
             page.raw().getByLabel("Name of version 3").fill("as welded");
             page.raw().keyboard().press("Enter");
         });
-        take("two-banks", 1280, 800, "light", page -> {
-            page.openBuild(van).surface("Brief");
-            for (String what : new String[] {"blowers", "banks"}) {
-                page.raw()
-                        .getByRole(
-                                AriaRole.COMBOBOX, new com.microsoft.playwright.Page.GetByRoleOptions().setName(what))
-                        .click();
-                page.raw()
-                        .getByRole(
-                                AriaRole.OPTION,
-                                new com.microsoft.playwright.Page.GetByRoleOptions()
-                                        .setName("two")
-                                        .setExact(true))
-                        .click();
-                page.saved();
-            }
-            page.surface("Pipes");
+        take("new", 1280, 800, "light", page -> {
+            page.open("/new");
+            page.raw()
+                    .locator("label")
+                    .filter(new Locator.FilterOptions().setHasText("injection alone"))
+                    .locator("b:not(:empty)")
+                    .waitFor(new Locator.WaitForOptions().setTimeout(LONG));
         });
     }
 
