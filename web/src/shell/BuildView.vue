@@ -184,4 +184,10 @@ onKeyStroke((event) => {
     grid-template-columns: minmax(0, 1fr) 320px;
   }
 }
+/* The line is thinner there. */
+@media (max-height: 790px) {
+  .spine {
+    min-height: 166px;
+  }
+}
 </style>

@@ -135,7 +135,7 @@ public final class Screenshots {
         take("history", 1280, 800, "light", page -> {
             page.openBuild(van)
                     .surface("Pipes")
-                    .type("cold pipe bore", "63 mm")
+                    .type("cold pipe outside diameter", "63 mm")
                     .saved()
                     .button("Add a bend to cold pipe")
                     .click();
