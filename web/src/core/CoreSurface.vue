@@ -220,7 +220,7 @@ function divided(value: string): void {
         </figure>
         <section>
           <h2>At full load <KnowButton :subject="place" :of="core.name" /></h2>
-          <dl>
+          <dl class="lines">
             <div v-for="l in lines" :key="l.name">
               <dt>{{ l.name }}</dt>
               <dd>
@@ -317,24 +317,6 @@ h2 {
 .drawing {
   margin: 6px 0 0;
   min-width: 0;
-}
-dl {
-  margin: 0;
-}
-dl div {
-  display: flex;
-  justify-content: space-between;
-  align-items: baseline;
-  min-height: 33px;
-  padding: 6px 0;
-  border-bottom: 1px solid var(--hair);
-}
-dt {
-  color: var(--ink-2);
-}
-dd {
-  margin: 0;
-  font-weight: 600;
 }
 .delta {
   margin-right: 8px;

@@ -93,7 +93,7 @@ function takeOut(i: number): void {
         </p>
         <p v-else class="fine">Two or more points with different flows would tell the films apart; until then the stated shares count.</p>
       </div>
-      <dl>
+      <dl class="lines">
         <div v-for="t in trust" :key="t.name">
           <dt>{{ t.name }}, trusted {{ t.range }}</dt>
           <dd :class="{ worse: !t.ok }">{{ t.ratio }} times</dd>
@@ -131,23 +131,6 @@ th:first-child {
   grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 30px;
   padding-top: 10px;
-}
-dl {
-  margin: 0;
-}
-dl div {
-  display: flex;
-  justify-content: space-between;
-  min-height: 34px;
-  padding: 7px 0;
-  border-bottom: 1px solid var(--hair);
-}
-dt {
-  color: var(--ink-2);
-}
-dd {
-  margin: 0;
-  font-weight: 600;
 }
 .fine {
   padding-top: 8px;

@@ -123,7 +123,7 @@ function remove(b: BuildCard): void {
 </script>
 
 <template>
-  <div class="home">
+  <div class="sheet">
     <HomeBar />
     <main>
       <div class="head">
@@ -180,26 +180,11 @@ function remove(b: BuildCard): void {
 </template>
 
 <style scoped>
-.home {
-  min-height: 100%;
-  display: grid;
-  grid-template-rows: 46px 1fr;
-}
-main {
-  background: var(--sheet);
-  border-top: 1px solid var(--ink);
-  padding: 26px 40px 60px;
-}
 .head {
   display: flex;
   align-items: baseline;
   gap: 34px;
   padding-bottom: 14px;
-}
-h1 {
-  font-size: var(--s5);
-  font-weight: 700;
-  font-stretch: 84%;
 }
 .ways {
   display: flex;

@@ -134,7 +134,7 @@ function figures(method: CoolingMethod): string {
 </script>
 
 <template>
-  <div class="home">
+  <div class="sheet">
     <HomeBar away />
     <main>
       <h1>New build</h1>
@@ -195,7 +195,7 @@ function figures(method: CoolingMethod): string {
             </p>
           </template>
           <p v-else class="lead">Being worked out.</p>
-          <dl v-if="made && !failure">
+          <dl class="lines" v-if="made && !failure">
             <div v-for="p in parts" :key="p.name">
               <dt>{{ p.name }}</dt>
               <dd>{{ p.text }}</dd>
@@ -210,20 +210,7 @@ function figures(method: CoolingMethod): string {
 </template>
 
 <style scoped>
-.home {
-  min-height: 100%;
-  display: grid;
-  grid-template-rows: 46px 1fr;
-}
-main {
-  background: var(--sheet);
-  border-top: 1px solid var(--ink);
-  padding: 22px 40px 40px;
-}
 h1 {
-  font-size: var(--s5);
-  font-weight: 700;
-  font-stretch: 84%;
   padding-bottom: 14px;
 }
 .columns {
@@ -246,23 +233,6 @@ legend {
   font-weight: 700;
   padding: 0 0 3px;
   color: var(--ink-2);
-}
-dl {
-  margin: 4px 0 0;
-}
-dl div {
-  display: flex;
-  justify-content: space-between;
-  min-height: 33px;
-  padding: 6px 0;
-  border-bottom: 1px solid var(--hair);
-}
-dt {
-  color: var(--ink-2);
-}
-dd {
-  margin: 0;
-  font-weight: 600;
 }
 fieldset {
   column-span: all;

@@ -18,7 +18,7 @@ onMounted(async () => {
 </script>
 
 <template>
-  <div class="home">
+  <div class="sheet">
     <HomeBar away />
     <main>
       <div class="head">
@@ -40,24 +40,10 @@ onMounted(async () => {
 </template>
 
 <style scoped>
-.home {
-  min-height: 100%;
-  display: grid;
-  grid-template-rows: 46px 1fr;
-}
-main {
-  padding: 26px 40px 60px;
-  border-top: 1px solid var(--ink);
-  background: var(--sheet);
-}
 .head {
   display: flex;
   align-items: baseline;
   gap: 22px;
-}
-h1 {
-  font-size: var(--s5);
-  font-weight: 700;
 }
 .head p {
   flex: 1;

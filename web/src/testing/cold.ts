@@ -133,19 +133,7 @@ function usualPieces(loop: WaterLoop): LoopPiece[] {
   const list: LoopPiece[] = [
     { kind: 'tank', name: 'header tank', height_mm: 650 },
     { kind: 'hose', name: 'tank to pump', bore_mm: usual['water/piece'].bore_mm, length_mm: 800, height_mm: 620, bends: bends(1) },
-    {
-      kind: 'pump',
-      name: 'pump',
-      bore_mm: usual['water/piece'].bore_mm,
-      height_mm: 250,
-      speed_pct: usual['water/pump'].speed_pct,
-      efficiency_pct: usual['water/pump'].efficiency_pct,
-      curve: [
-        { flow_L_min: 0, pressure_kPa: 45 },
-        { flow_L_min: 20, pressure_kPa: 32 },
-        { flow_L_min: 40, pressure_kPa: 5 },
-      ],
-    },
+    newLoopPiece('pump', 'pump', usual['water/piece'].bore_mm, 250),
     { kind: 'hose', name: 'pump to core', bore_mm: usual['water/piece'].bore_mm, length_mm: 1200, height_mm: 480, bends: bends(2) },
     { kind: 'core', name: 'core', height_mm: 520, ports: 'opposite corners', fedFrom: 'bottom', boss: false },
     {

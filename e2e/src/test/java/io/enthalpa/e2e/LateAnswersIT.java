@@ -18,23 +18,6 @@ class LateAnswersIT extends OnDemo {
         return JsonMapper.shared().readTree(page.file());
     }
 
-    private void pick(String field, String choice) {
-        page.raw()
-                .getByRole(
-                        AriaRole.COMBOBOX,
-                        new com.microsoft.playwright.Page.GetByRoleOptions()
-                                .setName(field)
-                                .setExact(true))
-                .click();
-        page.raw()
-                .getByRole(
-                        AriaRole.OPTION,
-                        new com.microsoft.playwright.Page.GetByRoleOptions()
-                                .setName(choice)
-                                .setExact(true))
-                .click();
-    }
-
     @Test
     void piecesOfADuty() {
         page.newBuild();
@@ -65,9 +48,9 @@ class LateAnswersIT extends OnDemo {
     @Test
     void twoBlowersTwoBanksAndWhatIsTypedMeanwhile() {
         page.openBuild("Pass Van").surface("Brief").late("/api/", LATE_MS);
-        pick("blowers", "two");
+        page.pick("blowers", "two");
         page.type("boost", "120 kPa");
-        pick("banks", "two");
+        page.pick("banks", "two");
         page.type("left turbo most pressure ratio", "2.7");
         page.type("outside air", "30 C").saved();
         JsonNode option = document().at("/options/2");
@@ -107,9 +90,9 @@ class LateAnswersIT extends OnDemo {
     void sinksOfTheWater() {
         page.openBuild("Saltline").option("A").surface("Water").late("/api/", LATE_MS);
         page.type("ice", "24 kg");
-        pick("ice stirred", "still");
+        page.pick("ice stirred", "still");
         page.type("water in all", "55 L");
-        pick("tank baffled", "yes");
+        page.pick("tank baffled", "yes");
         page.saved();
         JsonNode water = document().at("/options/0").findValue("water");
         assertThat(water.at("/tank/ice_kg").intValue()).isEqualTo(24);

@@ -17,23 +17,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 
 /** A whole new job: five answers, a finished answer, and any cooling changed to any other. */
 class NewBuildIT extends OnDemo {
-    private void pick(String label, String choice) {
-        page.raw()
-                .getByRole(
-                        AriaRole.COMBOBOX,
-                        new com.microsoft.playwright.Page.GetByRoleOptions()
-                                .setName(label)
-                                .setExact(true))
-                .click();
-        page.raw()
-                .getByRole(
-                        AriaRole.OPTION,
-                        new com.microsoft.playwright.Page.GetByRoleOptions()
-                                .setName(choice)
-                                .setExact(true))
-                .click();
-    }
-
     private void cooled(String method) {
         page.raw()
                 .getByRole(
@@ -66,8 +49,8 @@ class NewBuildIT extends OnDemo {
     void everyCoolingGoesFromTheQuestionsToItsVerdict(String method, String blowers, String blower) {
         page.open("/new");
         page.type("boost", "70 kPa");
-        pick("how many", blowers);
-        pick("blower", blower);
+        page.pick("how many", blowers);
+        page.pick("blower", blower);
         cooled(method);
         Locator says = page.raw().locator(".answer .verdict");
         assertThat(says).isVisible();
@@ -85,7 +68,7 @@ class NewBuildIT extends OnDemo {
     void whatTheQuestionsPromiseIsWhatOpens() {
         page.open("/new");
         page.type("displacement", "3.2 L").type("revs to", "4800 rpm");
-        pick("duty", "hill with a trailer");
+        page.pick("duty", "hill with a trailer");
         Locator says = page.raw().locator(".answer .verdict");
         assertThat(says).isVisible();
         Locator air = page.raw().locator("label").filter(new Locator.FilterOptions().setHasText("air to air"));

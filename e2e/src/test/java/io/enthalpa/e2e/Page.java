@@ -136,6 +136,23 @@ final class Page {
         return this;
     }
 
+    /** Another of a few words. */
+    Page pick(String field, String choice) {
+        page.getByRole(
+                        AriaRole.COMBOBOX,
+                        new com.microsoft.playwright.Page.GetByRoleOptions()
+                                .setName(field)
+                                .setExact(true))
+                .click();
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new com.microsoft.playwright.Page.GetByRoleOptions()
+                                .setName(choice)
+                                .setExact(true))
+                .click();
+        return this;
+    }
+
     /** The text under the plumb line of a station: figure, change, name, pressure. */
     Locator station(int index) {
         return page.locator("[data-station='" + index + "']");

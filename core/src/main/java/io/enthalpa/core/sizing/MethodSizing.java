@@ -14,6 +14,7 @@ import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.steady.SteadyResult;
@@ -87,11 +88,18 @@ public final class MethodSizing {
                         .orElse(null);
     }
 
-    /** @throws EnthalpaFault when the method has no answer here */
+    /** @throws EnthalpaFault when the method has no answer here, or injection is asked for on top where it is, or of no core */
     public BuildOption option(CoolingMethod method) {
-        BuildOption sized = propose(method).option();
-        answer(sized).steady();
-        return sized;
+        if (method == CoolingMethod.INJECTION_ON_TOP && !applies(method)) {
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "cooled",
+                    "cooled",
+                    method.title(),
+                    "put on top of a core that has none yet",
+                    "Take \"" + CoolingMethod.INJECTION.title() + "\", or change the one that is there on Pipes.");
+        }
+        return propose(method).option();
     }
 
     /** @throws EnthalpaFault when the method has no answer here */

@@ -15,6 +15,7 @@ import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 
 /** What a core takes up in the car, and that turning it is one thing everywhere. */
 class CoreOutlineTest {
@@ -125,16 +126,19 @@ class CoreOutlineTest {
     }
 
     /** 500 x 250: on end it goes into a space 300 wide and 800 high, lying it does not. */
-    @Test
-    void coreOnEndIsOnEndInItsSpaceAndInItsRefusal() {
-        SteadyResult onEnd = inSpace(PortSide.UP, 0.3, 0.8);
+    @ParameterizedTest
+    @EnumSource(
+            value = PortSide.class,
+            names = {"UP", "DOWN"})
+    void coreOnEndIsOnEndInItsSpaceAndInItsRefusal(PortSide inlet) {
+        SteadyResult onEnd = inSpace(inlet, 0.3, 0.8);
         assertThat(onEnd.ways().get(0).layers().get(0).width()).isEqualTo(0.25);
         assertThat(onEnd.ways().get(0).layers().get(0).height()).isEqualTo(0.5);
         Assertions.assertThatThrownBy(() -> inSpace(PortSide.RIGHT, 0.3, 0.8))
                 .isInstanceOf(EnthalpaFault.class)
                 .hasMessageContaining("width")
                 .hasMessageContaining("500 mm");
-        Assertions.assertThatThrownBy(() -> inSpace(PortSide.UP, 0.8, 0.3))
+        Assertions.assertThatThrownBy(() -> inSpace(inlet, 0.8, 0.3))
                 .isInstanceOf(EnthalpaFault.class)
                 .hasMessageContaining("height")
                 .hasMessageContaining("500 mm");

@@ -1,6 +1,7 @@
 package io.enthalpa.core.sizing;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import io.enthalpa.core.Paths;
 import io.enthalpa.core.Systems;
@@ -13,6 +14,7 @@ import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.engine.EngineSpec;
+import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.verdict.Targets;
 import io.enthalpa.core.verdict.Verdict;
 import java.util.List;
@@ -176,5 +178,18 @@ class MethodSizingTest {
         BuildOption inWay = new BuildOption("A", "in a way", 90e3, s.path().elements(), List.of(front.spec()));
         Proposal water = new MethodSizing(plain.withOptions(List.of(inWay)), "A").propose(CoolingMethod.WATER_RADIATOR);
         assertThat(water.option().airWays().get(0).layers()).hasSize(1);
+    }
+
+    @Test
+    void injectionIsNotPutOnTopTwiceNorOfNothing() {
+        Build build = build(Systems.standard().path().elements(), 312);
+        BuildOption onTop = MethodSizing.inPlace(build, "A").option(CoolingMethod.INJECTION_ON_TOP);
+        BuildOption bare = MethodSizing.inPlace(build, "A").option(CoolingMethod.NONE);
+        for (BuildOption from : List.of(onTop, bare)) {
+            assertThatThrownBy(() -> MethodSizing.inPlace(build.withOptions(List.of(from)), "A")
+                            .option(CoolingMethod.INJECTION_ON_TOP))
+                    .isInstanceOf(EnthalpaFault.class)
+                    .hasMessageContaining("on top of a core that has none yet");
+        }
     }
 }
