@@ -195,7 +195,7 @@ function figures(method: CoolingMethod): string {
             </p>
           </template>
           <p v-else class="lead">Being worked out.</p>
-          <dl class="lines" v-if="made && !failure">
+          <dl v-if="made && !failure" class="lines">
             <div v-for="p in parts" :key="p.name">
               <dt>{{ p.name }}</dt>
               <dd>{{ p.text }}</dd>
