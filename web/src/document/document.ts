@@ -36,6 +36,9 @@ export type FittingLoss = (typeof fittingLossWords)[number]
 export const iceStirWords = ['still', 'returned over the ice', 'sprayed'] as const
 export type IceStir = (typeof iceStirWords)[number]
 
+export const coolingSideOnLoopWords = ['beside', 'behind'] as const
+export type CoolingSideOnLoop = (typeof coolingSideOnLoopWords)[number]
+
 export const layerKindWords = ['core', 'radiator', 'condenser', 'engine radiator', 'oil cooler'] as const
 export type LayerKind = (typeof layerKindWords)[number]
 
@@ -407,6 +410,7 @@ export interface CorePiece {
   block?: Block
   air?: FaceAir
   water?: WaterLoop
+  sharesLoop?: SharesLoop
   id?: string
 }
 
@@ -697,6 +701,12 @@ export interface RawWater {
   temperature_C: number
   /** fouling, water side, m²K/kW, 0 to 3, usually 0.15: clean 0; sea water 0.1-0.2; TEMA's allowances, from memory */
   fouling_m2K_kW?: number
+}
+
+/** a core without a loop of its own: it hangs on another core's */
+export interface SharesLoop {
+  core: string
+  stands: CoolingSideOnLoop
 }
 
 /** water and methanol sprayed into the charge */

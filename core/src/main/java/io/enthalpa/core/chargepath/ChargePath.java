@@ -9,6 +9,7 @@ import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.waterloop.RawWaterSpec;
+import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -25,6 +26,7 @@ public final class ChargePath {
     private final EngineSpec engine;
     private final List<PathElement> elements;
     private final List<CoreSlot> cores = new ArrayList<>();
+    private final List<LoopCores> loops;
     private final List<PathElement.Blower> blowers = new ArrayList<>();
     private final List<InjectionSpec> sprays = new ArrayList<>();
     private final Optional<BaySpec> bay;
@@ -59,6 +61,7 @@ public final class ChargePath {
                 banks ? "only those of the two legs" : "exactly 1");
         walk(elements, Spot.Row.PATH, false);
         require(!blowers.isEmpty(), "blowers", 0, "exactly 1 on every way of the air");
+        this.loops = LoopCores.of(cores);
     }
 
     /** @param blown whether a blower stands before these pieces @return whether one stands before what follows them */
@@ -112,15 +115,17 @@ public final class ChargePath {
         return after[0];
     }
 
-    private static ChargeCooler cooler(PathElement.Core core, Spot here) {
+    private ChargeCooler cooler(PathElement.Core core, Spot here) {
+        Optional<WaterLoopSpec> loop = core.cooling() instanceof CoolingSide.Shared shared
+                ? Optional.of(LoopCores.loopOf(shared, core, here, elements))
+                : core.loop();
         try {
-            return core.cooling() instanceof CoolingSide.Water water
-                    ? new ChargeCooler(
+            return loop.map(water -> new ChargeCooler(
                             core.spec(),
-                            water.loop().coolant(),
-                            water.loop().ports().washed(),
-                            water.loop().raw().map(RawWaterSpec::fouling).orElse(0.0))
-                    : new ChargeCooler(core.spec());
+                            water.coolant(),
+                            water.ports().washed(),
+                            water.raw().map(RawWaterSpec::fouling).orElse(0.0)))
+                    .orElseGet(() -> new ChargeCooler(core.spec()));
         } catch (EnthalpaFault fault) {
             throw fault.about(here, fault.field(), core.name() + ", " + fault.label());
         }
@@ -157,6 +162,11 @@ public final class ChargePath {
     /** @return in the order of the path, the first leg's before the second's */
     public List<CoreSlot> cores() {
         return cores;
+    }
+
+    /** @return every water loop with the cores on it */
+    public List<LoopCores> loops() {
+        return loops;
     }
 
     /** @return whether the wall of a piece gives heat to the charge or takes it */

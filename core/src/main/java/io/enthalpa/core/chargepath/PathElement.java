@@ -228,7 +228,11 @@ public sealed interface PathElement {
             return new Core(name, spec, other);
         }
 
-        /** @return the loop that takes its heat; empty where air does */
+        public boolean isCooledByAir() {
+            return cooling instanceof CoolingSide.Air;
+        }
+
+        /** @return the loop of its own; empty where air takes its heat, or another core's loop */
         public Optional<WaterLoopSpec> loop() {
             return cooling instanceof CoolingSide.Water water ? Optional.of(water.loop()) : Optional.empty();
         }

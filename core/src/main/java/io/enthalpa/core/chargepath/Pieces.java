@@ -1,6 +1,7 @@
 package io.enthalpa.core.chargepath;
 
 import io.enthalpa.core.place.Spot;
+import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -27,6 +28,16 @@ public final class Pieces {
     /** @return every core, in the order of the path */
     public static List<PathElement.Core> cores(List<PathElement> path) {
         return of(PathElement.Core.class, path).stream().map(Placed::piece).toList();
+    }
+
+    /** @return the loop that takes the heat of a core, its own or the one it shares; empty where air does, or where there is no such loop */
+    public static Optional<WaterLoopSpec> loopOf(PathElement.Core core, List<PathElement> path) {
+        return core.cooling() instanceof CoolingSide.Shared shared
+                ? cores(path).stream()
+                        .filter(c -> c.name().equals(shared.core()))
+                        .flatMap(c -> c.loop().stream())
+                        .findFirst()
+                : core.loop();
     }
 
     /** @return every piece, a pair before what its legs hold */

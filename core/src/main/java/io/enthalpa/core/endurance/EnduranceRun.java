@@ -11,8 +11,8 @@ import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.plant.AirSide;
 import io.enthalpa.core.plant.BayAir;
-import io.enthalpa.core.plant.CooledCore;
 import io.enthalpa.core.plant.CorePlant;
+import io.enthalpa.core.plant.CorePlants;
 import io.enthalpa.core.plant.InletAir;
 import io.enthalpa.core.plant.WallPlant;
 import io.enthalpa.core.source.Citation;
@@ -68,7 +68,7 @@ public final class EnduranceRun {
     private final Ambient ambient;
     private final ChargePathSolver solver;
     private final AirSide air;
-    private final List<CorePlant> plants = new ArrayList<>();
+    private final CorePlants plants;
     /** The cores behind which no other follows: one, or one in each leg. */
     private final List<CorePlant> lastOnes = new ArrayList<>();
 
@@ -84,7 +84,6 @@ public final class EnduranceRun {
     /** Of each way of the air; null where it has no fan. */
     private final boolean[][] fans;
 
-    private final double[] toAir;
     private final ChargeCooling asTheyStand = new AsTheyStand();
     /** Liquid that evaporates behind a core takes part of what the core has changed by since: its plenum is not simply so much warmer. */
     private final boolean sprayed;
@@ -109,16 +108,13 @@ public final class EnduranceRun {
         this.bay =
                 new BayAir(path.bay(), ambient.temperature(), duty.rows().get(0).roadSpeed());
         double start = ambient.temperature() + duty.startAbove();
-        for (CooledCore core : system.cores()) {
-            plants.add(new CorePlant(core, ambient.air(), ambient.temperature(), start, duration.length));
-        }
+        this.plants = new CorePlants(system.cores(), ambient.air(), ambient.temperature(), start, duration.length);
         path.walls().forEach(wall -> walls.add(new WallPlant(wall, ambient, start)));
         stationT = new double[solver.stationNames().size()][duration.length];
         stationP = new double[stationT.length][duration.length];
         wallT = new double[walls.size()][duration.length];
         fans = new boolean[air.ways().size()][];
         Arrays.setAll(fans, w -> air.ways().get(w).spec().fan().isPresent() ? new boolean[duration.length] : null);
-        toAir = new double[plants.size()];
         findLastOnes();
     }
 
@@ -130,7 +126,7 @@ public final class EnduranceRun {
             boolean lastOfRow =
                     k + 1 == slots.size() || !slots.get(k + 1).spot().row().equals(row);
             if (lastOfRow && (row.equals(lastRow) || row.isBeside(lastRow))) {
-                lastOnes.add(plants.get(k));
+                lastOnes.add(plants.cores().get(k));
             }
         }
     }
@@ -183,22 +179,22 @@ public final class EnduranceRun {
             running = cursor.moveTo(now + duration[i] / 2) && cursor.speed() > STANDING;
             if (i >= frames * (double) duration.length / FRAMES) {
                 frames++;
-                for (CorePlant plant : plants) {
+                for (CorePlant plant : plants.cores()) {
                     plant.picture(now);
                 }
             }
             step(i, cursor);
         }
         EnergyAudit audit = new EnergyAudit(
-                sum(CorePlant::taken, WallPlant::taken),
+                plants.taken() + ofWalls(WallPlant::taken),
                 stored() - storedAtStart,
-                sum(CorePlant::rejected, WallPlant::rejected),
-                plants.stream().mapToDouble(CorePlant::latent).sum());
+                plants.rejected() + ofWalls(WallPlant::rejected),
+                plants.latent());
         List<String> names = solver.stationNames();
         return new Trace(
                 columns,
                 ambient.temperature(),
-                plants.stream().map(CorePlant::trace).toList(),
+                plants.cores().stream().map(CorePlant::trace).toList(),
                 IntStream.range(0, names.size())
                         .mapToObj(k -> new Trace.Station(names.get(k), stationT[k], stationP[k]))
                         .toList(),
@@ -224,24 +220,19 @@ public final class EnduranceRun {
         now += dt;
         record(i, dt, cursor);
         OperatingPoint point = new OperatingPoint(running ? cursor.speed() : 0, cursor.boost(), roadSpeed);
-        InletAir[] met = air.meet(air.flowsNear(roadSpeed, running), roadSpeed, toAir);
-        boolean begins = running && !ran;
-        ran = running;
-        for (int k = 0; k < met.length; k++) {
-            if (begins) {
-                plants.get(k).newRun();
-            }
-            plants.get(k)
-                    .advance(
-                            i,
-                            dt,
-                            running,
-                            running ? solver.manifoldPressure() : ambient.pressure(),
-                            bay.temperature(),
-                            met[k],
-                            point);
-            toAir[k] = plants.get(k).toAir();
+        InletAir[] met = air.meet(air.flowsNear(roadSpeed, running), roadSpeed, plants.toAir());
+        if (running && !ran) {
+            plants.newRun();
         }
+        ran = running;
+        plants.advance(
+                i,
+                dt,
+                running,
+                running ? solver.manifoldPressure() : ambient.pressure(),
+                bay.temperature(),
+                met,
+                point);
         for (int k = 0; k < walls.size(); k++) {
             walls.get(k).advance(dt, running, bay.temperature(), bay.warm(), roadSpeed);
             wallT[k][i] = walls.get(k).temperature();
@@ -281,7 +272,7 @@ public final class EnduranceRun {
     private final class AsTheyStand implements ChargeCooling {
         @Override
         public double outletTemperature(int core, HumidAir gas, double flow, double inlet) {
-            return plants.get(core).ask(flow, inlet);
+            return plants.cores().get(core).ask(flow, inlet);
         }
 
         @Override
@@ -297,7 +288,7 @@ public final class EnduranceRun {
             return solver.intakeTemperature();
         }
         if (running) {
-            return plants.isEmpty()
+            return plants.cores().isEmpty()
                     ? solver.intakeTemperature()
                     : solver.intakeTemperature() + behindCores() - last.behindCores();
         }
@@ -321,13 +312,12 @@ public final class EnduranceRun {
         return sum;
     }
 
-    private double sum(ToDoubleFunction<CorePlant> ofCore, ToDoubleFunction<WallPlant> ofWall) {
-        return plants.stream().mapToDouble(ofCore).sum()
-                + walls.stream().mapToDouble(ofWall).sum();
+    private double ofWalls(ToDoubleFunction<WallPlant> of) {
+        return walls.stream().mapToDouble(of).sum();
     }
 
     private double stored() {
-        return sum(CorePlant::stored, WallPlant::stored);
+        return plants.stored() + ofWalls(WallPlant::stored);
     }
 
     /** What the charge path was last solved for. */

@@ -18,6 +18,7 @@ import io.enthalpa.core.steady.AirWayResult.LayerResult;
 import io.enthalpa.core.steady.LoopResult;
 import io.enthalpa.core.waterloop.ChillerSpec;
 import io.enthalpa.core.waterloop.CorePorts;
+import io.enthalpa.core.waterloop.CoresOnLoop;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.LoopHeights;
 import io.enthalpa.core.waterloop.LoopHydraulics;
@@ -40,11 +41,30 @@ final class ColdReasons {
     static List<Reason> ofLoop(LoopResult loop) {
         ColdReasons r = new ColdReasons(new Subject.Loop(loop.slot().spot()));
         r.loop(loop);
+        if (loop.cores().size() > 1) {
+            loop.cores().forEach(core -> r.reasons.add(onLoop(loop, core)));
+        }
         for (int i = 0; i < loop.flow().pieces().size(); i++) {
             r.here = new Subject.LoopPiece(loop.slot().spot(), i);
             r.piece(loop.flow().pieces().get(i), loop);
         }
         return r.reasons;
+    }
+
+    /** What one of several cores on a loop gets of its water. */
+    private static Reason onLoop(LoopResult loop, CoreResult core) {
+        double density = loop.spec().coolant().density(loop.waterIn());
+        return new Reason(
+                core.slot().spot(),
+                volume("water through it", core.coldFlow() / density),
+                CoresOnLoop.METHOD,
+                List.of(
+                        volume("water of the loop", loop.flow().flow()),
+                        Figure.plain("cores on the loop", loop.cores().size()),
+                        Reasons.temperature("into the first core", loop.waterIn()),
+                        Reasons.temperature("into this one", core.coldIn()),
+                        power("its heat", core.heat()),
+                        power("heat of all", loop.heat())));
     }
 
     static List<Reason> ofWay(AirWayResult way, int index) {

@@ -57,8 +57,9 @@ public final class Findings {
     /** @return in the order they are told */
     public static List<Finding> of(Answer answer, Trace trace) {
         List<PathElement.Core> cores = Pieces.cores(answer.option().path());
-        Optional<WaterLoopSpec> loop =
-                cores.isEmpty() ? Optional.empty() : cores.get(cores.size() - 1).loop();
+        Optional<WaterLoopSpec> loop = cores.isEmpty()
+                ? Optional.empty()
+                : Pieces.loopOf(cores.get(cores.size() - 1), answer.option().path());
         return of(
                 answer.verdict(trace),
                 answer.figures(trace),

@@ -56,6 +56,7 @@ import io.enthalpa.core.verdict.RunFigures;
 import io.enthalpa.core.verdict.RunShape;
 import io.enthalpa.core.waterloop.ChillerSpec;
 import io.enthalpa.core.waterloop.CorePorts;
+import io.enthalpa.core.waterloop.CoresOnLoop;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.LoopHeights;
 import io.enthalpa.core.waterloop.LoopHydraulics;
@@ -111,6 +112,7 @@ public final class Methods {
                             FittingLoss.METHOD,
                             CorePorts.METHOD,
                             Radiator.METHOD,
+                            CoresOnLoop.METHOD,
                             LoopSinks.METHOD,
                             IceSpec.METHOD,
                             ChillerSpec.METHOD,

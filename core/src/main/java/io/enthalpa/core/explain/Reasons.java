@@ -5,6 +5,7 @@ import io.enthalpa.core.chargepath.Ambient;
 import io.enthalpa.core.chargepath.BaySpec;
 import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.ChargePathSolver;
+import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.Filling;
 import io.enthalpa.core.chargepath.LegResult;
 import io.enthalpa.core.chargepath.PathElement;
@@ -62,7 +63,8 @@ public final class Reasons {
         reasons.row(Spot.Row.PATH, result.path().stations(), result.path().pieces());
         for (CoreResult core : result.cores()) {
             reasons.reasons.addAll(CoreReasons.of(core, path.ambient()));
-            if (!result.inWay(core)) {
+            boolean byOthers = core.slot().element().cooling() instanceof CoolingSide.Shared;
+            if (!byOthers && !result.inWay(core)) {
                 reasons.reasons.add(ColdReasons.faceShare(core));
             }
         }

@@ -163,6 +163,11 @@ public final class AirSide {
         for (int k = 0; k < met.length; k++) {
             met[k] = met[k] == null ? cores.get(k).ownAir(roadSpeed).times(factor) : met[k];
         }
+        for (int k = 0; k < met.length; k++) {
+            CooledCore core = cores.get(k);
+            // What hangs on another core's loop meets the air by that loop's radiator.
+            met[k] = core.hasLoop() && !core.leads() ? met[core.loop().members().lead()] : met[k];
+        }
         return met;
     }
 

@@ -1,7 +1,6 @@
 package io.enthalpa.core.sizing;
 
 import io.enthalpa.core.build.BuildOption;
-import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.exchanger.ChargeCooler;
 import io.enthalpa.core.exchanger.CoreSize;
@@ -61,10 +60,10 @@ public record Bill(double mass, double price) {
     private static Bill core(PathElement.Core core) {
         double litres = core.spec().size().volume() * LITRES;
         double metal = new ChargeCooler(core.spec()).heatCapacity() / ChargeCooler.ALUMINIUM_HEAT_CAPACITY;
-        if (!(core.cooling() instanceof CoolingSide.Water water)) {
+        if (core.isCooledByAir()) {
             return new Bill(metal, 70 + 24 * litres);
         }
-        return new Bill(metal, 90 + 70 * litres).and(loop(water.loop()));
+        return new Bill(metal, 90 + 70 * litres).and(core.loop().map(Bill::loop).orElse(NOTHING));
     }
 
     private static Bill loop(WaterLoopSpec loop) {

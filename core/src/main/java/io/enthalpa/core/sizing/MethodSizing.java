@@ -81,11 +81,7 @@ public final class MethodSizing {
     private static FaceAirSpec airOf(Core core) {
         return core.cooling() instanceof CoolingSide.Air a
                 ? a.face()
-                : ((CoolingSide.Water) core.cooling())
-                        .loop()
-                        .radiator()
-                        .map(r -> r.air())
-                        .orElse(null);
+                : core.loop().flatMap(WaterLoopSpec::radiator).map(r -> r.air()).orElse(null);
     }
 
     /** @throws EnthalpaFault when the method has no answer here, or injection is asked for on top where it is, or of no core */
@@ -275,8 +271,7 @@ public final class MethodSizing {
         return Pieces.cores(path).stream()
                 .filter(core -> core.name().equals(layer.name()) && airOf(core) != null)
                 .findFirst()
-                .map(core -> layer.withKind(
-                        core.cooling() instanceof CoolingSide.Air ? Layer.Kind.CORE : Layer.Kind.RADIATOR));
+                .map(core -> layer.withKind(core.isCooledByAir() ? Layer.Kind.CORE : Layer.Kind.RADIATOR));
     }
 
     /** A name that a method gave goes with the method; the user's own stays. */

@@ -39,9 +39,7 @@ public final class ChargeSystem {
     /** @param perturbation what core, radiator, water, ice, chiller and cooling air do otherwise than believed in a run; steady answers take only air and water from it */
     public ChargeSystem(ChargePath path, List<AirWaySpec> airWays, Perturbation perturbation) {
         this.path = path;
-        this.cores = path.cores().stream()
-                .map(slot -> new CooledCore(slot, path.ambient(), path.bay(), perturbation))
-                .toList();
+        this.cores = CooledCore.of(path, perturbation);
         this.air = new AirSide(airWays, cores, path.ambient(), perturbation);
     }
 
@@ -78,6 +76,7 @@ public final class ChargeSystem {
         Seen[] seen = new Seen[n];
         double[] waterIn = new double[n];
         double[] heat = new double[n];
+        LoopHeats heats = new LoopHeats(path.loops(), n);
         Condensate[] wet = new Condensate[n];
         for (int k = 0; k < n; k++) {
             seen[k] = new Seen();
@@ -92,9 +91,10 @@ public final class ChargeSystem {
                 ColdStream dry = cores.get(k)
                         .steadyStream(
                                 met[k],
-                                waterIn[k],
+                                waterIn[heats.lead(k)],
                                 point,
                                 heat[k],
+                                heats.others(k),
                                 path.ambient().temperature());
                 cold.add(wet[k] == null ? dry : dry.carrying(wet[k].latentHeat()));
                 cooling.add(new SteadyCooling(cores.get(k).cooler(), cold.get(k)));
@@ -118,7 +118,14 @@ public final class ChargeSystem {
             double moved = walls.settle();
             for (int k = 0; k < n; k++) {
                 CoreResult r = cores.get(k)
-                        .result(seen[k].flow, seen[k].in, seen[k].out, result.manifoldPressure(), cold.get(k), met[k]);
+                        .result(
+                                seen[k].flow,
+                                seen[k].in,
+                                seen[k].out,
+                                result.manifoldPressure(),
+                                cold.get(k),
+                                heats.others(k),
+                                met[k]);
                 results.add(r);
                 moved = cores.get(k).hasLoop() ? Math.max(moved, Math.abs(r.coldIn() - waterIn[k])) : moved;
                 waterIn[k] = r.coldIn();
@@ -126,6 +133,7 @@ public final class ChargeSystem {
                 moved = Math.max(moved, Math.abs(r.condensate().warmer() - (wet[k] == null ? 0 : wet[k].warmer())));
                 wet[k] = r.condensate();
             }
+            heats.follow(heat);
             InletAir[] next = air.meet(flows, point.roadSpeed(), toAir(results, met, point));
             for (int k = 0; k < n; k++) {
                 moved = Math.max(moved, Math.abs(next[k].inlet() - met[k].inlet()));
@@ -143,17 +151,16 @@ public final class ChargeSystem {
         }
     }
 
-    /** W that each core gives to the air at its face, or its radiator does. */
+    /** W that each core gives to the air at its face, or its radiator does for all on its loop. */
     private double[] toAir(List<CoreResult> results, InletAir[] met, OperatingPoint point) {
         double[] given = new double[results.size()];
         for (int k = 0; k < given.length; k++) {
-            CoreResult r = results.get(k);
             CooledCore core = cores.get(k);
             if (core.hasRadiator()) {
-                ColdStream water = core.streamAt(met[k], r.coldIn(), point.speed());
-                given[k] = core.radiatorPerKelvin(met[k], water, r.coldIn()) * (r.coldOut() - met[k].inlet());
+                LoopPoint at = LoopPoint.of(core.loop(), results, point);
+                given[k] = core.loop().radiatorPerKelvin(met[k], at.stream(), at.feed()) * (at.back() - met[k].inlet());
             } else {
-                given[k] = core.hasLoop() ? 0 : r.heat();
+                given[k] = core.hasLoop() ? 0 : results.get(k).heat();
             }
         }
         return given;

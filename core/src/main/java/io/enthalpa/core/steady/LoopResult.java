@@ -1,6 +1,7 @@
 package io.enthalpa.core.steady;
 
 import io.enthalpa.core.chargepath.CoreSlot;
+import io.enthalpa.core.plant.CoreResult;
 import io.enthalpa.core.plant.InletAir;
 import io.enthalpa.core.waterloop.LoopFlow;
 import io.enthalpa.core.waterloop.LoopHeights;
@@ -8,16 +9,16 @@ import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.List;
 
 /**
- * What the water of a core does at a steady point.
+ * What the water of a loop does at a steady point.
  *
- * @param slot     the core
+ * @param slot     the core whose loop it is
  * @param spec     its loop
  * @param flow     operating point of the pump
  * @param heads    what pumps give and the loop takes at other flows
- * @param waterIn  K where it enters the core
- * @param waterOut K where it leaves it
+ * @param waterIn  K where it enters the first core
+ * @param waterOut K where it leaves the last
  * @param back     K behind radiator, chiller and tank: {@code waterIn} when something takes all the heat
- * @param heat     W from the charge
+ * @param heat     W from the charge, of all its cores
  * @param radiator W to the air; 0 without one
  * @param air      that meets the radiator; null without one
  * @param airOut   K behind the radiator
@@ -29,6 +30,7 @@ import java.util.List;
  * @param rise     K/s that the water warms when nothing takes its heat; 0 when something does
  * @param heights  where air stays
  * @param dewPoint K of the outside air: what is colder than this sweats
+ * @param cores    all on it, the first the one whose loop it is
  */
 public record LoopResult(
         CoreSlot slot,
@@ -49,7 +51,12 @@ public record LoopResult(
         double iceLasts,
         double rise,
         LoopHeights heights,
-        double dewPoint) {
+        double dewPoint,
+        List<CoreResult> cores) {
+    public LoopResult {
+        cores = List.copyOf(cores);
+    }
+
     /** @return true when hoses and core are colder than the outside air's dew point */
     public boolean sweats() {
         return Math.min(waterIn, back) < dewPoint;

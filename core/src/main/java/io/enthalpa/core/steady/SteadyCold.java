@@ -2,12 +2,12 @@ package io.enthalpa.core.steady;
 
 import io.enthalpa.core.chargepath.Ambient;
 import io.enthalpa.core.chargepath.OperatingPoint;
-import io.enthalpa.core.chargepath.SteadyCooling.ColdStream;
 import io.enthalpa.core.coolingair.AirFlow;
 import io.enthalpa.core.coolingair.AirWay;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.plant.AirSide;
 import io.enthalpa.core.plant.CooledCore;
+import io.enthalpa.core.plant.CoolingLoop;
 import io.enthalpa.core.plant.CoreResult;
 import io.enthalpa.core.plant.InletAir;
 import io.enthalpa.core.waterloop.ChillerSpec;
@@ -25,49 +25,50 @@ final class SteadyCold {
             List<CooledCore> cores, List<CoreResult> results, InletAir[] met, OperatingPoint point, Ambient ambient) {
         List<LoopResult> loops = new ArrayList<>();
         for (int k = 0; k < results.size(); k++) {
-            if (cores.get(k).hasLoop()) {
-                loops.add(loop(cores.get(k), results.get(k), met[k], point, ambient));
+            if (cores.get(k).leads()) {
+                loops.add(loop(cores.get(k), results, met[k], point, ambient));
             }
         }
         return loops;
     }
 
     private static LoopResult loop(
-            CooledCore core, CoreResult result, InletAir met, OperatingPoint point, Ambient ambient) {
-        WaterLoopSpec spec = core.loop();
-        ColdStream stream = core.streamAt(met, result.coldIn(), point.speed());
-        double radiator = core.radiatorPerKelvin(met, stream, result.coldIn()) * (result.coldOut() - met.inlet());
+            CooledCore core, List<CoreResult> results, InletAir met, OperatingPoint point, Ambient ambient) {
+        CoolingLoop loop = core.loop();
+        WaterLoopSpec spec = loop.spec();
+        LoopPoint at = LoopPoint.of(loop, results, point);
+        double radiator = loop.radiatorPerKelvin(met, at.stream(), at.feed()) * (at.back() - met.inlet());
         double airOut = met.flow() > 0
                 ? met.inlet() + radiator / (met.flow() * ambient.air().heatCapacity(met.inlet()))
                 : met.inlet();
         IceSpec ice = spec.tank().map(t -> t.ice()).orElse(IceSpec.NONE);
-        double melting = ice.conductance(ice.mass()) * Math.max(result.coldIn() - IceSpec.MELTING, 0);
+        double melting = ice.conductance(ice.mass()) * Math.max(at.feed() - IceSpec.MELTING, 0);
         ChillerSpec chiller = spec.chiller().orElse(null);
         boolean cutOut = chiller != null && !chiller.worksAt(point.boost());
-        double soaked = spec.isOpen() ? 0 : spec.soak() * (result.coldIn() - core.bay(point.roadSpeed()));
-        double left = result.heat() - radiator - melting - soaked;
+        double soaked = spec.isOpen() ? 0 : spec.soak() * (at.feed() - loop.bay(point.roadSpeed()));
+        double left = at.heat() - radiator - melting - soaked;
         double chilled = chiller == null || cutOut
                 ? 0
-                : Math.min(chiller.heat(result.coldIn() + 1e-9, ambient.temperature()), Math.max(left, 0));
+                : Math.min(chiller.heat(at.feed() + 1e-9, ambient.temperature()), Math.max(left, 0));
         double capacity = spec.volume()
-                * spec.coolant().density(result.coldIn())
-                * spec.coolant().heatCapacity(result.coldIn());
+                * spec.coolant().density(at.feed())
+                * spec.coolant().heatCapacity(at.feed());
         double rise = spec.isOpen() ? 0 : Math.max(left - chilled, 0) / capacity;
-        boolean settles = spec.isOpen() || rise * capacity < 1e-3 * Math.max(result.heat(), 1);
+        boolean settles = spec.isOpen() || rise * capacity < 1e-3 * Math.max(at.heat(), 1);
         double pullDown =
                 chiller == null ? Double.NaN : chiller.pullDown(capacity, ambient.temperature(), ambient.temperature());
         return new LoopResult(
                 core.slot(),
                 spec,
-                core.hydraulics().at(result.coldIn(), point.speed()),
-                core.hydraulics().heads(result.coldIn(), point.speed()),
-                result.coldIn(),
-                result.coldOut(),
-                result.coldOut()
+                loop.hydraulics().at(at.feed(), point.speed()),
+                loop.hydraulics().heads(at.feed(), point.speed()),
+                at.feed(),
+                at.back(),
+                at.back()
                         - (radiator + chilled + melting + soaked)
-                                / result.coldFlow()
-                                / spec.coolant().heatCapacity(result.coldIn()),
-                result.heat(),
+                                / at.stream().flow()
+                                / spec.coolant().heatCapacity(at.feed()),
+                at.heat(),
                 radiator,
                 core.hasRadiator() ? met : null,
                 airOut,
@@ -78,7 +79,8 @@ final class SteadyCold {
                 ice.mass() > 0 ? ice.lasts(melting) : Double.NaN,
                 settles ? 0 : rise,
                 LoopHeights.of(spec.pieces()),
-                ambient.air().dewPoint(ambient.pressure()));
+                ambient.air().dewPoint(ambient.pressure()),
+                loop.members().cores().stream().map(results::get).toList());
     }
 
     static List<AirWayResult> ways(AirSide air, List<AirFlow> flows, double[] given, OperatingPoint point) {

@@ -1,5 +1,6 @@
 package io.enthalpa.core.verdict;
 
+import io.enthalpa.core.chargepath.LoopCores;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.plant.CooledCore;
@@ -188,19 +189,31 @@ public record Verdict(
         if (core == null) {
             return null;
         }
-        CooledCore cooled = system.cores().get(system.cores().size() - 1);
+        int last = system.cores().size() - 1;
+        CooledCore cooled = system.cores().get(last);
         OperatingPoint point = new OperatingPoint(trace.speed()[i], trace.boost()[i], trace.roadSpeed()[i]);
         InletAir met = system.air()
-                .meet(
-                        system.air().flowsNear(point.roadSpeed(), true),
-                        point.roadSpeed(),
-                        new double[system.cores().size()])[system.cores().size() - 1];
+                .meet(system.air().flowsNear(point.roadSpeed(), true), point.roadSpeed(), new double[last + 1])[last];
         return cooled.sharesAt(
                 core,
                 i,
-                lately(core, trace, i),
+                lately(cooled, trace, i),
                 new InletAir(met.flow(), core.cold().airIn()[i], met.speed()),
                 point);
+    }
+
+    private static CooledCore.Lately lately(CooledCore cooled, Trace trace, int i) {
+        double own = lately(trace.core(), trace, i);
+        if (!cooled.hasLoop()) {
+            return new CooledCore.Lately(own, own, trace.core().coldIn()[i]);
+        }
+        LoopCores members = cooled.loop().members();
+        return new CooledCore.Lately(
+                own,
+                members.cores().stream()
+                        .mapToDouble(k -> lately(trace.cores().get(k), trace, i))
+                        .sum(),
+                trace.cores().get(members.lead()).coldIn()[i]);
     }
 
     /** W that the core took in the mean of the time before: water and tank do not know of a throttle just shut. */

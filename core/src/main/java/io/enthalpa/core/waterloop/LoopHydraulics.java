@@ -31,7 +31,7 @@ public final class LoopHydraulics {
     private static final int HEADS = 16;
 
     private final WaterLoopSpec loop;
-    private final ChargeCooler core;
+    private final CoresOnLoop cores;
     private final Radiator radiator;
     private final List<PipeSpec.Loss> own = new ArrayList<>();
     /** K of the steps beside each piece, on its own velocity head. */
@@ -39,8 +39,13 @@ public final class LoopHydraulics {
 
     /** @param radiator null without one */
     public LoopHydraulics(WaterLoopSpec loop, ChargeCooler core, Radiator radiator) {
+        this(loop, CoresOnLoop.alone(core), radiator);
+    }
+
+    /** @param radiator null without one */
+    public LoopHydraulics(WaterLoopSpec loop, CoresOnLoop cores, Radiator radiator) {
         this.loop = loop;
-        this.core = core;
+        this.cores = cores;
         this.radiator = radiator;
         this.steps = new double[loop.pieces().size()];
         for (LoopPiece piece : loop.pieces()) {
@@ -179,7 +184,7 @@ public final class LoopHydraulics {
         if (piece instanceof LoopPiece.Pump pump) {
             return through - pump.spec().rise(alone, engineSpeed);
         } else if (piece instanceof LoopPiece.CoreSide) {
-            return core.waterLoss(flow * coolant.density(temperature), temperature);
+            return cores.loss(flow * coolant.density(temperature), temperature);
         } else if (piece instanceof LoopPiece.RadiatorSide) {
             return radiator.waterLoss(flow * coolant.density(temperature), temperature);
         } else if (piece instanceof LoopPiece.ChillerSide chiller) {
@@ -227,7 +232,7 @@ public final class LoopHydraulics {
             boolean pump = piece instanceof LoopPiece.Pump;
             double velocity = piece.bore() == 0 ? 0 : flow / piece.area();
             double reynolds = piece instanceof LoopPiece.CoreSide
-                    ? core.waterReynolds(flow * loop.coolant().density(temperature), temperature)
+                    ? cores.reynolds(flow * loop.coolant().density(temperature), temperature)
                     : piece.bore() == 0 ? 0 : reynolds(piece, velocity, temperature);
             pieces.add(new PieceLoss(piece, losses[i], pump || taken <= 0 ? 0 : losses[i] / taken, velocity, reynolds));
         }

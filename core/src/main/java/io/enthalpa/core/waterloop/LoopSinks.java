@@ -22,7 +22,7 @@ public record LoopSinks(double conductance, double level, double radiator) {
             .formula("q (1 - G_r/C) = G_r (T - T_air) + sum s_j (T - T_j); R = (1 - G_r/C) / (G_r + sum s)")
             .source(Citation.fromMemory(
                     "Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., liquid-coupled exchangers"))
-            .leavesOut("Two cores on one loop: each has its own.");
+            .leavesOut("A thermostat or a valve that parts the water by its temperature.");
 
     /** @return this with another sink beside it */
     public LoopSinks and(double slope, double at) {

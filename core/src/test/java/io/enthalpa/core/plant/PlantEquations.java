@@ -42,9 +42,9 @@ public final class PlantEquations implements OrdinaryDifferentialEquation {
         this.capacity = core.cooler().heatCapacity() / (NX * NY);
         double at = ambient.temperature() + 15;
         this.waterCapacity = core.hasLoop()
-                ? core.loop().volume()
-                        * core.loop().coolant().density(at)
-                        * core.loop().coolant().heatCapacity(at)
+                ? core.loop().spec().volume()
+                        * core.loop().spec().coolant().density(at)
+                        * core.loop().spec().coolant().heatCapacity(at)
                 : 1;
     }
 
@@ -81,11 +81,13 @@ public final class PlantEquations implements OrdinaryDifferentialEquation {
         }
         if (core.hasLoop()) {
             InletAir met = core.ownAir(point.roadSpeed());
-            RadiatorMetal.Sides sides = core.radiatorSides(met, core.streamAt(met, coldIn, point.speed()), coldIn);
+            RadiatorMetal.Sides sides =
+                    core.loop().radiatorSides(met, core.streamAt(met, coldIn, point.speed()), coldIn);
             double radiator = state[NX * NY + 1];
             double left = sides.water() * (coldIn + given / coldRate - radiator);
             rates[NX * NY] = (given - left) / waterCapacity;
-            rates[NX * NY + 1] = (left - sides.air() * (radiator - met.inlet())) / core.radiatorMetal();
+            rates[NX * NY + 1] = (left - sides.air() * (radiator - met.inlet()))
+                    / core.loop().radiatorMetal();
         }
         return rates;
     }

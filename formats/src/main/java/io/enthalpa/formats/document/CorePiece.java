@@ -97,6 +97,7 @@ record CorePiece(
         @Nullable Block block,
         @Nullable FaceAir air,
         @Nullable WaterLoop water,
+        @Nullable SharesLoop sharesLoop,
         @Nullable String id)
         implements Piece {
     @Override
@@ -126,11 +127,16 @@ record CorePiece(
     private CoolingSide cooling(Place at) {
         if (cooledBy == Coolant.AIR) {
             at.none("nothing, for the core is cooled by air", "water", water);
+            at.none("nothing, for the core is cooled by air", "sharesLoop", sharesLoop);
             return new CoolingSide.Air(FaceAir.orUsual(air));
         }
         at.none("nothing, for the core is cooled by water", "air", air);
+        if (sharesLoop != null) {
+            at.none("nothing, for the core shares another's loop", "water", water);
+            return new CoolingSide.Shared(sharesLoop.core(), sharesLoop.stands());
+        }
         if (water == null) {
-            throw at.malformed("water", "missing", "it to be there");
+            throw at.malformed("water", "missing", "it to be there, or \"sharesLoop\"");
         }
         return new CoolingSide.Water(water.core(at.to("water")));
     }
@@ -173,7 +179,7 @@ record CorePiece(
                 "core",
                 core.name(),
                 s.construction(),
-                core.cooling() instanceof CoolingSide.Air ? Coolant.AIR : Coolant.WATER,
+                core.isCooledByAir() ? Coolant.AIR : Coolant.WATER,
                 MM.of(s.size().width()),
                 MM.of(s.size().height()),
                 MM.of(s.size().depth()),
@@ -191,6 +197,9 @@ record CorePiece(
                 s.basis() instanceof FinnedBlock block ? Block.of(block) : null,
                 core.cooling() instanceof CoolingSide.Air air ? FaceAir.of(air.face()) : null,
                 core.cooling() instanceof CoolingSide.Water water ? WaterLoop.of(water.loop()) : null,
+                core.cooling() instanceof CoolingSide.Shared shared
+                        ? new SharesLoop(shared.core(), shared.place())
+                        : null,
                 null);
     }
 }

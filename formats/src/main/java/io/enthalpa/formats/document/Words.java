@@ -1,5 +1,6 @@
 package io.enthalpa.formats.document;
 
+import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.engine.BlowerType;
 import io.enthalpa.core.exchanger.Coolant;
@@ -51,6 +52,7 @@ final class Words {
                 "globe valve",
                 "check valve",
                 "kink");
+        words(CoolingSide.OnLoop.class, "beside", "behind");
         words(CorePorts.Layout.class, "opposite corners", "one end", "middle");
         words(CorePorts.Feed.class, "bottom", "top");
         words(

@@ -1,6 +1,5 @@
 package io.enthalpa.server.answers;
 
-import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.exchanger.FinFlow;
 import io.enthalpa.core.exchanger.FinnedBlock;
@@ -68,7 +67,7 @@ public record CoreView(
         return new CoreView(
                 Pointers.of(core.slot().spot()),
                 element.name(),
-                element.cooling() instanceof CoolingSide.Air ? "air" : "water",
+                element.isCooledByAir() ? "air" : "water",
                 core.flow(),
                 core.in() - 273.15,
                 core.out() - 273.15,

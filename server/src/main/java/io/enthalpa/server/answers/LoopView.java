@@ -1,6 +1,7 @@
 package io.enthalpa.server.answers;
 
 import io.enthalpa.core.place.Subject;
+import io.enthalpa.core.plant.CoreResult;
 import io.enthalpa.core.steady.LoopResult;
 import io.enthalpa.core.waterloop.LoopPiece;
 import io.enthalpa.core.waterloop.PieceLoss;
@@ -35,7 +36,11 @@ public record LoopView(
         double overCap_mm,
         boolean sweats,
         List<HeadView> heads,
-        List<LoopPieceView> pieces) {
+        List<LoopPieceView> pieces,
+        List<OnLoopView> cores) {
+
+    /** A core on the loop, with its part of the water. */
+    public record OnLoopView(String place, String name, double flow_L_min, double in_C, double out_C, double heat_kW) {}
 
     /** What the pumps give and the loop takes at a flow. */
     public record HeadView(double flow_L_min, double given_kPa, double taken_kPa) {}
@@ -84,7 +89,18 @@ public record LoopView(
                 loop.heads().stream()
                         .map(h -> new HeadView(h.flow() * 60e3, h.given() / 1000, h.taken() / 1000))
                         .toList(),
-                pieces(loop));
+                pieces(loop),
+                loop.cores().stream().map(c -> onLoop(loop, c)).toList());
+    }
+
+    private static OnLoopView onLoop(LoopResult loop, CoreResult core) {
+        return new OnLoopView(
+                Pointers.of(core.slot().spot()),
+                core.slot().element().name(),
+                core.coldFlow() / loop.spec().coolant().density(loop.waterIn()) * 60e3,
+                core.coldIn() - 273.15,
+                core.coldOut() - 273.15,
+                core.heat() / 1000);
     }
 
     private static @Nullable RadiatorView radiator(LoopResult loop) {

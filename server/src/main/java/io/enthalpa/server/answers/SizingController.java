@@ -2,6 +2,8 @@ package io.enthalpa.server.answers;
 
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.build.SharedLoops;
+import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.fault.EnthalpaFault;
@@ -69,6 +71,45 @@ class SizingController {
                                         .map(CoolingMethod::title)
                                         .collect(Collectors.joining(", ")),
                         ""));
+    }
+
+    /**
+     * @param place  pointer of a core within the option
+     * @param with   name of the core whose loop it joins; empty for a loop of its own again
+     * @param stands "beside" or "behind"; beside where left out
+     */
+    record SharedRequest(
+            JsonNode document,
+            String option,
+            String place,
+            @Nullable String with,
+            @Nullable String stands) {}
+
+    /** The option with a core put on another core's water loop, or given one of its own like that. */
+    @PostMapping("/shared-loop")
+    OptionView sharedLoop(@RequestBody SharedRequest request) {
+        BuildOption option =
+                BuildFile.read(Asked.document(request.document())).option(Asked.text(request.option(), "option"));
+        String place = Asked.text(request.place(), "place");
+        Spot spot = Places.spot("core", place);
+        Pieces.Placed<PathElement.Core> core = Pieces.of(PathElement.Core.class, option.path()).stream()
+                .filter(c -> c.spot().equals(spot))
+                .findFirst()
+                .orElseThrow(() -> Places.noSuch("core", place));
+        return new OptionView(BuildFile.tree(
+                request.with() == null
+                        ? SharedLoops.own(option, core)
+                        : SharedLoops.join(option, core, request.with(), stands(request.stands()))));
+    }
+
+    private static CoolingSide.OnLoop stands(@Nullable String word) {
+        if (word == null || word.equals("beside")) {
+            return CoolingSide.OnLoop.BESIDE;
+        }
+        if (word.equals("behind")) {
+            return CoolingSide.OnLoop.BEHIND;
+        }
+        throw EnthalpaFault.of(FaultKind.MALFORMED, "/stands", "stands", "\"" + word + "\"", "beside or behind", "");
     }
 
     /** @param place pointer of a water-cooled core within the option */

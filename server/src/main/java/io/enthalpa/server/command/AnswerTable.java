@@ -40,6 +40,11 @@ final class AnswerTable {
             for (LoopView loop : a.loops()) {
                 out.append("  %s, water: %.1f L/min, all losses %.1f kPa%n"
                         .formatted(loop.core(), loop.flow_L_min(), loop.head_kPa()));
+                for (LoopView.OnLoopView core :
+                        loop.cores().size() > 1 ? loop.cores() : List.<LoopView.OnLoopView>of()) {
+                    out.append("    %-28s %8.1f L/min %8.1f kW %12.1f -> %.1f °C%n"
+                            .formatted(core.name(), core.flow_L_min(), core.heat_kW(), core.in_C(), core.out_C()));
+                }
                 for (LoopView.LoopPieceView piece : loop.pieces()) {
                     out.append("    %-28s %8.2f kPa %5.0f %% %6.2f m/s %8.1f °C%n"
                             .formatted(

@@ -1,7 +1,9 @@
 package io.enthalpa.server.answers;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
+import io.enthalpa.server.RunningServer;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -132,5 +134,57 @@ class SizingTest extends AnswersOnDemo {
                                 request.put("place", "/path/2").toString())
                         .status())
                 .isEqualTo(422);
+    }
+
+    /** Option C's core and one more like it, with water of their own. */
+    private JsonNode twoCores() {
+        ObjectNode option = (ObjectNode) cooled(van, "C", "water and radiator");
+        ArrayNode path = (ArrayNode) option.get("path");
+        ObjectNode second = (ObjectNode) path.get(3).deepCopy();
+        path.insert(4, second.put("name", "second core"));
+        return with(van, option);
+    }
+
+    private RunningServer.Reply shared(JsonNode document, String place, String with, String stands) {
+        ObjectNode request = asking(document, "C").put("place", place);
+        request.put("with", with).put("stands", stands);
+        return server.post("/api/preview/shared-loop", request.toString());
+    }
+
+    @Test
+    void aCoreGoesOnAnotherCoresLoopAndHasOneOfItsOwnAgain() {
+        JsonNode document = twoCores();
+        String first = document.at("/options/0/path/3/name").asString();
+        JsonNode apart = preview(document, "C").json().at("/answers/0/steady");
+        assertThat(apart.get("loops")).hasSize(2);
+        JsonNode option = shared(document, "/path/4", first, "behind").json().get("option");
+        assertThat(option.at("/path/4/sharesLoop"))
+                .isEqualTo(JsonMapper.shared()
+                        .createObjectNode()
+                        .put("core", first)
+                        .put("stands", "behind"));
+        assertThat(option.at("/path/4/water").isMissingNode()).isTrue();
+        JsonNode loops = preview(with(van, option), "C").json().at("/answers/0/steady/loops");
+        assertThat(loops).hasSize(1);
+        assertThat(loops.at("/0/cores/1/in_C").doubleValue())
+                .isCloseTo(loops.at("/0/cores/0/out_C").doubleValue(), within(1e-2));
+        assertThat(loops.at("/0/heat_kW").doubleValue())
+                .isCloseTo(
+                        loops.at("/0/cores/0/heat_kW").doubleValue()
+                                + loops.at("/0/cores/1/heat_kW").doubleValue(),
+                        within(1e-9));
+        JsonNode again = shared(with(van, option), "/path/4", null, null).json().get("option");
+        assertThat(again.at("/path/4/water")).isEqualTo(again.at("/path/3/water"));
+        assertThat(again.at("/path/4/sharesLoop").isMissingNode()).isTrue();
+    }
+
+    @Test
+    void theLoopOfNobodyIsRefused() {
+        assertThat(shared(twoCores(), "/path/4", "the boiler", null)
+                        .json()
+                        .at("/fault/sentence")
+                        .asString())
+                .contains("\"the boiler\"", "another core that has a water loop");
+        assertThat(shared(twoCores(), "/path/4", "core", "above").status()).isEqualTo(422);
     }
 }
