@@ -1,5 +1,5 @@
 import type { components } from './schema'
-import type { BlowerMap, BuildDocument, BuildOption, CoolingMethod, NewJobDocument } from '../document/types'
+import type { BlowerMap, BuildDocument, BuildOption, CoolingMethod, CoolingSideOnLoop, NewJobDocument } from '../document/types'
 
 type Schemas = components['schemas']
 export type SteadyView = Schemas['SteadyView']
@@ -120,6 +120,8 @@ export const api = {
   starter: (job?: NewJobDocument) => call<Starter>(job ? 'POST' : 'GET', '/builds/starter', job),
   cooled: (document: BuildDocument, option: string, cooled: CoolingMethod) =>
     call<{ option: BuildOption }>('POST', '/preview/cooled', { document, option, cooled }),
+  sharedLoop: (document: BuildDocument, option: string, place: string, join: { with: string; stands: CoolingSideOnLoop } | null) =>
+    call<{ option: BuildOption }>('POST', '/preview/shared-loop', { document, option, place, ...(join ?? {}) }),
   drawnLoop: (document: BuildDocument, option: string, place: string) =>
     call<{ option: BuildOption }>('POST', '/preview/drawn-loop', { document, option, place }),
   save: (id: number, revision: number, document: BuildDocument, change: string, edit: string) =>

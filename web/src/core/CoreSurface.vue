@@ -34,7 +34,9 @@ const place = computed(() => chosen.value?.place ?? '')
 const named = computed(() => chosen.value?.at ?? '')
 const at = computed(() => `${build.optionAt}${named.value}`)
 const view = computed(() => build.answer?.steady?.cores.find((c) => c.place === place.value))
-const waterFlow = computed(() => build.answer?.steady?.loops.find((l) => l.place === place.value)?.flow_L_min ?? 0)
+const waterFlow = computed(() => build.answer?.steady?.loops.flatMap((l) => l.cores).find((c) => c.place === place.value)?.flow_L_min ?? 0)
+/** The core whose loop it hangs on: itself, or another. */
+const lead = computed(() => cores.value.find((c) => c.piece.name === core.value?.sharesLoop?.core) ?? chosen.value)
 const way = computed(() => build.option?.airWays?.find((w) => w.layers.some((l) => l.kind === 'core' && l.name === core.value?.name)))
 /** The same core in the other answer: by name, for places shift when pieces are put in. */
 const was = computed(() => build.ghost?.answer.steady?.cores.find((c) => c.name === core.value?.name))
@@ -210,8 +212,8 @@ function divided(value: string): void {
               <RouterLink class="act" :to="{ name: 'space', params: route.params, query: route.query }">on Space</RouterLink>
             </template>
             <template v-else>
-              water {{ spoken(waterFlow, 'L_min', settings.units) }}
-              <RouterLink class="act" :to="{ name: 'water', params: route.params, query: { ...route.query, piece: named } }">on Water</RouterLink>
+              water {{ spoken(waterFlow, 'L_min', settings.units) }}{{ core.sharesLoop ? ` of the ${core.sharesLoop.core}'s loop` : '' }}
+              <RouterLink class="act" :to="{ name: 'water', params: route.params, query: { ...route.query, piece: lead?.at } }">on Water</RouterLink>
             </template>
           </p>
         </section>

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { allPieces, boreOf, calledSo, freeName, NEW_KINDS, newPiece, ofKind, ofType } from './pieces'
+import { allPieces, boreOf, calledSo, freeName, goneWith, NEW_KINDS, newPiece, ofKind, ofType } from './pieces'
 import { counted } from '../testing/surface'
 import { at } from './edit'
-import type { AirLayer, AirWay, BlowerPiece, BuildOption } from './types'
+import type { AirLayer, AirWay, BlowerPiece, BuildOption, CorePiece, PairPiece } from './types'
 
 const option: BuildOption = {
   letter: 'A',
@@ -65,6 +65,49 @@ describe('pieces', () => {
     expect(calledSo({ ...option, airWays }, '/options/#A', 'core', 'front core')).toEqual([
       { pointer: '/options/#A/airWays/#w/layers/#a/name', value: 'front core' },
       { pointer: '/options/#A/airWays/#w/layers/#b/name', value: 'front core' },
+    ])
+  })
+  const onLoop = (id: string, name: string, more: Partial<CorePiece>) =>
+    ({ ...newPiece('core', 57, name), air: undefined, cooledBy: 'water', id, ...more }) as CorePiece
+  const loop = { volume_L: 6, flow_L_min: 20 }
+  const sharing: BuildOption = {
+    ...option,
+    path: [
+      onLoop('l', 'left', { water: loop }),
+      onLoop('r', 'right', { sharesLoop: { core: 'left', stands: 'beside' } }),
+      onLoop('b', 'back', { sharesLoop: { core: 'left', stands: 'behind' } }),
+    ],
+    airWays: [{ id: 'w', layers: [{ id: 'a', kind: 'radiator', name: 'left', across_mm: 0, up_mm: 0, gap_mm: 20 }] } as AirWay],
+  }
+
+  it('that hang on a loop follow the name of the core whose it is', () => {
+    expect(calledSo(sharing, '/o', 'left', 'near')).toEqual([
+      { pointer: '/o/airWays/#w/layers/#a/name', value: 'near' },
+      { pointer: '/o/path/#r/sharesLoop/core', value: 'near' },
+      { pointer: '/o/path/#b/sharesLoop/core', value: 'near' },
+    ])
+  })
+
+  it('taken out leave their loop to the first that hung on it, and their radiator', () => {
+    const [left, right] = allPieces(sharing)
+    expect(goneWith(sharing, '/o', left!)).toEqual([
+      { pointer: '/o/path/#r/sharesLoop', value: undefined },
+      { pointer: '/o/path/#r/water', value: loop },
+      { pointer: '/o/path/#b/sharesLoop/core', value: 'right' },
+      { pointer: '/o/airWays/#w/layers/#a/name', value: 'right' },
+      { row: '/o/path/#l', out: true },
+    ])
+    expect(goneWith(sharing, '/o', right!)).toEqual([{ row: '/o/path/#r', out: true }])
+  })
+
+  it('taken out with the pair they stand in take all that stood for them in the air', () => {
+    const pair = { ...newPiece('pair', 57, 'pair'), id: 'p' } as PairPiece
+    pair.legs.forEach((leg, k) => Object.assign(leg, { id: `g${k}`, path: [onLoop(`c${k}`, `core ${k}`, { water: loop })] }))
+    const layers = [0, 1].map((k) => ({ id: `y${k}`, kind: 'radiator', name: `core ${k}` }) as AirLayer)
+    const both = { ...option, path: [pair], airWays: [{ id: 'w', layers } as AirWay] }
+    expect(goneWith(both, '/o', allPieces(both)[0]!)).toEqual([
+      { row: '/o/airWays/#w', out: true },
+      { row: '/o/path/#p', out: true },
     ])
   })
 })

@@ -171,22 +171,54 @@ export function freeName(option: BuildOption, words: string): string {
   for (let n = 2; ; n++) if (!taken.has(`${words} ${n}`)) return `${words} ${n}`
 }
 
-/** @returns the layers of that core and of its radiator, named within the option; a way that is left with none is taken out whole */
-export function waysWithout(ways: AirWay[], core: string): string[] {
+/** @returns the layers of those cores and of their radiators, named within the option; a way that is left with none is taken out whole */
+export function waysWithout(ways: AirWay[], ...cores: string[]): string[] {
   return ways.flatMap((way) => {
-    const gone = way.layers.filter((l) => (l.kind === 'core' || l.kind === 'radiator') && l.name === core)
+    const gone = way.layers.filter((l) => (l.kind === 'core' || l.kind === 'radiator') && cores.includes(l.name ?? ''))
     const at = `/airWays/#${way.id}`
     return gone.length === way.layers.length ? [at] : gone.map((l) => `${at}/layers/#${l.id}`)
   })
 }
 
-/** A core is called by its name in the stacks it stands in: they follow it. */
+/** A core is called by its name in the stacks it stands in and by those that hang on its loop: they follow it. */
 export function calledSo(option: BuildOption, optionAt: string, core: string, name: string): Edit[] {
-  return (option.airWays ?? []).flatMap((way) =>
+  const stacks = (option.airWays ?? []).flatMap((way) =>
     way.layers
       .filter((layer) => layer.name === core && (layer.kind === 'core' || layer.kind === 'radiator'))
-      .map((layer) => ({ pointer: `${optionAt}/airWays/#${way.id}/layers/#${layer.id}/name`, value: name })),
+      .map((layer): Edit => ({ pointer: `${optionAt}/airWays/#${way.id}/layers/#${layer.id}/name`, value: name })),
   )
+  const hanging = onLoopOf(option, core).map((c): Edit => ({ pointer: `${optionAt}${c.at}/sharesLoop/core`, value: name }))
+  return [...stacks, ...hanging]
+}
+
+/** @returns the cores that hang on the loop of one of that name */
+export function onLoopOf(option: BuildOption, core: string): Placed<CorePiece>[] {
+  return ofKind(option, 'core').filter((c) => c.piece.sharesLoop?.core === core)
+}
+
+/**
+ * A piece is taken out, with all that is in it. The loop of a core stays with the first that hung on it, and the radiator in the air goes
+ * by that one's name; what else stood for the core in the air goes with it.
+ */
+export function goneWith(option: BuildOption, optionAt: string, gone: Placed): Edit[] {
+  const inside = (c: Placed) => c.at === gone.at || c.at.startsWith(`${gone.at}/`)
+  const cores = ofKind(option, 'core')
+    .filter(inside)
+    .map((c) => c.piece)
+  const hanging = (core: CorePiece) => onLoopOf(option, core.name).filter((c) => !inside(c))
+  const handed = cores.flatMap((core): Edit[] => {
+    const [heir, ...others] = hanging(core)
+    if (!heir) return []
+    return [
+      { pointer: `${optionAt}${heir.at}/sharesLoop`, value: undefined },
+      { pointer: `${optionAt}${heir.at}/water`, value: core.water },
+      ...others.map((c): Edit => ({ pointer: `${optionAt}${c.at}/sharesLoop/core`, value: heir.piece.name })),
+      ...calledSo({ ...option, path: [] }, optionAt, core.name, heir.piece.name),
+    ]
+  })
+  const alone = cores.filter((core) => hanging(core).length === 0).map((core) => core.name)
+  const ways = waysWithout(option.airWays ?? [], ...alone).map((row): Edit => ({ row: optionAt + row, out: true }))
+  return [...handed, ...ways, { row: optionAt + gone.at, out: true }]
 }
 
 /** Another type: its name where the blower went by that of the old one, its efficiency where the present one is none of its. */

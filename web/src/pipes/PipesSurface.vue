@@ -4,8 +4,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useBuild } from '../build/store'
 import type { PieceView } from '../api/client'
-import { allPieces, boreOf, freeName, NEW_KINDS, newPiece, waysWithout, type Placed } from '../document/pieces'
-import type { Edit } from '../document/edit'
+import { allPieces, boreOf, freeName, goneWith, NEW_KINDS, newPiece, type Placed } from '../document/pieces'
 import type { PieceKind } from '../document/types'
 import { change, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
@@ -96,10 +95,7 @@ async function putIn(kind: PieceKind, words: string): Promise<void> {
 }
 
 function takeOut(p: Placed): void {
-  const edits: Edit[] = [{ row: full(p.at), out: true }]
-  if (p.piece.kind === 'core')
-    edits.push(...waysWithout(build.option!.airWays ?? [], p.piece.name).map((row): Edit => ({ row: full(row), out: true })))
-  void build.act(edits, `${p.piece.name} taken out`)
+  void build.act(goneWith(build.option!, build.optionAt, p), `${p.piece.name} taken out`)
 }
 
 watch(

@@ -51,6 +51,7 @@ export function loopView(loop: WaterLoop, place = '/path/3'): LoopView {
     sweats: false,
     heads: Array.from({ length: 17 }, (_, k) => ({ flow_L_min: 2.5 * k, given_kPa: 42 - k * k * 0.16, taken_kPa: 0.15 * (2.5 * k) ** 2 })),
     pieces,
+    cores: [{ place, name: 'core', flow_L_min: 14, in_C: 45, out_C: 55, heat_kW: 9 }],
   } as LoopView
 }
 

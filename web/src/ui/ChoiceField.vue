@@ -13,6 +13,8 @@ const props = defineProps<{
   fallback?: string
   shown?: string
   pick?: (value: string) => void
+  /** Without its label in sight: it stands in a table whose column tells. */
+  bare?: boolean
 }>()
 const build = useBuild()
 /** What the file leaves out counts as the fallback; `shown` and `pick` stand in where the file holds no word. */
@@ -27,8 +29,8 @@ function choose(next: string): void {
 </script>
 
 <template>
-  <div class="choice">
-    <span class="label">{{ label }}</span>
+  <div class="choice" :class="{ bare }">
+    <span v-if="!bare" class="label">{{ label }}</span>
     <Select
       :model-value="value"
       :options="options"
@@ -47,6 +49,14 @@ function choose(next: string): void {
   align-items: center;
   min-height: 34px;
   border-bottom: 1px solid var(--hair);
+}
+.choice.bare {
+  justify-content: flex-start;
+  min-height: 0;
+  border: 0;
+}
+.choice.bare :deep(.p-select-label) {
+  padding-left: 0;
 }
 .label {
   color: var(--ink-2);

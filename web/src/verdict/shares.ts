@@ -29,6 +29,6 @@ export function shareParts(s: SharesView, cooledBy: string, sink = 'radiator'): 
 
 /** @returns what stands at the end of a core's water: radiator, ice or chiller */
 export function sinkName(steady: SteadyView | undefined, place: string | undefined): string {
-  const loop = steady?.loops.find((l) => l.place === place)
+  const loop = steady?.loops.find((l) => l.cores.some((c) => c.place === place))
   return !loop || loop.radiator ? 'radiator' : loop.iceLasts_s != null ? 'ice' : 'chiller'
 }

@@ -4,13 +4,13 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { LoopView } from '../api/client'
 import { temperatureColour } from '../chargeline/colour'
-import type { WaterLoop } from '../document/types'
+import type { CoolingSideOnLoop, WaterLoop } from '../document/types'
 import { figure, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
-import { isChamber, plan, portHeight, twoLines, type LoopShape } from './loop'
+import { divided, isChamber, plan, portHeight, twoLines, type LoopShape } from './loop'
 
 /** The loop as it is, from left to right in the order of the water, high and low to scale; under it what every piece takes of the pump's pressure. */
-const props = defineProps<{ loop: WaterLoop; view?: LoopView; chosen: number; place: string }>()
+const props = defineProps<{ loop: WaterLoop; view?: LoopView; chosen: number; place: string; stands?: CoolingSideOnLoop[] }>()
 const emit = defineEmits<{ pick: [index: number] }>()
 const settings = useSettings()
 const box = ref<HTMLElement>()
@@ -53,6 +53,9 @@ function body(s: LoopShape): string {
 /** The water inside a box comes in at one port and leaves at the other. */
 const ports = (s: LoopShape) => ({ in: drawn.value.y(portHeight(s.piece, 'in')), out: drawn.value.y(portHeight(s.piece, 'out')) })
 const coreHalf = computed(() => Math.abs(drawn.value.y(0) - drawn.value.y(70)))
+/** Several cores in the box of the core. */
+const divisions = (s: LoopShape) =>
+  divided(props.stands ?? [], { x: mid(s) - half(s), y: s.ym - coreHalf.value, wide: 2 * half(s), high: 2 * coreHalf.value })
 /** Where the loop leaves room for a caption at the level of the cap. */
 const lowest = computed(() => drawn.value.shapes.reduce((a, b) => (b.ym > a.ym ? b : a)))
 const ice = computed(() => (props.loop.tank?.ice_kg ?? 0) > 0)
@@ -168,6 +171,7 @@ const marks = computed(() =>
             :fill="temperatureColour((s.in_C + s.out_C) / 2)"
           />
           <rect :x="mid(s) - half(s)" :y="s.ym - coreHalf" :width="2 * half(s)" :height="2 * coreHalf" fill="url(#loop-fins)" />
+          <path v-if="stands?.length" class="wall divided" :d="divisions(s)" />
           <path class="wall port" :d="`M${s.x0},${ports(s).in} H${mid(s) - half(s)} M${mid(s) + half(s)},${ports(s).out} H${s.x1}`" />
         </template>
         <template v-else-if="s.piece.kind === 'radiator' || s.piece.kind === 'chiller'">
@@ -317,6 +321,9 @@ svg {
 }
 .fins {
   stroke-opacity: 0.5;
+}
+.divided {
+  stroke-width: 2;
 }
 .port {
   stroke-width: 3;

@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import { useBuild } from '../build/store'
 import { newIdentity, type Edit } from '../document/edit'
-import { ofKind } from '../document/pieces'
+import { ofKind, onLoopOf } from '../document/pieces'
 import { FITTINGS, type LoopPiece, type LoopPieceKind } from '../document/types'
 import { change, spoken } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
@@ -14,6 +14,7 @@ import CoolAnotherWay from '../core/CoolAnotherWay.vue'
 import { api } from '../api/client'
 import { useRemaking } from '../build/remaking'
 import { newLoopPiece } from './loop'
+import LoopCores from './LoopCores.vue'
 import LoopDrawing from './LoopDrawing.vue'
 import LoopPieceFields from './LoopPieceFields.vue'
 import PumpPlot from './PumpPlot.vue'
@@ -27,7 +28,7 @@ const route = useRoute()
 const router = useRouter()
 const menu = ref<InstanceType<typeof Menu>>()
 
-const cores = computed(() => ofKind(build.option!, 'core').filter((c) => c.piece.cooledBy === 'water'))
+const cores = computed(() => ofKind(build.option!, 'core').filter((c) => c.piece.water))
 const airCores = computed(() => ofKind(build.option!, 'core').filter((c) => c.piece.cooledBy === 'air'))
 const chosen = computed(() => cores.value.find((c) => c.at === route.query.piece) ?? cores.value.at(-1))
 const core = computed(() => chosen.value?.piece)
@@ -36,6 +37,7 @@ const named = computed(() => chosen.value?.at ?? '')
 const at = computed(() => `${build.optionAt}${named.value}/water`)
 const loop = computed(() => core.value?.water)
 const view = computed(() => build.answer?.steady?.loops.find((l) => l.place === place.value))
+const stands = computed(() => onLoopOf(build.option!, core.value?.name ?? '').map((c) => c.piece.sharesLoop!.stands))
 const was = computed(() => build.ghost?.answer.steady?.loops.find((l) => l.core === core.value?.name))
 const pieces = computed(() => loop.value?.pieces ?? [])
 /** The piece picked, by its identity: it stays picked wherever it moves. */
@@ -209,6 +211,7 @@ function choose(p: string): void {
           </div>
         </dl>
       </header>
+      <LoopCores :lead="core.name" :view="view" />
       <section v-if="!pieces.length" class="plain">
         <p class="lead">
           Only the flow of this loop is given, {{ loop.flowGuessed ? 'and that is a guess' : 'measured by bucket and watch' }}. Draw it out to see
@@ -218,7 +221,7 @@ function choose(p: string): void {
         <p v-if="failed" class="worse" role="alert">{{ failed }}</p>
       </section>
       <template v-else>
-        <LoopDrawing :loop="loop" :view="view" :chosen="index" :place="place" @pick="picked = pieces[$event]?.id" />
+        <LoopDrawing :loop="loop" :view="view" :chosen="index" :place="place" :stands="stands" @pick="picked = pieces[$event]?.id" />
         <div class="pair">
           <section v-if="piece" class="chosen-piece">
             <header>

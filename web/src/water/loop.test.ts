@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { LoopPiece } from '../document/types'
 import { loopView, waterLoop } from '../testing/cold'
-import { isChamber, newLoopPiece, plan, portHeight, twoLines } from './loop'
+import { divided, isChamber, newLoopPiece, plan, portHeight, twoLines } from './loop'
 
 describe('the loop laid out', () => {
   const loop = waterLoop()
@@ -58,5 +58,13 @@ describe('new pieces', () => {
     expect(newLoopPiece('pump', 'pump', 19, 200)).toMatchObject({ curve: [{ flow_L_min: 0 }, {}, {}] })
     expect(newLoopPiece('chiller', 'plate', 19, 200)).toEqual({ kind: 'chiller', name: 'plate', height_mm: 200, loss_kPa: 8, flow_L_min: 20 })
     expect(newLoopPiece('tank', 'tank', 19, 200)).toEqual({ kind: 'tank', name: 'tank', height_mm: 200 })
+  })
+
+  it('parts the box of the core: side by side above each other, behind each other one after the other', () => {
+    const box = { x: 10, y: 0, wide: 60, high: 30 }
+    expect(divided([], box)).toBe('')
+    expect(divided(['beside'], box)).toBe('M10,15 h60')
+    expect(divided(['behind'], box)).toBe('M40,0 v30')
+    expect(divided(['beside', 'behind'], box)).toBe('M10,15 h30 M40,0 v30')
   })
 })

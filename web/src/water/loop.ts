@@ -1,5 +1,5 @@
 import type { LoopView } from '../api/client'
-import { usual, type LoopPiece, type LoopPieceKind } from '../document/types'
+import { usual, type CoolingSideOnLoop, type LoopPiece, type LoopPieceKind } from '../document/types'
 
 /** Where a piece of a loop is drawn. */
 export interface LoopShape {
@@ -31,6 +31,19 @@ function want(piece: LoopPiece): number {
   if (piece.kind === 'radiator' || piece.kind === 'tank') return 80
   if (isChamber(piece.kind)) return 62
   return piece.kind === 'pump' ? 62 : 50
+}
+
+/** @returns lines that part a box into cores: those of one stage above each other, the stages one after the other as the water meets them */
+export function divided(stands: CoolingSideOnLoop[], box: { x: number; y: number; wide: number; high: number }): string {
+  const stages = stands.reduce<number[]>((all, s) => (s === 'behind' ? [...all, 1] : [...all.slice(0, -1), all.at(-1)! + 1]), [1])
+  const each = box.wide / stages.length
+  return stages
+    .flatMap((n, k) => {
+      const x = box.x + k * each
+      const rows = Array.from({ length: n - 1 }, (_, r) => `M${x},${box.y + ((r + 1) * box.high) / n} h${each}`)
+      return k ? [`M${x},${box.y} v${box.high}`, ...rows] : rows
+    })
+    .join(' ')
 }
 
 export interface LoopPlan {

@@ -121,6 +121,8 @@ public final class TraceFile {
         columns.add(new Column(core.name() + " to air_W", i -> cold.rejected()[i], 1, always));
         if (cold.byWater()) {
             columns.add(new Column(core.name() + " water_L_min", i -> cold.water()[i] * 60e3, 3, always));
+        }
+        if (cold.leads()) {
             kelvin.accept("tank_C", i -> cold.tank()[i]);
             columns.add(new Column(core.name() + " ice_kg", i -> cold.ice()[i], 3, always));
             columns.add(new Column(core.name() + " pump", i -> cold.pump()[i] ? 1 : 0, 0, always));

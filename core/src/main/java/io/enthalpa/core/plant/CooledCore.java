@@ -268,7 +268,7 @@ public final class CooledCore {
         double level = sinks.conductance() > 0 ? sinks.level() : loop.startWater(ambient.temperature());
         double taken = sinks.conductance() > 0 ? (lately.feed() - level) / sinks.resistance(whole.capacityRate()) : 0;
         double stores = Math.max(0, Math.min(1, 1 - taken / Math.max(lately.onLoop(), LEAST_HEAT)));
-        double behind = Math.max(coldIn - level, 0) / heat;
+        double behind = Math.max(lately.feed() - level, 0) / heat;
         double byAir = sinks.conductance() > 0 ? sinks.radiator() / sinks.conductance() : 0;
         return ResistanceShares.of(
                 transfer, rate, stream.capacityRate(), behind * (1 - stores), behind * stores, warmed * byAir);

@@ -49,7 +49,10 @@ public final class CorePlant {
         flow = new double[steps];
         condensate = new double[steps];
         cold = CoreTrace.Cold.of(
-                loop != null, loop != null && core.loop().spec().chiller().isPresent(), steps);
+                loop != null,
+                core.leads(),
+                loop != null && core.loop().spec().chiller().isPresent(),
+                steps);
     }
 
     /** @return where the water meets it among those of its loop, from 0 */

@@ -22,6 +22,7 @@ public record CoreTrace(
      * The cold side: outside air, or the water of a loop with what takes its heat.
      *
      * @param byWater  false for a core that air cools; pump, tank, ice and chiller mean nothing then
+     * @param leads    whether the loop is its own: what belongs to the loop is told once, of this core
      * @param hasChiller whether a chiller belongs to its loop
      * @param in       K of the stream at the core
      * @param out      K of the stream behind it
@@ -37,6 +38,7 @@ public record CoreTrace(
      */
     public record Cold(
             boolean byWater,
+            boolean leads,
             boolean hasChiller,
             double[] in,
             double[] out,
@@ -49,9 +51,10 @@ public record CoreTrace(
             double[] chilled,
             boolean[] pump,
             boolean[] chills) {
-        public static Cold of(boolean byWater, boolean hasChiller, int n) {
+        public static Cold of(boolean byWater, boolean leads, boolean hasChiller, int n) {
             return new Cold(
                     byWater,
+                    leads,
                     hasChiller,
                     new double[n],
                     new double[n],

@@ -102,7 +102,7 @@ final class Candidates {
                                 option.with(core, c -> c.withCooling(new CoolingSide.Air(face)))));
             }
         } else {
-            water(core, core.piece().loop().orElseThrow());
+            core.piece().loop().ifPresent(loop -> water(core, loop));
         }
     }
 

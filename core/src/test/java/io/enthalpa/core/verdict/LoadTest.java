@@ -61,7 +61,7 @@ class LoadTest {
         Arrays.fill(in, 400);
         Arrays.fill(out, 350);
         Arrays.fill(flow, 0.2);
-        CoreTrace.Cold cold = CoreTrace.Cold.of(false, false, n);
+        CoreTrace.Cold cold = CoreTrace.Cold.of(false, false, false, n);
         for (int i = 0; i < n; i++) {
             cold.rejected()[i] = i < 10 * coolsDown ? 20e3 : 10.1e3;
         }

@@ -184,6 +184,33 @@ class AnswersController {
                 .body(text.getBytes(StandardCharsets.UTF_8));
     }
 
+    /**
+     * @param from_s where the stretch begins
+     * @param to_s   where it ends, after that
+     */
+    record StretchRequest(JsonNode document, String option, double from_s, double to_s) {}
+
+    /** A stretch of a run, closer than the answer tells the whole of it. */
+    @PostMapping("/stretch")
+    SoakView.TraceView stretch(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody StretchRequest request) {
+        if (!(request.from_s() >= 0 && request.to_s() > request.from_s())) {
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "/to_s",
+                    "stretch of the run",
+                    "%.2f to %.2f s".formatted(request.from_s(), request.to_s()),
+                    "from 0 s or later to a later time",
+                    "");
+        }
+        Answer answer =
+                new Answer(BuildFile.read(Asked.document(request.document())), Asked.text(request.option(), "option"));
+        return work.now(page, "stretch of " + request.option(), () -> {
+            Trace trace = answer.soak();
+            return SoakView.TraceView.of(trace, Thinned.of(trace, request.from_s(), request.to_s()));
+        });
+    }
+
     /** A compressor map as CSV text; 422 naming column, line or point when it does not make one. */
     record MapRequest(String csv) {}
 

@@ -7,7 +7,6 @@ import io.enthalpa.core.explain.Finding;
 import io.enthalpa.core.explain.Findings;
 import io.enthalpa.core.plant.CoreTrace;
 import io.enthalpa.core.plant.ResistanceShares;
-import io.enthalpa.core.verdict.Load;
 import io.enthalpa.core.verdict.RunFigures;
 import io.enthalpa.core.verdict.RunShape;
 import io.enthalpa.core.verdict.Verdict;
@@ -16,7 +15,6 @@ import io.enthalpa.formats.document.Pointers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeSet;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -31,9 +29,6 @@ public record SoakView(
         AuditView audit,
         VerdictView verdict,
         RunView figures) {
-    /** Points kept of each trace: more than a screen has columns. */
-    private static final int MOST_POINTS = 900;
-
     /** Behind a piece of the main way, total state; meaningless while the engine stands. */
     public record StationTraceView(String name, double[] temperature_C, double[] pressure_kPa) {
         static StationTraceView of(Trace.Station station, int[] kept) {
@@ -53,11 +48,11 @@ public record SoakView(
             List<SwitchView> all = new ArrayList<>();
             trace.fans().forEach(fan -> all.add(new SwitchView(SwitchKind.FAN, fan.way(), flags(fan.on(), kept))));
             for (CoreTrace core : trace.cores()) {
-                if (core.cold().byWater()) {
+                if (core.cold().leads()) {
                     all.add(new SwitchView(
                             SwitchKind.PUMP, core.name(), flags(core.cold().pump(), kept)));
                 }
-                if (core.cold().hasChiller()) {
+                if (core.cold().leads() && core.cold().hasChiller()) {
                     all.add(new SwitchView(
                             SwitchKind.CHILLER, core.name(), flags(core.cold().chills(), kept)));
                 }
@@ -175,8 +170,8 @@ public record SoakView(
             List<WallTraceView> walls,
             List<SwitchView> switches,
             @Nullable ColdTraceView cold) {
-        static TraceView of(Trace trace) {
-            int[] kept = kept(trace);
+        /** @param kept which steps, rising */
+        static TraceView of(Trace trace, int[] kept) {
             return new TraceView(
                     column(trace.time(), kept, 1, 0, 100),
                     column(trace.intake(), kept, 1, -273.15, 1000),
@@ -323,37 +318,11 @@ public record SoakView(
                 answer.option().name(),
                 trace.time()[trace.length() - 1],
                 trace.sprayed()[trace.length() - 1] * 1000,
-                TraceView.of(trace),
+                TraceView.of(trace, Thinned.of(trace)),
                 MetalView.of(trace),
                 AuditView.of(trace.audit()),
                 VerdictView.of(answer, trace),
                 RunView.of(answer.figures(trace)));
-    }
-
-    /** Evenly spread steps, and always the hottest one, the worst under load, the last, and both sides of every start and stop of the engine. */
-    private static int[] kept(Trace trace) {
-        int n = trace.length();
-        int points = Math.min(n, MOST_POINTS);
-        TreeSet<Integer> kept = new TreeSet<>();
-        for (int i = 0; i < points; i++) {
-            kept.add((int) Math.round(i * (n - 1.0) / Math.max(points - 1, 1)));
-        }
-        int hottest = 0;
-        for (int i = 1; i < n; i++) {
-            hottest = trace.flow()[i] > 0 && trace.intake()[i] > trace.intake()[hottest] ? i : hottest;
-        }
-        kept.add(hottest);
-        int worst = Load.of(trace).worst();
-        if (worst >= 0) {
-            kept.add(worst);
-        }
-        for (int i = 1; i < n; i++) {
-            if (trace.flow()[i] > 0 != trace.flow()[i - 1] > 0) {
-                kept.add(i - 1);
-                kept.add(i);
-            }
-        }
-        return kept.stream().mapToInt(Integer::intValue).toArray();
     }
 
     private static boolean[] flags(boolean[] all, int[] kept) {

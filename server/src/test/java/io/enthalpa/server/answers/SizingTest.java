@@ -187,4 +187,50 @@ class SizingTest extends AnswersOnDemo {
                 .contains("\"the boiler\"", "another core that has a water loop");
         assertThat(shared(twoCores(), "/path/4", "core", "above").status()).isEqualTo(422);
     }
+
+    /** What the page asks of any option, asked of one with a core on another's loop. */
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "/api/preview/changes | ",
+                "/api/preview/core-steps | /path/4",
+                "/api/preview/water-changes | /path/3",
+                "/api/preview/reasons | ",
+                "/api/preview/trace/csv | ",
+                "/api/preview/drawn-loop | /path/3",
+            })
+    void anOptionWithASharedLoopIsAnsweredEverywhere(String path, String place) {
+        JsonNode document = twoCores();
+        JsonNode option = shared(
+                        document,
+                        "/path/4",
+                        document.at("/options/0/path/3/name").asString(),
+                        "beside")
+                .json()
+                .get("option");
+        ObjectNode request = asking(with(van, option), "C");
+        if (place != null) {
+            request.put("place", place);
+        }
+        assertThat(server.post(path, request.toString()).status()).isEqualTo(200);
+    }
+
+    @Test
+    void aSharedLoopGoesToAirAndBackToWater() {
+        JsonNode document = twoCores();
+        JsonNode option = shared(
+                        document,
+                        "/path/4",
+                        document.at("/options/0/path/3/name").asString(),
+                        "beside")
+                .json()
+                .get("option");
+        JsonNode dry = cooled(with(van, option), "C", "air to air");
+        assertThat(dry.at("/path/4/sharesLoop").isMissingNode()).isTrue();
+        assertThat(dry.at("/path/4/cooledBy").asString()).isEqualTo("air");
+        JsonNode wet = cooled(with(van, dry), "C", "ice tank");
+        assertThat(preview(with(van, wet), "C").json().at("/answers/0/steady/loops"))
+                .hasSize(2);
+    }
 }
