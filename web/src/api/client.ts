@@ -4,6 +4,7 @@ import type { BlowerMap, BuildDocument, BuildOption, CoolingMethod, CoolingSideO
 type Schemas = components['schemas']
 export type SteadyView = Schemas['SteadyView']
 export type SoakView = Schemas['SoakView']
+export type TraceView = Schemas['TraceView']
 export type StationView = Schemas['StationView']
 export type PieceView = Schemas['PieceView']
 export type LegView = Schemas['LegView']
@@ -153,6 +154,8 @@ export const api = {
     call<DutyEntry>('POST', '/duties/laps', { document, ...lap }),
   logColumns: (start: string) => call<LogHead>('POST', '/duties/log-columns', { start }),
   log: (file: Blob, query: URLSearchParams) => call<LogView>('POST', `/duties/log?${query.toString()}`, file),
+  stretch: (document: BuildDocument, option: string, from_s: number, to_s: number) =>
+    call<TraceView>('POST', '/preview/stretch', { document, option, from_s, to_s }),
   trace: async (document: BuildDocument, option: string, how: 'csv' | 'json') =>
     (await send('POST', `/preview/trace/${how}`, { document, option })).blob(),
   startJob: (kind: 'spread' | 'methods', document: BuildDocument, option: string, every?: boolean) =>

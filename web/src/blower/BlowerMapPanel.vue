@@ -7,6 +7,7 @@ import type { BlowerPiece } from '../document/types'
 import KnowButton from '../reasons/KnowButton.vue'
 import NumberField from '../ui/NumberField.vue'
 import MapChart from './MapChart.vue'
+import Notice from '../ui/Notice.vue'
 
 /** A blower's measured map: read from a CSV file, drawn with the duty's way over it, its margins named. */
 const props = defineProps<{ blower: Placed<BlowerPiece> }>()
@@ -87,7 +88,7 @@ function takeOff(): void {
       :aria-label="`CSV file with the map of the ${blower.piece.name}`"
       @change="take"
     />
-    <p v-if="refusal" class="worse" role="alert">{{ refusal }}</p>
+    <Notice v-if="refusal" :says="refusal" />
     <template v-if="map">
       <p class="margins">{{ margins }}</p>
       <MapChart :map="map" :point="view ?? undefined" :way="way" />

@@ -4,6 +4,7 @@ import { useBuild } from '../build/store'
 import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import NumberField from '../ui/NumberField.vue'
+import Notice from '../ui/Notice.vue'
 
 /** What turns road speed into engine speed, so that a duty needs only road speeds. */
 const build = useBuild()
@@ -70,7 +71,7 @@ function reset(): void {
           @keydown.escape="reset"
         />
       </div>
-      <p v-if="refusal" class="worse" role="alert">{{ refusal }}</p>
+      <Notice v-if="refusal" :says="refusal" />
       <NumberField part="gearing" name="finalDrive" pointer="/gearing/finalDrive" />
       <NumberField part="gearing" name="tyre_mm" pointer="/gearing/tyre_mm" />
       <NumberField part="gearing" name="changeUp_rpm" pointer="/gearing/changeUp_rpm" />

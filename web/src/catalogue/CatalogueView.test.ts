@@ -52,7 +52,7 @@ describe('the catalogue', () => {
     expect(wrapper.text()).toContain('Nothing matches')
     await wrapper.find('input[type=search]').setValue('')
     await wrapper
-      .findAll('nav button')
+      .findAll('.find .either button')
       .find((b) => b.text() === 'joints')!
       .trigger('click')
     expect(wrapper.text()).toContain('1 of 2')

@@ -5,6 +5,8 @@ import { figure } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import HomeBar from '../shell/HomeBar.vue'
 import { ITEM_KINDS, summary } from './figures'
+import Notice from '../ui/Notice.vue'
+import EitherOr from '../ui/EitherOr.vue'
 
 /** Cores, pipes, bends, joints to choose from: found by words, changed in place, out to CSV and in again. */
 const settings = useSettings()
@@ -142,23 +144,15 @@ async function open(event: Event): Promise<void> {
       </div>
       <div class="find">
         <input v-model="words" type="search" placeholder="find: 63, tight, water" aria-label="Find in the catalogue" />
-        <nav aria-label="Kinds">
-          <button type="button" class="act" :class="{ on: !kind }" :aria-pressed="!kind" @click="kind = ''">all</button>
-          <button
-            v-for="k in ITEM_KINDS"
-            :key="k.kind"
-            type="button"
-            class="act"
-            :class="{ on: kind === k.kind }"
-            :aria-pressed="kind === k.kind"
-            @click="kind = k.kind"
-          >
-            {{ k.words }}
-          </button>
-        </nav>
+        <EitherOr
+          of="Kinds"
+          :choices="[{ value: '', label: 'all' }, ...ITEM_KINDS.map((k) => ({ value: k.kind, label: k.words }))]"
+          :value="kind"
+          @pick="kind = $event"
+        />
         <label>currency <input v-model="settings.currency" maxlength="4" size="3" aria-label="Currency" /></label>
       </div>
-      <p v-if="failure" class="worse" role="alert">{{ failure }}</p>
+      <Notice v-if="failure" :says="failure" />
       <p v-else class="said" role="status">{{ said }} <button v-if="removed" type="button" class="act" @click="putBack">Put it back</button></p>
       <table>
         <thead>
@@ -229,14 +223,8 @@ async function open(event: Event): Promise<void> {
   border: 1px solid var(--rule);
   border-radius: 0;
 }
-nav {
-  display: flex;
-  gap: 18px;
+.find .either {
   flex: 1;
-}
-nav .act {
-  font-weight: 500;
-  padding: 3px 0;
 }
 .on {
   border-bottom: 2px solid var(--blue);

@@ -5,6 +5,7 @@ import { api } from '../api/client'
 import { useRemaking } from '../build/remaking'
 import { useBuild } from '../build/store'
 import { coolingMethodWords, type CoolingMethod } from '../document/types'
+import Notice from '../ui/Notice.vue'
 
 /** The option cooled another way: sized by default over the duty, one step that can be undone. */
 const props = defineProps<{ only?: CoolingMethod[] }>()
@@ -29,7 +30,7 @@ function cool(method: CoolingMethod): void {
       <Menu ref="menu" :model="items" popup />
     </template>
     <span v-if="busy" class="quiet" role="status">being sized over the duty</span>
-    <span v-if="failed" class="worse" role="alert">{{ failed }}</span>
+    <Notice v-if="failed" :says="failed" />
   </span>
 </template>
 

@@ -20,6 +20,7 @@ import { turned } from './drawing'
 import FinFields from './FinFields.vue'
 import RatingCardFields from './RatingCardFields.vue'
 import ResistanceBar from './ResistanceBar.vue'
+import EitherOr from '../ui/EitherOr.vue'
 
 /** A core: its size, tanks and ports, how it is known, what it does at full load, where the resistance is and what a little more would do. */
 const build = useBuild()
@@ -50,6 +51,10 @@ const places = [
   { value: 'end', label: 'tank end' },
 ]
 const sides = ['left', 'right', 'up', 'down'].map((w) => ({ value: w, label: w }))
+const ways = [
+  { value: 'card', label: 'rating card' },
+  { value: 'block', label: 'geometry' },
+] as const
 const yesNo = [
   { value: 'no', label: 'no' },
   { value: 'yes', label: 'yes' },
@@ -173,19 +178,14 @@ function divided(value: string): void {
       This option has no core. <CoolAnotherWay :only="['air to air', 'water and radiator', 'ice tank', 'chilled water', 'raw water']" />
     </p>
     <template v-else>
-      <nav v-if="cores.length > 1" class="which" aria-label="Cores">
-        <button
-          v-for="c in cores"
-          :key="c.at"
-          type="button"
-          class="act"
-          :class="{ on: c.at === named }"
-          :aria-pressed="c.at === named"
-          @click="choose(c.at)"
-        >
-          {{ c.piece.name }}
-        </button>
-      </nav>
+      <EitherOr
+        v-if="cores.length > 1"
+        class="which"
+        of="Cores"
+        :choices="cores.map((c) => ({ value: c.at, label: c.piece.name }))"
+        :value="named"
+        @pick="choose"
+      />
       <div class="top">
         <section>
           <h2>{{ core.name }}, option {{ build.letter }}: {{ core.construction }}</h2>
@@ -261,8 +261,7 @@ function divided(value: string): void {
       <section class="known">
         <h2 class="tabs">
           <span>Known by</span>
-          <button type="button" class="act" :aria-pressed="!!core.card" :class="{ on: core.card }" @click="know('card')">rating card</button>
-          <button type="button" class="act" :aria-pressed="!!core.block" :class="{ on: core.block }" @click="know('block')">geometry</button>
+          <EitherOr of="Known by" :choices="ways" :value="core.card ? 'card' : 'block'" @pick="know" />
         </h2>
         <RatingCardFields v-if="core.card" :core="core" :view="view" :pointer="`${at}/card`" />
         <div v-else-if="core.block" class="block">
@@ -293,18 +292,7 @@ function divided(value: string): void {
 
 <style scoped>
 .which {
-  display: flex;
-  gap: 20px;
   padding-bottom: 12px;
-}
-.which .act,
-.tabs .act {
-  padding: 2px 0;
-  font-weight: 500;
-}
-.on {
-  border-bottom: 2px solid var(--blue);
-  font-weight: 700;
 }
 .top {
   display: grid;

@@ -5,6 +5,7 @@ import { line } from 'd3-shape'
 import { computed, ref } from 'vue'
 import type { DutyView } from '../api/client'
 import { figure } from '../quantity/catalogue'
+import { drawnPoints } from '../plot/thin'
 import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
 
@@ -46,9 +47,10 @@ const drawn = computed(() =>
     const y = scaleLinear()
       .domain([Math.min(0, ...r.values), Math.max(1, ...r.values)])
       .range([top + ROW, top])
+    const across = (i: number) => x.value(props.view.time_s[i]!)
     const path = line<number>()
-      .x((_, i) => x.value(props.view.time_s[i]!))
-      .y((v) => y(v))(r.values)!
+      .x(across)
+      .y((i) => y(r.values[i]!))(drawnPoints(across, r.values))!
     return { ...r, top, zero: y(0), path, most: Math.max(...r.values) }
   }),
 )

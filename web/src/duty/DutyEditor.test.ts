@@ -1,3 +1,4 @@
+import Select from 'primevue/select'
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, type DutyView, type LogHead, type LogView } from '../api/client'
@@ -168,11 +169,18 @@ describe('the duty editor', () => {
     expect(editor.text()).toContain('1,800,000 rows, 10:00:00; 2 of them kept')
     expect(editor.text()).toContain('Line 52: a gap of 12.0 s at 1:01')
     expect(editor.text()).toContain('4 times more loosely')
+    const unit = async (word: string) => {
+      const select = editor
+        .findAllComponents(Select)
+        .find((s) => s.attributes('aria-label') === 'Unit of boost' || s.props('ariaLabel') === 'Unit of boost')!
+      select.vm.$emit('update:modelValue', word)
+      select.vm.$emit('change', { value: word })
+    }
     log.mockRejectedValueOnce(new Error('log file, line 412, Time is 3 s'))
-    await editor.find('[aria-label="Unit of boost"]').setValue('kPa')
+    await unit('kPa')
     await flushPromises()
     expect(editor.find('.log [role=alert]').text()).toContain('line 412')
-    await editor.find('[aria-label="Unit of boost"]').setValue('psi')
+    await unit('psi')
     await flushPromises()
     await editor
       .findAll('button')

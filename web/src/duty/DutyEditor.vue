@@ -15,6 +15,7 @@ import LapBuilder from './LapBuilder.vue'
 import LogImport from './LogImport.vue'
 import { at } from '../document/edit'
 import { pieceAt } from './pieces'
+import Tick from '../ui/Tick.vue'
 
 /** The duty of a build, the same for every option: from the library, of pieces, of laps, from a log, or as a table. */
 const build = useBuild()
@@ -38,8 +39,7 @@ watch(
   },
 )
 
-function follow(event: Event): void {
-  const value = (event.target as HTMLInputElement).checked
+function follow(value: boolean): void {
   void build.act([{ pointer: '/duty/boostFollowsBrief', value }], value ? 'duty boost follows the Brief' : 'duty boost as written')
 }
 
@@ -84,10 +84,7 @@ function toggle(which: 'library' | 'laps' | 'log'): void {
       <NumberField part="duty" name="repeats" pointer="/duty/repeats" of="duty" />
       <NumberField part="duty" name="wait_s" pointer="/duty/wait_s" of="duty" />
       <NumberField part="duty" name="startAbove_K" pointer="/duty/startAbove_K" of="duty" />
-      <label class="follow">
-        <input type="checkbox" :checked="duty.boostFollowsBrief" @change="follow" />
-        highest boost follows the boost asked for
-      </label>
+      <Tick class="follow" label="highest boost follows the boost asked for" :on="duty.boostFollowsBrief" @turn="follow" />
     </div>
     <DutyCurves
       v-if="view"
@@ -128,10 +125,5 @@ h2 {
   min-height: 34px;
   border-bottom: 1px solid var(--hair);
   color: var(--ink-2);
-}
-.follow input {
-  accent-color: var(--blue);
-  width: 16px;
-  height: 16px;
 }
 </style>

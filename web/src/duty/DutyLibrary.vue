@@ -4,6 +4,7 @@ import { api, type DutyEntry } from '../api/client'
 import { useBuild } from '../build/store'
 import { span } from '../quantity/time'
 import { seconds } from './pieces'
+import Notice from '../ui/Notice.vue'
 
 /** Duties to begin from, fitted to this engine. */
 const emit = defineEmits<{ take: [entry: DutyEntry] }>()
@@ -36,7 +37,7 @@ function length(e: DutyEntry): string {
       </tr>
     </tbody>
   </table>
-  <p v-if="failed" class="worse" role="alert">{{ failed }}</p>
+  <Notice v-if="failed" :says="failed" />
 </template>
 
 <style scoped>

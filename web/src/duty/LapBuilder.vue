@@ -4,6 +4,7 @@ import { api, type DutyEntry } from '../api/client'
 import { useBuild } from '../build/store'
 import { read } from '../quantity/read'
 import { useSettings } from '../settings/store'
+import Notice from '../ui/Notice.vue'
 
 /** A lap of equal corners from five numbers that everybody knows of a track. */
 const emit = defineEmits<{ take: [entry: DutyEntry] }>()
@@ -60,7 +61,7 @@ async function make(): Promise<void> {
       <input v-model="asked[f.key]" :aria-label="f.label" />
     </label>
     <button type="submit" class="act">Build the laps</button>
-    <p v-if="failed" class="worse" role="alert">{{ failed }}</p>
+    <Notice v-if="failed" :says="failed" />
   </form>
 </template>
 

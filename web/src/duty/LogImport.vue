@@ -5,6 +5,8 @@ import { useBuild } from '../build/store'
 import { spoken } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
+import Notice from '../ui/Notice.vue'
+import Select from 'primevue/select'
 
 /** Any CSV of time and load: its columns are found by their names, corrected by hand, and read as a stream. */
 const emit = defineEmits<{ done: [] }>()
@@ -119,21 +121,31 @@ const roleName = (role: LogRole) => head.value!.roles.find((r) => r.role === rol
         <tr v-for="r in head.roles" :key="r.role">
           <th scope="row">{{ roleName(r.role) }}</th>
           <td>
-            <select v-model.number="picked[r.role]!.column" :aria-label="`Column of ${r.words}`" @change="look">
-              <option :value="NONE">none</option>
-              <option v-for="(h, i) in head.headings" :key="i" :value="i">{{ h || `column ${i + 1}` }}</option>
-            </select>
+            <Select
+              v-model="picked[r.role]!.column"
+              :options="[{ value: NONE, label: 'none' }, ...head.headings.map((h, i) => ({ value: i, label: h || `column ${i + 1}` }))]"
+              option-label="label"
+              option-value="value"
+              :aria-label="`Column of ${r.words}`"
+              @change="look"
+            />
           </td>
           <td>
-            <select v-model="picked[r.role]!.unit" :aria-label="`Unit of ${r.words}`" :disabled="picked[r.role]!.column === NONE" @change="look">
-              <option v-for="u in r.units" :key="u" :value="u">{{ u || 'as it is' }}</option>
-            </select>
+            <Select
+              v-model="picked[r.role]!.unit"
+              :options="r.units.map((u) => ({ value: u, label: u || 'as it is' }))"
+              option-label="label"
+              option-value="value"
+              :aria-label="`Unit of ${r.words}`"
+              :disabled="picked[r.role]!.column === NONE"
+              @change="look"
+            />
           </td>
         </tr>
       </tbody>
     </table>
     <p v-if="reading">Reading</p>
-    <p v-if="failed" class="worse" role="alert">{{ failed }}</p>
+    <Notice v-if="failed" :says="failed" />
     <ul v-if="notes.length">
       <li v-for="n in notes" :key="n">{{ n }}</li>
     </ul>
@@ -168,13 +180,8 @@ i {
 table {
   max-width: 560px;
 }
-select {
+td :deep(.p-select) {
   max-width: 220px;
-  padding: 3px 4px;
-  border: 0;
-  border-bottom: 1px solid var(--ink-3);
-  background: var(--sheet);
-  font-weight: 600;
 }
 ul {
   margin: 8px 0;

@@ -7,7 +7,7 @@ import { figure, spoken } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
 import { RAIL, STRIP_HEIGHT } from './strip'
-import type { timeAxis } from './timeScale'
+import type { timeAxis } from '../plot/timeAxis'
 
 /** The duty under a trace: road speed, boost, ice left, and when fan, pump and chiller work; in words at the cursor. */
 const props = defineProps<{
@@ -19,6 +19,8 @@ const props = defineProps<{
   keyAt: number
   at: number
   cursor: number
+  /** Name of the clip that lines end at. */
+  clip: string
 }>()
 const settings = useSettings()
 const bottom = computed(() => props.top + STRIP_HEIGHT)
@@ -108,15 +110,19 @@ const moment = computed(() => {
 <template>
   <g>
     <line class="base" :x1="left" :x2="right" :y1="bottom" :y2="bottom" />
-    <path class="boost" :d="boost" />
-    <path v-if="asked" class="asked" :d="asked" />
-    <path v-if="ice" class="ice" :d="ice" />
-    <path class="speed" :d="speed" />
+    <g :clip-path="`url(#${clip})`">
+      <path class="boost" :d="boost" />
+      <path v-if="asked" class="asked" :d="asked" />
+      <path v-if="ice" class="ice" :d="ice" />
+      <path class="speed" :d="speed" />
+    </g>
     <g v-for="r in rails" :key="r.kind + r.of" class="rail">
       <title>{{ NAMES[r.kind] }}, {{ r.of }}: {{ r.on[at] ? 'on' : 'off' }} at {{ clock(cursor) }}</title>
       <text :x="left - 9" :y="r.y + 8" text-anchor="end">{{ r.name }}</text>
       <line :x1="left" :x2="right" :y1="r.y + 5" :y2="r.y + 5" />
-      <rect v-for="b in r.bars" :key="b.x" :class="r.kind.toLowerCase()" :x="b.x" :y="r.y" :width="b.width" height="9" />
+      <g :clip-path="`url(#${clip})`">
+        <rect v-for="b in r.bars" :key="b.x" :class="r.kind.toLowerCase()" :x="b.x" :y="r.y" :width="b.width" height="9" />
+      </g>
     </g>
     <g class="names">
       <line class="speed" :x1="left - 20" :x2="left - 6" :y1="top + 12" :y2="top + 12" />

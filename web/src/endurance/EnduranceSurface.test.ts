@@ -85,7 +85,7 @@ describe('the endurance surface', () => {
 
   it('compares methods in one click, keeps the target first, and takes one as an option', async () => {
     const page = await open('Methods')
-    expect(page.find('progress').exists()).toBe(true)
+    expect(page.find('[role=progressbar]').exists()).toBe(true)
     expect(Events.last!.url).toBe('/api/jobs/j1/events')
     Events.last!.tell({
       id: 'j1',

@@ -9,7 +9,15 @@ import { extraLines } from './lines'
 import MetalField from './MetalField.vue'
 import MethodsView from './MethodsView.vue'
 import RunsTable from './RunsTable.vue'
+import { useZoom } from '../plot/zoom'
+import { useStretch } from './stretch'
 import TraceChart from './TraceChart.vue'
+import MultiSelect from 'primevue/multiselect'
+import Tab from 'primevue/tab'
+import TabList from 'primevue/tablist'
+import TabPanel from 'primevue/tabpanel'
+import Tabs from 'primevue/tabs'
+import Tick from '../ui/Tick.vue'
 
 /** The option through the duty. */
 const build = useBuild()
@@ -24,7 +32,22 @@ const ghostName = computed(() => {
   const option = build.document!.options.find((o) => o.letter === label)
   return option ? `${option.letter} ${option.name}` : 'before the change'
 })
-const lines = computed(() => (soak.value ? extraLines(soak.value, build.document!) : []))
+const zoom = useZoom(
+  computed(() => soak.value?.length_s ?? 0),
+  cursor,
+)
+const near = useStretch(
+  zoom.window,
+  computed(() => build.letter),
+)
+const nearGhost = useStretch(
+  zoom.window,
+  computed(() => build.document!.options.find((o) => ghost.value && o.letter === build.ghost?.label)?.letter),
+)
+/** What is drawn: looked at closely, every step of what is in sight. */
+const close = computed(() => (soak.value && near.value ? { ...soak.value, trace: near.value } : soak.value))
+const closeGhost = computed(() => (ghost.value && nearGhost.value ? { ...ghost.value, trace: nearGhost.value } : ghost.value))
+const lines = computed(() => (close.value ? extraLines(close.value, build.document!) : []))
 const drawn = computed(() => lines.value.filter((l) => shown.value.includes(l.key)))
 const first = computed(() => lines.value.filter((l) => l.often))
 const rest = computed(() => lines.value.filter((l) => !l.often))
@@ -48,11 +71,11 @@ function toggle(key: string): void {
   shown.value = shown.value.includes(key) ? shown.value.filter((k) => k !== key) : [...shown.value, key]
 }
 
-function pickStation(event: Event): void {
-  const select = event.target as HTMLSelectElement
-  if (select.value) toggle(select.value)
-  select.value = ''
-}
+/** What is drawn of the stations and walls that are asked for less often. */
+const elsewhere = computed({
+  get: () => rest.value.filter((l) => shown.value.includes(l.key)).map((l) => l.key),
+  set: (keys: string[]) => (shown.value = [...first.value.map((l) => l.key).filter((k) => shown.value.includes(k)), ...keys]),
+})
 
 /** Plays the duty in twenty seconds; waits are passed over. */
 const PLAYED_S = 20
@@ -102,36 +125,35 @@ watch(views, (list) => {
 </script>
 
 <template>
-  <div class="surface">
+  <Tabs v-model:value="view" class="surface" :show-navigators="false">
     <div class="views">
-      <div role="tablist" aria-label="View">
-        <button
-          v-for="v in views"
-          :key="v.key"
-          type="button"
-          role="tab"
-          :aria-selected="view === v.key"
-          :class="{ on: view === v.key }"
-          @click="view = v.key"
-        >
-          {{ v.name }}
-        </button>
-      </div>
+      <TabList aria-label="View">
+        <Tab v-for="v in views" :key="v.key" :value="v.key">{{ v.name }}</Tab>
+      </TabList>
       <div v-if="view === 'trace' && soak" class="also">
-        <label v-for="l in first" :key="l.key"><input type="checkbox" :checked="shown.includes(l.key)" @change="toggle(l.key)" /> {{ l.name }}</label>
-        <select v-if="rest.length" aria-label="Another station or wall on the trace" @change="pickStation">
-          <option value="">another place</option>
-          <option v-for="l in rest" :key="l.key" :value="l.key">{{ shown.includes(l.key) ? 'without' : 'with' }} {{ l.name }}</option>
-        </select>
+        <Tick v-for="l in first" :key="l.key" :label="l.name" :on="shown.includes(l.key)" @turn="toggle(l.key)" />
+        <MultiSelect
+          v-if="rest.length"
+          v-model="elsewhere"
+          :options="rest"
+          option-label="name"
+          option-value="key"
+          :show-toggle-all="false"
+          placeholder="another place"
+          selected-items-label="{0} places"
+          :max-selected-labels="1"
+          aria-label="Another station or wall on the trace"
+        />
       </div>
     </div>
-    <template v-if="soak">
+    <TabPanel v-if="soak" :value="view" class="panel">
       <template v-if="view === 'trace'">
         <TraceChart
           :cursor="cursor"
-          :soak="soak"
+          :soak="close!"
+          :zoom="zoom"
           :label="build.letter"
-          :ghost="ghost"
+          :ghost="closeGhost"
           :ghost-label="ghostName"
           :target="build.document!.targets.intake_C"
           :timing="build.document!.targets.timingPull_C"
@@ -153,10 +175,10 @@ watch(views, (list) => {
       <MethodsView v-else-if="view === 'methods'" />
       <RunsTable v-else-if="view === 'runs'" :soak="soak" />
       <FigureTable v-else :soak="soak" />
-    </template>
+    </TabPanel>
     <p v-else-if="!build.answer?.fault" class="none">Running the duty</p>
     <p v-else class="none">No trace: the charge line has no answer for this option. The reason stands on the right.</p>
-  </div>
+  </Tabs>
 </template>
 
 <style scoped>
@@ -175,49 +197,35 @@ watch(views, (list) => {
   justify-content: space-between;
   padding: 6px 28px 0 62px;
 }
-.also label {
-  min-height: 30px;
+.views :deep(.p-tablist-tab-list) {
+  gap: 20px;
+  padding-top: 6px;
+}
+.views :deep(.p-tab) {
   white-space: nowrap;
 }
-[role='tablist'] {
-  white-space: nowrap;
-}
-[role='tab'] {
-  padding: 6px 0;
-  margin-right: 20px;
-  color: var(--ink-2);
-}
-[role='tab']:hover {
-  color: var(--blue);
-}
-[role='tab'].on {
-  color: var(--ink);
+.views :deep(.p-tab-active) {
   font-weight: 700;
-  box-shadow: inset 0 -2px 0 var(--ink);
+}
+.panel {
+  display: contents;
 }
 .also {
   display: flex;
-  gap: 13px;
+  gap: 16px;
   align-items: center;
-}
-.also select {
-  max-width: 112px;
-  border: 0;
-  background: var(--sheet);
-  color: var(--blue);
-  font-weight: 500;
-}
-label {
-  display: flex;
-  align-items: center;
-  gap: 6px;
+  min-height: 34px;
   color: var(--ink-2);
 }
-label input {
-  width: 16px;
-  height: 16px;
-  margin: 4px;
-  accent-color: var(--blue);
+.also :deep(.p-multiselect) {
+  max-width: 150px;
+  border: 0;
+}
+.also :deep(.p-multiselect-label) {
+  padding: 4px 6px;
+  font-size: var(--s2);
+  font-weight: 500;
+  color: var(--blue);
 }
 .none {
   padding: 40px 62px;

@@ -5,6 +5,7 @@ import { useBuild } from '../build/store'
 import { figure } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
+import Notice from '../ui/Notice.vue'
 
 /** The table behind the chart. */
 const props = defineProps<{ soak: SoakView }>()
@@ -40,7 +41,7 @@ async function save(how: 'csv' | 'json'): Promise<void> {
       every step, station and wall:
       <button type="button" class="act" @click="save('csv')">save as CSV</button>
       <button type="button" class="act" @click="save('json')">save as JSON</button>
-      <span v-if="failed" class="worse" role="alert">{{ failed }}</span>
+      <Notice v-if="failed" :says="failed" />
     </p>
     <table>
       <thead>

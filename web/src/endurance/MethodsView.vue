@@ -11,7 +11,7 @@ import { freeLetter } from '../document/edit'
 import { figure, spoken, temperatureTicks } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
 import { useSettings } from '../settings/store'
-import { timeAxis } from './timeScale'
+import { timeAxis } from '../plot/timeAxis'
 
 /** Every option and every method of cooling on the same duty, one plot and one table; a method that is not there yet is sized by default. */
 const build = useBuild()

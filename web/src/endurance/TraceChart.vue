@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
-import { bisectCenter, bisectLeft, extent } from 'd3-array'
+import { bisectCenter, extent } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import { line } from 'd3-shape'
 import { computed, ref } from 'vue'
@@ -11,7 +11,12 @@ import { useSettings } from '../settings/store'
 import DutyStrip from './DutyStrip.vue'
 import type { ExtraLine } from './lines'
 import { railsHeight, STRIP_HEIGHT } from './strip'
-import { timeAxis } from './timeScale'
+import { drawnPoints } from '../plot/thin'
+import { timeAxis } from '../plot/timeAxis'
+import { useTimePointer } from '../plot/pointer'
+import type { useZoom } from '../plot/zoom'
+import ZoomButtons from '../plot/ZoomButtons.vue'
+import { bandOutline, linesNamed } from './labels'
 
 /** Intake temperature against time, with the target, the timing line, the compared run and a time cursor; the duty beneath. */
 const props = defineProps<{
@@ -24,12 +29,12 @@ const props = defineProps<{
   extra: ExtraLine[]
   band?: SpreadView
   cooledBy: string
+  zoom: ReturnType<typeof useZoom>
 }>()
 const cursor = defineModel<number>('cursor', { required: true })
 const settings = useSettings()
 const box = ref<HTMLElement>()
 const { width, height } = useElementSize(box)
-const dragging = ref(false)
 
 const LEFT = 62
 /** Height of all beneath the plot's time axis. */
@@ -40,7 +45,7 @@ const LEAST_PLOT = 124
 const bottom = computed(() => Math.max(height.value - STRIP.value - 34, top + LEAST_PLOT))
 const top = 34
 const trace = computed(() => props.soak.trace)
-const axis = computed(() => timeAxis(trace.value.time_s, trace.value.running, LEFT, right.value))
+const axis = computed(() => timeAxis(trace.value.time_s, trace.value.running, LEFT, right.value, props.zoom.window.value))
 const hasWater = computed(() => {
   const cold = trace.value.cold_C
   return Math.max(...cold) - Math.min(...cold) > 0.5
@@ -73,10 +78,14 @@ const ticks = computed(() =>
 /** Runs are drawn one by one: while the engine stands there is no charge to have a temperature. */
 function path(view: SoakView, column: number[], onlyRunning: boolean): string {
   const t = view.trace
-  return line<number>()
-    .defined((_, i) => !onlyRunning || t.running[i]!)
-    .x((_, i) => axis.value.x(t.time_s[i]!))
-    .y((v) => y.value(v))(column)!
+  const x = (i: number) => axis.value.x(t.time_s[i]!)
+  const values = onlyRunning ? column.map((v, i) => (t.running[i] ? v : NaN)) : column
+  return (
+    line<number>()
+      .defined((i) => !Number.isNaN(values[i]!))
+      .x(x)
+      .y((i) => y.value(values[i]!))(drawnPoints(x, values)) ?? ''
+  )
 }
 
 const intake = computed(() => path(props.soak, trace.value.intake_C, true))
@@ -95,33 +104,7 @@ const others = computed(() => {
   return drawn
 })
 /** The middle four fifths of what the answer may be. */
-const bandPath = computed(() => {
-  const b = props.band
-  if (!b) return ''
-  const pieces: string[] = []
-  let from = 0
-  const close = (to: number) => {
-    if (to > from) {
-      const up = Array.from(
-        { length: to - from },
-        (_, k) => `${axis.value.x(b.time_s[from + k]!).toFixed(1)} ${y.value(b.high_C[from + k]!).toFixed(1)}`,
-      )
-      const down = Array.from(
-        { length: to - from },
-        (_, k) => `${axis.value.x(b.time_s[to - 1 - k]!).toFixed(1)} ${y.value(b.low_C[to - 1 - k]!).toFixed(1)}`,
-      )
-      pieces.push(`M${[...up, ...down].join('L')}Z`)
-    }
-  }
-  b.time_s.forEach((_, i) => {
-    if (b.low_C[i] == null) {
-      close(i)
-      from = i + 1
-    }
-  })
-  close(b.time_s.length)
-  return pieces.join('')
-})
+const bandPath = computed(() => (props.band ? bandOutline(props.band, axis.value.x, y.value) : ''))
 const cold = computed(() => path(props.soak, trace.value.cold_C, false))
 const other = computed(() => (props.ghost ? path(props.ghost, props.ghost.trace.intake_C, true) : ''))
 const at = computed(() => bisectCenter(trace.value.time_s, cursor.value))
@@ -129,70 +112,30 @@ const otherAt = computed(() => (props.ghost ? bisectCenter(props.ghost.trace.tim
 const cursorX = computed(() => axis.value.x(cursor.value))
 
 const strip = computed(() => ({ top: bottom.value + 60, bottom: bottom.value + 60 + STRIP_HEIGHT }))
-/** Half of a name's width, px. */
-const LABEL = 74
 /** Under the line where there is room, else over it. */
 const coldLabelY = computed(() => {
   const line = y.value(trace.value.cold_C[0]!)
   return line + 18 > bottom.value - 4 ? line - 6 : line + 18
 })
 
-/** Labels of the two lines stand where the lines are furthest apart in the last two thirds, clear of the cursor. */
-const labels = computed(() => {
-  const t = trace.value
-  const n = t.time_s.length
-  let best = -1
-  let gap = -1
-  for (let i = Math.floor(n * 0.35); i < n * 0.8; i++) {
-    const px = axis.value.x(t.time_s[i]!)
-    if (!t.running[i] || Math.abs(px - cursorX.value) < 74 || axis.value.waits.some((w) => px > w.x0 - LABEL && px < w.x1 + LABEL)) continue
-    const there = props.ghost ? valueAt(props.ghost, t.time_s[i]!) : t.intake_C[i]! + 10
-    if (Math.abs(there - t.intake_C[i]!) > gap) {
-      gap = Math.abs(there - t.intake_C[i]!)
-      best = i
-    }
-  }
-  const fits = best >= 0
-  if (!fits) best = t.running.lastIndexOf(true, Math.floor(n * 0.6))
-  if (best < 0) best = Math.floor(n * 0.6)
-  const x = Math.min(Math.max(axis.value.x(t.time_s[best]!), LEFT + 60), right.value - 80)
-  const mine = y.value(t.intake_C[best]!)
-  const theirs = props.ghost ? y.value(valueAt(props.ghost, t.time_s[best]!)) : 0
-  // A line by itself has its name above it; a name never leaves the plot.
-  const below = !!props.ghost && theirs <= mine
-  const within = (at: number, other: number) => (at > bottom.value - 6 || at < top + 10 ? other : at)
-  return {
-    x,
-    fits,
-    mine: below ? within(mine + 24, mine - 14) : within(mine - 14, mine + 24),
-    theirs: below ? within(theirs - 14, theirs + 24) : within(theirs + 24, theirs - 14),
-  }
+const labels = computed(() =>
+  linesNamed(trace.value, props.ghost?.trace, axis.value, y.value, {
+    left: LEFT,
+    right: right.value,
+    top,
+    bottom: bottom.value,
+    cursor: cursorX.value,
+  }),
+)
+
+const { marking, move, down, up, twice, wheel, keys } = useTimePointer({
+  box,
+  axis,
+  zoom: props.zoom,
+  cursor,
+  length: () => props.soak.length_s,
+  edges: () => ({ left: LEFT, right: right.value, axisTop: bottom.value, axisBottom: strip.value.top - 8 }),
 })
-
-function valueAt(view: SoakView, time: number): number {
-  return view.trace.intake_C[Math.min(bisectLeft(view.trace.time_s, time), view.trace.time_s.length - 1)]!
-}
-
-function move(event: PointerEvent): void {
-  const px = event.clientX - box.value!.getBoundingClientRect().left
-  cursor.value = Math.max(0, axis.value.time(px))
-}
-
-function down(event: PointerEvent): void {
-  dragging.value = true
-  ;(event.currentTarget as Element).setPointerCapture(event.pointerId)
-  move(event)
-}
-
-function keys(event: KeyboardEvent): void {
-  const length = props.soak.length_s
-  const step = (event.shiftKey ? length / 20 : length / 200) * (event.key === 'ArrowLeft' ? -1 : event.key === 'ArrowRight' ? 1 : 0)
-  if (step) {
-    event.preventDefault()
-    cursor.value = Math.min(Math.max(cursor.value + step, 0), length)
-  } else if (event.key === 'Home') cursor.value = 0
-  else if (event.key === 'End') cursor.value = length
-}
 </script>
 
 <template>
@@ -209,10 +152,13 @@ function keys(event: KeyboardEvent): void {
       :aria-valuenow="Math.round(cursor)"
       :aria-valuetext="`${clock(cursor)}, intake ${spoken(trace.intake_C[at]!, 'C', settings.units)}`"
       @pointerdown="down"
-      @pointermove="dragging && move($event)"
-      @pointerup="dragging = false"
+      @pointermove="move"
+      @pointerup="up"
+      @dblclick="twice"
+      @wheel="wheel"
       @keydown="keys"
     >
+      <clipPath id="trace-plot"><rect :x="LEFT" y="0" :width="right - LEFT" :height="height" /></clipPath>
       <g class="grid">
         <template v-for="t in ticks" :key="t.label">
           <line :x1="LEFT" :x2="right" :y1="t.y" :y2="t.y" />
@@ -227,14 +173,27 @@ function keys(event: KeyboardEvent): void {
       <rect v-for="w in axis.waits" :key="w.x0" class="wait-area" :x="w.x0" :width="w.x1 - w.x0" :y="top" :height="strip.bottom - top" />
       <line class="timing" :x1="LEFT" :x2="right" :y1="y(timing)" :y2="y(timing)" />
       <line class="target" :x1="LEFT" :x2="right" :y1="y(target)" :y2="y(target)" />
-      <path v-if="hasWater" class="cold" :d="cold" />
-      <path v-if="bandPath" class="band" :d="bandPath" />
+      <g clip-path="url(#trace-plot)">
+        <path v-if="hasWater" class="cold" :d="cold" />
+        <path v-if="bandPath" class="band" :d="bandPath" />
+        <path v-for="l in others" :key="l.key" class="extra" :class="l.tone" :d="l.d" />
+      </g>
       <template v-for="l in others" :key="l.key">
-        <path class="extra" :class="l.tone" :d="l.d" />
         <text class="extra-label halo" :class="l.tone" :x="right - 6" :y="l.y" text-anchor="end">{{ l.name }}</text>
       </template>
-      <path v-if="other" class="ghost" :d="other" />
-      <path class="intake" :d="intake" />
+      <g clip-path="url(#trace-plot)">
+        <path v-if="other" class="ghost" :d="other" />
+        <path class="intake" :d="intake" />
+      </g>
+      <rect
+        v-if="marking"
+        class="marking"
+        :x="Math.min(marking.from, marking.to)"
+        :width="Math.abs(marking.to - marking.from)"
+        :y="top"
+        :height="strip.bottom - top"
+      />
+      <rect class="axis-hold" :x="LEFT" :width="right - LEFT" :y="bottom" :height="strip.top - 8 - bottom" />
       <g v-for="w in axis.waits" :key="w.x0" class="wait">
         <text :x="(w.x0 + w.x1) / 2" :y="bottom - 22" text-anchor="middle">wait</text>
         <text :x="(w.x0 + w.x1) / 2" :y="bottom - 8" text-anchor="middle">{{ span(w.seconds) }}</text>
@@ -248,7 +207,17 @@ function keys(event: KeyboardEvent): void {
       <text v-if="hasWater" class="cold-label halo" :x="LEFT + 6" :y="coldLabelY">
         {{ cooledBy === 'air' ? 'cooling air at the core' : 'water at the core' }}
       </text>
-      <DutyStrip :trace="trace" :axis="axis" :left="LEFT" :right="right" :top="strip.top" :key-at="bottom + 34" :at="at" :cursor="cursor" />
+      <DutyStrip
+        clip="trace-plot"
+        :trace="trace"
+        :axis="axis"
+        :left="LEFT"
+        :right="right"
+        :top="strip.top"
+        :key-at="bottom + 34"
+        :at="at"
+        :cursor="cursor"
+      />
       <g class="cursor">
         <line :x1="cursorX" :x2="cursorX" :y1="top - 10" :y2="strip.bottom + railsHeight(trace.switches.length)" />
         <rect :x="Math.min(Math.max(cursorX - 26, 0), width - 52)" y="4" width="52" height="20" />
@@ -257,6 +226,7 @@ function keys(event: KeyboardEvent): void {
         <circle v-if="ghost && ghost.trace.running[otherAt]" :cx="cursorX" :cy="y(ghost.trace.intake_C[otherAt]!)" r="4" class="ghost-dot" />
       </g>
     </svg>
+    <ZoomButtons class="closer" :zoom="zoom" />
   </div>
 </template>
 
@@ -275,6 +245,19 @@ svg {
 }
 svg:focus-visible {
   outline-offset: -3px;
+}
+.closer {
+  position: absolute;
+  top: 6px;
+  left: 62px;
+}
+.axis-hold {
+  fill: transparent;
+  cursor: ew-resize;
+}
+.marking {
+  fill: var(--blue);
+  opacity: 0.14;
 }
 .grid line {
   stroke: var(--hair);

@@ -3,6 +3,7 @@ import Dialog from 'primevue/dialog'
 import { ref, shallowRef, watch } from 'vue'
 import { api, Offline, type Backup } from '../api/client'
 import { day } from '../quantity/time'
+import Notice from '../ui/Notice.vue'
 
 /** Backups to save and to put back, and all builds as one open file, out and in. */
 const visible = defineModel<boolean>('visible', { required: true })
@@ -128,7 +129,7 @@ const size = (bytes: number) => (bytes < 1e6 ? `${Math.max(1, Math.round(bytes /
       </p>
     </section>
     <p v-if="busy" class="quiet" role="status">Working</p>
-    <p v-if="failure" class="worse" role="alert">{{ failure }}</p>
+    <Notice v-if="failure" :says="failure" />
     <p v-else-if="said" role="status">{{ said }}</p>
   </Dialog>
 </template>

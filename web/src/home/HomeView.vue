@@ -10,6 +10,7 @@ import { told } from '../verdict/say'
 import BackupDialog from './BackupDialog.vue'
 import DeleteDialog from './DeleteDialog.vue'
 import SmallRidge from './SmallRidge.vue'
+import Notice from '../ui/Notice.vue'
 
 /** All builds, each as a row: its charge line in small, what each option says, and when it was changed. */
 const settings = useSettings()
@@ -136,7 +137,7 @@ function remove(b: BuildCard): void {
           <input ref="picker" type="file" accept=".json,application/json" hidden @change="openFile" />
         </div>
       </div>
-      <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+      <Notice v-if="failure" :says="failure" />
       <p v-else-if="builds && !builds.length" class="empty">No builds yet. A new build asks five things and opens with an answer.</p>
       <p v-else-if="said" class="said" role="status">{{ said }}</p>
       <template v-for="list in lists" :key="String(list.away)">

@@ -15,6 +15,7 @@ import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 import { say, told } from '../verdict/say'
 import SmallRidge from './SmallRidge.vue'
+import Notice from '../ui/Notice.vue'
 
 /** Five things that anybody knows of a job; beside them what comes of it, and what every other way of cooling would. */
 const router = useRouter()
@@ -204,7 +205,7 @@ function figures(method: CoolingMethod): string {
           <button type="button" class="open" :disabled="!made || opening" @click="open">Open this build</button>
         </section>
       </div>
-      <p v-else-if="failure" class="failure" role="alert">{{ failure }}</p>
+      <Notice v-else-if="failure" :says="failure" />
     </main>
   </div>
 </template>

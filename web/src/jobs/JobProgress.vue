@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import ProgressBar from 'primevue/progressbar'
+
 /** How far a long computation is, with the way out. */
 defineProps<{ what: string; progress: number }>()
 const emit = defineEmits<{ cancel: [] }>()
@@ -7,7 +9,7 @@ const emit = defineEmits<{ cancel: [] }>()
 <template>
   <div class="progress">
     <span>{{ what }}</span>
-    <progress :value="progress" max="1" :aria-label="what">{{ Math.round(100 * progress) }} %</progress>
+    <ProgressBar :value="Math.round(100 * progress)" :show-value="false" :aria-label="what" />
     <b>{{ Math.round(100 * progress) }} %</b>
     <button type="button" class="act" @click="emit('cancel')">Cancel</button>
   </div>
@@ -20,22 +22,9 @@ const emit = defineEmits<{ cancel: [] }>()
   align-items: center;
   padding: 8px 0;
 }
-progress {
+.progress :deep(.p-progressbar) {
   flex: 1;
   min-width: 80px;
-  height: 6px;
-  appearance: none;
-  border: 0;
-  background: var(--rule);
-}
-progress::-webkit-progress-bar {
-  background: var(--rule);
-}
-progress::-webkit-progress-value {
-  background: var(--blue);
-}
-progress::-moz-progress-bar {
-  background: var(--blue);
 }
 b {
   min-width: 38px;

@@ -2,6 +2,7 @@
 import { onMounted, ref, shallowRef } from 'vue'
 import HomeBar from '../shell/HomeBar.vue'
 import { licences, type Part } from './licences'
+import Notice from '../ui/Notice.vue'
 
 /** What ships with Enthalpa and is not its own, each with its licence in full. */
 const groups = shallowRef<{ title: string; parts: Part[] }[]>([])
@@ -25,7 +26,7 @@ onMounted(async () => {
         <h1>Licences</h1>
         <p>What ships with Enthalpa and is not its own. Open a line to read its licence.</p>
       </div>
-      <p v-if="failure" class="failure" role="alert">{{ failure }}</p>
+      <Notice v-if="failure" :says="failure" />
       <section v-for="g in groups" :key="g.title">
         <h2>{{ g.title }}</h2>
         <details v-for="p in g.parts" :key="p.name">

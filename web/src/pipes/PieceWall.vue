@@ -5,6 +5,7 @@ import { radiusOf } from '../document/tube'
 import type { PipePiece, PlenumPiece } from '../document/types'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
+import Tick from '../ui/Tick.vue'
 
 /** What the wall of a pipe or plenum meets outside. */
 const props = defineProps<{ piece: PipePiece | PlenumPiece; at: string }>()
@@ -34,8 +35,7 @@ function hot(): void {
   void build.act([{ pointer: `${props.at}/wall/hot`, value }], `${props.piece.name}: ${has ? 'nothing hot beside it' : 'something hot beside it'}`)
 }
 
-function shield(event: Event): void {
-  const value = (event.target as HTMLInputElement).checked
+function shield(value: boolean): void {
   void build.act([{ pointer: `${props.at}/wall/hot/shielded`, value }], `${props.piece.name}: ${value ? 'a shield between' : 'no shield'}`)
 }
 
@@ -65,7 +65,7 @@ function soak(): void {
       <NumberField part="pipe/wall/hot" name="width_mm" :pointer="`${at}/wall/hot/width_mm`" :of="piece.name" />
       <NumberField part="pipe/wall/hot" name="distance_mm" :pointer="`${at}/wall/hot/distance_mm`" :of="piece.name" />
       <NumberField part="pipe/wall/hot" name="along_mm" :pointer="`${at}/wall/hot/along_mm`" :of="piece.name" />
-      <label class="shield"><input type="checkbox" :checked="pipe.wall.hot.shielded" @change="shield" /> bright shield between</label>
+      <Tick class="shield" label="bright shield between" :on="pipe.wall.hot.shielded ?? false" @turn="shield" />
     </template>
     <p class="way">
       <button type="button" class="act" @click="hot">{{ pipe.wall?.hot ? 'nothing hot beside it' : 'something hot beside it' }}</button>
@@ -98,8 +98,5 @@ function soak(): void {
   align-items: center;
   min-height: 34px;
   color: var(--ink-2);
-}
-.shield input {
-  accent-color: var(--blue);
 }
 </style>

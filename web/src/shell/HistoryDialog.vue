@@ -4,6 +4,7 @@ import { ref, shallowRef, watch } from 'vue'
 import { api, type Revision } from '../api/client'
 import { useBuild } from '../build/store'
 import { day } from '../quantity/time'
+import Notice from '../ui/Notice.vue'
 
 /** Every version of the build, newest first: what changed and when, to look at, to name, to bring back. */
 const visible = defineModel<boolean>('visible', { required: true })
@@ -56,7 +57,7 @@ const newDay = (i: number) => i === 0 || day(versions.value[i]!.changedAt) !== d
 
 <template>
   <Dialog v-model:visible="visible" modal dismissable-mask header="History" class="history" :draggable="false" :style="{ width: '760px' }">
-    <p v-if="failure" class="worse" role="alert">{{ failure }}</p>
+    <Notice v-if="failure" :says="failure" />
     <p v-else class="lead">
       Every change is kept. Look at a version without changing anything; bring it back and it becomes the newest, with all between still here.
     </p>

@@ -29,8 +29,30 @@ export const preset = definePreset(Aura, {
     dialog: { root: { background: tone('sheet'), borderColor: tone('rule'), color: tone('ink') }, title: { fontSize: '17px', fontWeight: '700' } },
     popover: { root: { gutter: '6px', arrowOffset: '16px' } },
     menu: { root: { shadow: 'none' } },
+    progressbar: { root: { height: '6px', background: tone('rule') }, value: { background: tone('blue') } },
+    checkbox: { root: { width: '16px', height: '16px', checkedBackground: tone('blue'), checkedBorderColor: tone('blue') } },
+    tabs: {
+      tablist: { borderWidth: '0', background: 'transparent' },
+      tab: {
+        borderWidth: '0',
+        padding: '0 0 8px',
+        fontWeight: '500',
+        margin: '0',
+        background: 'transparent',
+        color: tone('ink-2'),
+        activeColor: tone('ink'),
+      },
+      activeBar: { height: '2px', bottom: '0', background: tone('ink') },
+      tabpanel: { padding: '0', background: 'transparent' },
+    },
+    message: { colorScheme: { light: message(), dark: message() } },
   },
 })
+
+/** Said in the line, without a frame. */
+function message() {
+  return { error: { simple: { color: tone('heat-text') } }, secondary: { simple: { color: tone('ink-2') } } }
+}
 
 function scheme() {
   return {

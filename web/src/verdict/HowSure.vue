@@ -6,6 +6,7 @@ import { useSpread } from '../jobs/spread'
 import { figure, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import { UNKNOWNS } from './unknowns'
+import Notice from '../ui/Notice.vue'
 
 /** The odds behind the verdict, and the one measurement worth taking. */
 const build = useBuild()
@@ -53,7 +54,7 @@ const tens = computed(() => Math.max(...weights.value.map((w) => w.share_pct), 1
       Blower, air and water are seldom known exactly.
       <button type="button" class="act" @click="spread.ask()">Run 200 of what they may be</button>
     </p>
-    <p v-if="spread.failed" class="worse" role="alert">{{ spread.failed }}</p>
+    <Notice v-if="spread.failed" :says="spread.failed" />
   </section>
 </template>
 

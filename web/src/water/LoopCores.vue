@@ -8,6 +8,7 @@ import { coolingSideOnLoopWords, type CorePiece } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import ChoiceField from '../ui/ChoiceField.vue'
+import Notice from '../ui/Notice.vue'
 
 /** The cores on a loop with what each gets of its water; others can be put on it, and off it again. */
 const props = defineProps<{ lead: string; view?: LoopView }>()
@@ -83,7 +84,7 @@ function part(c: Placed<CorePiece>): void {
       <button v-for="c in rest" :key="c.at" type="button" class="act" :disabled="busy" @click="join(c)">the {{ c.piece.name }}</button>
       <span v-if="rest.some((c) => c.piece.cooledBy === 'air')" class="quiet">one that air cools becomes a core like the {{ lead }}</span>
     </p>
-    <p v-if="failed" class="worse" role="alert">{{ failed }}</p>
+    <Notice v-if="failed" :says="failed" />
   </section>
 </template>
 

@@ -8,6 +8,7 @@ import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
+import EitherOr from '../ui/EitherOr.vue'
 
 /** The coolant and what takes its heat: radiator, tank and ice, chiller, the sea. */
 const props = defineProps<{ loop: WaterLoop; view?: LoopView; at: string; core: string }>()
@@ -15,6 +16,10 @@ defineEmits<{ findFlow: [] }>()
 const build = useBuild()
 const settings = useSettings()
 const route = useRoute()
+const ways = [
+  { value: 'card', label: 'card' },
+  { value: 'tubes', label: 'geometry' },
+] as const
 const yesNo = [
   { value: 'no', label: 'no' },
   { value: 'yes', label: 'yes' },
@@ -139,12 +144,7 @@ function know(how: 'card' | 'tubes'): void {
     <section v-if="loop.radiator" class="wide">
       <h2 class="tabs">
         <span>Radiator, by its</span>
-        <button type="button" class="act" :aria-pressed="!loop.radiator.tubes" :class="{ on: !loop.radiator.tubes }" @click="know('card')">
-          card
-        </button>
-        <button type="button" class="act" :aria-pressed="!!loop.radiator.tubes" :class="{ on: loop.radiator.tubes }" @click="know('tubes')">
-          geometry
-        </button>
+        <EitherOr of="Radiator known by its" :choices="ways" :value="loop.radiator.tubes ? 'tubes' : 'card'" @pick="know" />
       </h2>
       <div class="card">
         <NumberField
@@ -246,13 +246,6 @@ function know(how: 'card' | 'tubes'): void {
   display: flex;
   gap: 16px;
   align-items: baseline;
-}
-.tabs .act {
-  font-weight: 500;
-}
-.tabs .on {
-  border-bottom: 2px solid var(--blue);
-  font-weight: 700;
 }
 .fine {
   padding-top: 6px;

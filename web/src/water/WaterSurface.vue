@@ -20,6 +20,8 @@ import LoopPieceFields from './LoopPieceFields.vue'
 import PumpPlot from './PumpPlot.vue'
 import SinkFields from './SinkFields.vue'
 import WaterChanges from './WaterChanges.vue'
+import Notice from '../ui/Notice.vue'
+import EitherOr from '../ui/EitherOr.vue'
 
 /** The water side of a core: the loop as it is, what every piece takes, what would help, and all of it to type over. */
 const build = useBuild()
@@ -184,19 +186,14 @@ function choose(p: string): void {
       </p>
     </template>
     <template v-else>
-      <nav v-if="cores.length > 1" class="which" aria-label="Water-cooled cores">
-        <button
-          v-for="c in cores"
-          :key="c.at"
-          type="button"
-          class="act"
-          :class="{ on: c.at === named }"
-          :aria-pressed="c.at === named"
-          @click="choose(c.at)"
-        >
-          {{ c.piece.name }}
-        </button>
-      </nav>
+      <EitherOr
+        v-if="cores.length > 1"
+        class="which"
+        of="Water-cooled cores"
+        :choices="cores.map((c) => ({ value: c.at, label: c.piece.name }))"
+        :value="named"
+        @pick="choose"
+      />
       <header class="heads">
         <h2>
           Water of the {{ core.name }}, option {{ build.letter }}, held at full load
@@ -218,7 +215,7 @@ function choose(p: string): void {
           what each hose and spigot takes, and where air stays{{ loop.flowGuessed ? '; the flow is then found from the pump' : '' }}.
         </p>
         <button type="button" class="act" :disabled="busy" @click="drawOut">draw the loop with usual pieces</button>
-        <p v-if="failed" class="worse" role="alert">{{ failed }}</p>
+        <Notice v-if="failed" :says="failed" />
       </section>
       <template v-else>
         <LoopDrawing :loop="loop" :view="view" :chosen="index" :place="place" :stands="stands" @pick="picked = pieces[$event]?.id" />
@@ -271,13 +268,7 @@ function choose(p: string): void {
 
 <style scoped>
 .which {
-  display: flex;
-  gap: 20px;
   padding-bottom: 12px;
-}
-.on {
-  border-bottom: 2px solid var(--blue);
-  font-weight: 700;
 }
 .plain {
   padding: 10px 0 20px;

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Response;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
@@ -182,10 +183,7 @@ class EnduranceIT extends OnDemo {
     void tooLittleWaterIsARampAndTheWaterIsBlamed() {
         page.openBuild("Juniper").option("B").lapsOnLittleWater();
         page.field("sensor").waitFor();
-        page.raw()
-                .getByLabel("Another station or wall on the trace")
-                .selectOption(
-                        new com.microsoft.playwright.options.SelectOption().setLabel("with water behind the core"));
+        page.alsoShow("water behind the core");
         assertThat(page.raw().locator("aside .shape"))
                 .containsText("too little water flow. The radiator is not to blame.");
         assertThat(page.raw().locator("aside .why")).containsText("Too little water flows");
@@ -299,9 +297,7 @@ class EnduranceIT extends OnDemo {
         tab("Trace").click();
         page.field("sensor").check();
         page.field("bay").check();
-        page.raw()
-                .getByLabel("Another station or wall on the trace")
-                .selectOption(new com.microsoft.playwright.options.SelectOption().setLabel("with core in"));
+        page.alsoShow("core in");
         assertThat(page.raw().locator(".chart .extra")).hasCount(3);
         Locator cursor = page.raw().getByRole(AriaRole.SLIDER, named("Time in the duty"));
         cursor.press("Home");
@@ -332,6 +328,38 @@ class EnduranceIT extends OnDemo {
         page.saved();
         assertThat(build().bay()).isEmpty();
         assertThat(page.station(6)).containsText(Expected.of(page.file(), "C").figure(6));
+        page.assertNothingWrong();
+    }
+
+    /** Looked at closely, a stretch is told step by step; it follows the cursor, and the whole comes back. */
+    @Test
+    void aPartOfTheDutyIsLookedAtClosely() {
+        page.openBuild("Pass Van");
+        Locator chart = page.raw().locator(".chart svg");
+        BoundingBox box = chart.boundingBox();
+        double axis = page.raw().locator(".axis-hold").boundingBox().y + 8;
+        page.raw().mouse().move(box.x + 300, axis);
+        page.raw().mouse().down();
+        page.raw().mouse().move(box.x + 400, axis);
+        Response near = page.raw()
+                .waitForResponse(
+                        "**/api/preview/stretch", () -> page.raw().mouse().up());
+        assertThat(near.status()).isEqualTo(200);
+        Locator ticks = chart.locator(".grid text");
+        assertThat(ticks.filter(new Locator.FilterOptions().setHasText(Pattern.compile("^\\d+:\\d\\d$")))
+                        .first())
+                .isVisible();
+        assertThat(page.button("the whole")).isVisible();
+        Locator slider = page.raw().getByRole(AriaRole.SLIDER, named("Time in the duty"));
+        slider.press("End");
+        assertThat(ticks.filter(new Locator.FilterOptions().setHasText("22:00")))
+                .isVisible();
+        slider.press("0");
+        assertThat(page.button("the whole")).hasCount(0);
+        assertThat(ticks.filter(new Locator.FilterOptions().setHasText("minutes")))
+                .isVisible();
+        slider.press("+");
+        assertThat(page.button("wider")).isVisible();
         page.assertNothingWrong();
     }
 }

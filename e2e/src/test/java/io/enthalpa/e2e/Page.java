@@ -154,6 +154,19 @@ final class Page {
     }
 
     /** The text under the plumb line of a station: figure, change, name, pressure. */
+    /** Draws another place's temperature beside the intake's. */
+    Page alsoShow(String place) {
+        page.locator(".also .p-multiselect").click();
+        page.getByRole(
+                        AriaRole.OPTION,
+                        new com.microsoft.playwright.Page.GetByRoleOptions()
+                                .setName(place)
+                                .setExact(true))
+                .click();
+        page.keyboard().press("Escape");
+        return this;
+    }
+
     Locator station(int index) {
         return page.locator("[data-station='" + index + "']");
     }

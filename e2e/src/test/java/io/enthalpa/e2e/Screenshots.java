@@ -115,10 +115,7 @@ public final class Screenshots {
         // Last, for they change the build.
         take("endurance-ramp", 1280, 800, "dark", page -> {
             page.openBuild(juniper).option("B").lapsOnLittleWater();
-            page.raw()
-                    .getByLabel("Another station or wall on the trace")
-                    .selectOption(
-                            new com.microsoft.playwright.options.SelectOption().setLabel("with water behind the core"));
+            page.alsoShow("water behind the core");
         });
         take("duty", 1280, 800, "dark", page -> {
             page.newBuild().raw().locator("#duty").evaluate("duty => duty.scrollIntoView({ block: 'start' })");

@@ -3,7 +3,10 @@ package io.enthalpa.server.answers;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import io.enthalpa.core.endurance.EnergyAudit;
+import io.enthalpa.core.endurance.Trace;
 import java.util.Arrays;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
 
@@ -20,29 +23,42 @@ class ThinnedTest extends AnswersOnDemo {
                 .json();
     }
 
-    @Test
-    void noPeakIsLostBetweenTheStepsThatAreKept() {
-        JsonNode whole = steps();
-        double[] intake = numbers(column(whole, "intake_C"));
-        double[] time = numbers(column(whole, "time_s"));
-        JsonNode told = preview(launch, "A").json().at("/answers/0/soak/trace");
-        double[] kept = numbers(told.get("time_s"));
-        double[] shown = numbers(told.get("intake_C"));
-        assertThat(intake.length).as("a run too long to be told whole").isGreaterThan(5000);
-        assertThat(kept.length).isBetween(300, 1400);
-        for (int i = 0; i < intake.length; i++) {
-            double t = time[i];
-            double highest = highest(kept, shown, t - 100, t + 100);
-            assertThat(intake[i]).as("at %.1f s", t).isLessThanOrEqualTo(highest + 1e-3);
+    /** Ten thousand steps of a tenth of a second, each spike one step long. */
+    private static Trace spiky() {
+        double[] tenths = new double[10_000];
+        Arrays.fill(tenths, 0.1);
+        Trace.Columns columns = Trace.Columns.of(tenths);
+        for (int i = 0; i < tenths.length; i++) {
+            columns.time()[i] = 0.1 * (i + 1);
+            columns.boost()[i] = 80e3;
+            columns.flow()[i] = 0.2;
+            columns.intake()[i] = 320;
         }
+        return new Trace(columns, 300, List.of(), List.of(), List.of(), List.of(), new EnergyAudit(0, 0, 0, 0));
     }
 
-    private static double highest(double[] time, double[] value, double from, double to) {
-        double highest = Double.NEGATIVE_INFINITY;
-        for (int i = 0; i < time.length; i++) {
-            highest = time[i] >= from && time[i] <= to ? Math.max(highest, value[i]) : highest;
+    @Test
+    void noPeakIsLostHoweverShort() {
+        Trace trace = spiky();
+        trace.intake()[1234] = 350;
+        trace.intake()[1236] = 349;
+        trace.intake()[5003] = 310;
+        trace.boost()[7001] = 10e3;
+        trace.boost()[7777] = 120e3;
+        trace.intake()[7002] = 360;
+        int[] kept = Thinned.of(trace);
+        assertThat(kept.length).isBetween(300, 1300);
+        assertThat(kept).contains(0, 1234, 5003, 7001, 7002, 7777, 9999).isSorted();
+    }
+
+    @Test
+    void bothSidesOfAStopAreKept() {
+        Trace trace = spiky();
+        for (int i = 4000; i < 6000; i++) {
+            trace.flow()[i] = 0;
+            trace.intake()[i] = 400;
         }
-        return highest;
+        assertThat(Thinned.of(trace)).contains(3999, 4000, 5999, 6000);
     }
 
     private static JsonNode column(JsonNode file, String name) {

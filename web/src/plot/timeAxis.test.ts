@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { stretches, timeAxis } from './timeScale'
+import { stretches, timeAxis } from './timeAxis'
 
 const seconds = (n: number) => Array.from({ length: n }, (_, i) => i + 1)
 
@@ -29,5 +29,24 @@ describe('the time axis', () => {
       { from: 2, to: 3, running: false },
       { from: 3, to: 4, running: true },
     ])
+  })
+
+  it('looked at closely fills the width with its part, and leaves it straight', () => {
+    const axis = timeAxis(seconds(100), Array(100).fill(true), 0, 1000, { from: 40, to: 60 })
+    expect(axis.x(40)).toBeCloseTo(0, 6)
+    expect(axis.x(50)).toBeCloseTo(500, 6)
+    expect(axis.x(30), 'what lies before goes on beyond the edge').toBeCloseTo(-500, 6)
+    expect(axis.time(-90), 'but no moment out of sight is told').toBe(40)
+    expect(axis.time(2000)).toBe(60)
+    expect(axis.ticks.map((t) => t.label)).toEqual(['0:40', '0:42', '0:44', '0:46', '0:48', '0:50', '0:52', '0:54', '0:56', '0:58', '1:00'])
+    expect(axis.unit).toBe('of the duty')
+  })
+
+  it('cuts a wait at the edge of what is looked at', () => {
+    const time = [...seconds(100), 1100, 1101, ...seconds(99).map((s) => 1101 + s)]
+    const running = time.map((t) => t <= 100 || t > 1100)
+    const axis = timeAxis(time, running, 0, 1000, { from: 90, to: 600 })
+    expect(axis.waits[0]!.seconds).toBe(500)
+    expect(axis.x(100) - axis.x(90)).toBeCloseTo(1000 - 54, 6)
   })
 })

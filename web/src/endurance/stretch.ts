@@ -1,0 +1,38 @@
+import { ref, watch, type Ref } from 'vue'
+import { api, type TraceView } from '../api/client'
+import { useBuild } from '../build/store'
+import type { Window } from '../plot/timeAxis'
+
+/** How long a window stands before it is asked for, ms. */
+const STANDS = 120
+
+/**
+ * A stretch of a run closer than its answer tells it. Until it has come, and where it cannot be had, the answer's own points are looked at.
+ *
+ * @param letter of the option; undefined for none
+ */
+export function useStretch(window: Ref<Window | undefined>, letter: Ref<string | undefined>): Ref<TraceView | undefined> {
+  const build = useBuild()
+  const trace = ref<TraceView>()
+  let asked = 0
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  async function ask(): Promise<void> {
+    const number = ++asked
+    const w = window.value!
+    try {
+      const came = await api.stretch(build.document!, letter.value!, w.from, w.to)
+      if (number === asked) trace.value = came
+    } catch {
+      if (number === asked) trace.value = undefined
+    }
+  }
+
+  watch([window, letter, () => build.answer], ([w, l], [, , before]) => {
+    clearTimeout(timer)
+    asked++
+    if (!w || !l || build.answer !== before) trace.value = undefined
+    if (w && l) timer = setTimeout(() => void ask(), STANDS)
+  })
+  return trace
+}
