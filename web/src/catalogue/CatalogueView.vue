@@ -5,13 +5,15 @@ import { figure } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import HomeBar from '../shell/HomeBar.vue'
 import { ITEM_KINDS, summary } from './figures'
+import Column from 'primevue/column'
+import DataTable from 'primevue/datatable'
 import Notice from '../ui/Notice.vue'
 import EitherOr from '../ui/EitherOr.vue'
 
 /** Cores, pipes, bends, joints to choose from: found by words, changed in place, out to CSV and in again. */
 const settings = useSettings()
 const items = shallowRef<CatalogueItem[]>([])
-const kind = ref('')
+const kind = ref('all')
 const words = ref('')
 const failure = ref('')
 const said = ref('')
@@ -48,7 +50,7 @@ async function guarded(act: () => Promise<void>): Promise<boolean> {
 const shown = computed(() => {
   const wanted = words.value.toLowerCase().split(/\s+/).filter(Boolean)
   return items.value.filter((i) => {
-    if (kind.value && i.kind !== kind.value) return false
+    if (kind.value !== 'all' && i.kind !== kind.value) return false
     const text = `${i.kind} ${i.name} ${i.note} ${summary(i, 'metric')}`.toLowerCase()
     return wanted.every((w) => text.includes(w))
   })
@@ -146,7 +148,7 @@ async function open(event: Event): Promise<void> {
         <input v-model="words" type="search" placeholder="find: 63, tight, water" aria-label="Find in the catalogue" />
         <EitherOr
           of="Kinds"
-          :choices="[{ value: '', label: 'all' }, ...ITEM_KINDS.map((k) => ({ value: k.kind, label: k.words }))]"
+          :choices="[{ value: 'all', label: 'all' }, ...ITEM_KINDS.map((k) => ({ value: k.kind, label: k.words }))]"
           :value="kind"
           @pick="kind = $event"
         />
@@ -154,42 +156,43 @@ async function open(event: Event): Promise<void> {
       </div>
       <Notice v-if="failure" :says="failure" />
       <p v-else class="said" role="status">{{ said }} <button v-if="removed" type="button" class="act" @click="putBack">Put it back</button></p>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">name</th>
-            <th scope="col">figures</th>
-            <th scope="col">note</th>
-            <th scope="col" class="num">mass</th>
-            <th scope="col" class="num">price</th>
-            <th><span class="hidden-words">do</span></th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="i in shown" :key="i.id">
-            <td><input :value="i.name" :aria-label="`Name of ${i.name}`" @change="change(i, 'name', $event)" /></td>
-            <td class="what">{{ summary(i, settings.units) }}</td>
-            <td><input :value="i.note" :aria-label="`Note on ${i.name}`" @change="change(i, 'note', $event)" /></td>
-            <td class="num">
-              <input
-                v-if="settings.units === 'metric'"
-                class="num"
-                :value="i.mass_kg"
-                :aria-label="`Mass of ${i.name} in kg`"
-                @change="change(i, 'mass_kg', $event)"
-              /><template v-else>{{ figure(i.mass_kg, 'kg', 'us').figure }}</template>
-              {{ settings.units === 'us' ? 'lb' : 'kg' }}
-            </td>
-            <td class="num">
-              <input class="num" :value="i.price" :aria-label="`Price of ${i.name}`" @change="change(i, 'price', $event)" /> {{ settings.currency }}
-            </td>
-            <td class="acts">
-              <button type="button" class="act" :aria-label="`Copy ${i.name}`" @click="copy(i)">copy</button>
-              <button type="button" class="act" :aria-label="`Take out ${i.name}`" @click="remove(i)">take out</button>
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable v-if="shown.length" :value="shown" data-key="id" removable-sort class="items">
+        <Column field="name" header="name" sortable>
+          <template #body="{ data: i }"><input :value="i.name" :aria-label="`Name of ${i.name}`" @change="change(i, 'name', $event)" /></template>
+        </Column>
+        <Column header="figures" body-class="what">
+          <template #body="{ data: i }">{{ summary(i, settings.units) }}</template>
+        </Column>
+        <Column field="note" header="note" sortable>
+          <template #body="{ data: i }"
+            ><input :value="i.note" :title="i.note" :aria-label="`Note on ${i.name}`" @change="change(i, 'note', $event)"
+          /></template>
+        </Column>
+        <Column field="mass_kg" header="mass" sortable class="num">
+          <template #body="{ data: i }">
+            <input
+              v-if="settings.units === 'metric'"
+              class="num"
+              :value="i.mass_kg"
+              :aria-label="`Mass of ${i.name} in kg`"
+              @change="change(i, 'mass_kg', $event)"
+            /><template v-else>{{ figure(i.mass_kg, 'kg', 'us').figure }}</template>
+            {{ settings.units === 'us' ? 'lb' : 'kg' }}
+          </template>
+        </Column>
+        <Column field="price" header="price" sortable class="num">
+          <template #body="{ data: i }">
+            <input class="num" :value="i.price" :aria-label="`Price of ${i.name}`" @change="change(i, 'price', $event)" /> {{ settings.currency }}
+          </template>
+        </Column>
+        <Column body-class="acts">
+          <template #header><span class="hidden-words">do</span></template>
+          <template #body="{ data: i }">
+            <button type="button" class="act" :aria-label="`Copy ${i.name}`" @click="copy(i)">copy</button>
+            <button type="button" class="act" :aria-label="`Take out ${i.name}`" @click="remove(i)">take out</button>
+          </template>
+        </Column>
+      </DataTable>
       <p v-if="items.length && !shown.length" class="none">Nothing matches. Try fewer words.</p>
     </main>
   </div>
@@ -245,55 +248,67 @@ label input {
   min-height: 20px;
   color: var(--ink-2);
 }
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th,
-td {
+.items :deep(th),
+.items :deep(td) {
   padding: 2px 6px;
   text-align: left;
+  background: none;
+  border: 0;
   border-bottom: 1px solid var(--hair);
 }
-th {
+.items :deep(th) {
   padding: 7px 6px;
-  font-weight: 500;
   color: var(--ink-2);
   border-bottom: 1px solid var(--ink);
 }
-td:first-child {
-  width: 27%;
+.items :deep(.p-datatable-column-title) {
+  font-weight: 500;
 }
-td input {
+.items :deep(.p-datatable-sort-icon) {
+  width: 10px;
+  height: 10px;
+  color: var(--ink-3);
+}
+.items :deep(.p-datatable-column-sorted) {
+  color: var(--ink);
+  background: none;
+}
+.items :deep(td:first-child) {
+  width: 24%;
+}
+.items input {
   width: 100%;
   padding: 6px 0;
   background: none;
   border: 0;
   border-bottom: 1px solid transparent;
 }
-td:first-child input {
+.items :deep(td:first-child) input {
   font-weight: 600;
 }
-td input:hover {
+.items input:hover {
   border-bottom-color: var(--blue);
 }
-.what {
+.items :deep(.what) {
   color: var(--ink-2);
   white-space: nowrap;
 }
-.num {
+.items :deep(.num) {
   text-align: right;
   white-space: nowrap;
 }
-td input.num {
+.items :deep(.num .p-datatable-column-header-content) {
+  justify-content: flex-end;
+}
+.items :deep(td input.num) {
   width: 58px;
   font-weight: 600;
 }
-.acts {
+.items :deep(.acts) {
   white-space: nowrap;
   text-align: right;
 }
-.acts .act {
+.items .act {
   margin-left: 12px;
   font-weight: 500;
   font-size: var(--s1);

@@ -124,7 +124,7 @@ function caption(piece: PieceShape): { title: string; price: string; x: number; 
       title: `${data.name} ${blockText(data, settings.units)}`,
       price: corePrice(loss, view.place),
       x: piece.x0 + 0.45 * (piece.x1 - piece.x0),
-      y: piece.middle(0.16) - 12,
+      y: Math.min(piece.middle(0.16) - 12, piece.middle(0.45) - piece.half(0.45) - 23),
     }
   return { title: '', price: '', x: 0, y: 0 }
 }

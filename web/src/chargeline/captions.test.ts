@@ -18,4 +18,11 @@ describe('captions of the charge line', () => {
   it('give way to each other in the order of the air', () => {
     expect(apart([pipe(100, 60), pipe(180, 60)])).toHaveLength(1)
   })
+
+  it('of cores give up prices before names', () => {
+    const core = (title: string, x: number, y: number) => ({ title, price: '77 % of the way down', x, y, core: true })
+    expect(apart([core('core 285', 0, 40), core('core 2', 400, 40)]).map((c) => c.price)).toEqual(['77 % of the way down', '77 % of the way down'])
+    expect(apart([core('core 285', 0, 40), core('core 2', 60, 56)])).toEqual([{ ...core('core 285', 0, 40), price: '' }, core('core 2', 60, 56)])
+    expect(apart([core('core 285', 0, 40), core('core 2', 10, 40)]).map((c) => c.title)).toEqual(['core 285'])
+  })
 })

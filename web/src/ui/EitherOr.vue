@@ -28,6 +28,7 @@ const emit = defineEmits<{ pick: [value: V] }>()
 }
 .either :deep(.p-togglebutton) {
   padding: 2px 0;
+  font-size: var(--s2);
   font-weight: 500;
   color: var(--blue);
   background: none;
