@@ -195,7 +195,7 @@ const tip = computed(() => {
       <g class="grid">
         <template v-for="t in shape.ticks" :key="t.value">
           <line :x1="56" :x2="wide - 40" :y1="t.y" :y2="t.y" />
-          <text x="50" :y="t.y + 4" text-anchor="end">{{ figure(t.value, 'C', settings.units, 0).figure }}°</text>
+          <text x="50" :y="t.y + 4" text-anchor="end">{{ t.label }}°</text>
         </template>
       </g>
       <text class="point" x="62" y="17">{{ point[0] }}</text>

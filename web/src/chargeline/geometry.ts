@@ -3,7 +3,7 @@ import { scaleLinear } from 'd3-scale'
 import { area, line } from 'd3-shape'
 import type { LegView, SteadyView, StationView } from '../api/client'
 import type { Piece } from '../document/types'
-import { temperatureTicks, type UnitSystem } from '../quantity/catalogue'
+import { axisTicks, type AxisTick, type UnitSystem } from '../quantity/catalogue'
 import { temperatureColour } from './colour'
 
 /** As much of an answer as a charge line is drawn from. */
@@ -67,7 +67,7 @@ export interface Plumb {
 export interface Ridge {
   pieces: PieceShape[]
   plumbs: Plumb[]
-  ticks: { value: number; y: number }[]
+  ticks: (AxisTick & { y: number })[]
   y: (celsius: number) => number
   /** Height of the other answer at a share of a piece; undefined when there is none. */
   ghostMiddle: (piece: number, share: number) => number | undefined
@@ -177,7 +177,7 @@ export function ridge(steady: Line, path: Piece[], frame: Frame, ghost?: Line): 
   return {
     pieces,
     plumbs: plumbs(steady, places, temperatures, y),
-    ticks: temperatureTicks(low - 4, high + 4, 4, frame.system ?? 'metric').map((value) => ({ value, y: y(value) })),
+    ticks: axisTicks(low - 4, high + 4, 4, 'C', frame.system ?? 'metric').map((t) => ({ ...t, y: y(t.value) })),
     y,
     ghostMiddle: (i, share) => {
       const from = others[i]

@@ -8,7 +8,7 @@ import { useBuild } from '../build/store'
 import JobProgress from '../jobs/JobProgress.vue'
 import { useJob } from '../jobs/job'
 import { freeLetter } from '../document/edit'
-import { figure, spoken, temperatureTicks } from '../quantity/catalogue'
+import { axisTicks, figure, spoken } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
 import { useSettings } from '../settings/store'
 import { timeAxis } from '../plot/timeAxis'
@@ -56,10 +56,7 @@ const y = computed(() => {
     .range([H - BOTTOM, 8])
 })
 const ticks = computed(() =>
-  temperatureTicks(y.value.domain()[0]!, y.value.domain()[1]!, 5, settings.units).map((t) => ({
-    y: y.value(t),
-    label: figure(t, 'C', settings.units, 0).figure,
-  })),
+  axisTicks(y.value.domain()[0]!, y.value.domain()[1]!, 5, 'C', settings.units).map((t) => ({ y: y.value(t.value), label: t.label })),
 )
 const marked = computed(() => picked.value ?? build.letter)
 

@@ -5,7 +5,7 @@ import { scaleLinear } from 'd3-scale'
 import { line } from 'd3-shape'
 import { computed, ref } from 'vue'
 import type { SoakView, SpreadView } from '../api/client'
-import { figure, spoken, temperatureTicks } from '../quantity/catalogue'
+import { axisTicks, spoken } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
 import { useSettings } from '../settings/store'
 import DutyStrip from './DutyStrip.vue'
@@ -69,10 +69,7 @@ const y = computed(() => {
     .range([bottom.value, top])
 })
 const ticks = computed(() =>
-  temperatureTicks(y.value.domain()[0]!, y.value.domain()[1]!, 6, settings.units).map((t) => ({
-    y: y.value(t),
-    label: figure(t, 'C', settings.units, 0).figure,
-  })),
+  axisTicks(y.value.domain()[0]!, y.value.domain()[1]!, 6, 'C', settings.units).map((t) => ({ y: y.value(t.value), label: t.label })),
 )
 
 /** Runs are drawn one by one: while the engine stands there is no charge to have a temperature. */

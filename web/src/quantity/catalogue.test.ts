@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { catalogueView } from '../testing/catalogue'
-import { Catalogue, change, figure, minus, temperatureTicks } from './catalogue'
+import { axisTicks, Catalogue, change, figure, minus } from './catalogue'
 import { clock, span } from './time'
 
 const catalogue = new Catalogue(catalogueView)
@@ -37,11 +37,13 @@ describe('showing numbers', () => {
     expect(figure(100, 'C', 'us')).toMatchObject({ figure: '212.0', unit: '°F' })
   })
 
-  it('gives round temperatures in either unit', () => {
-    expect(temperatureTicks(20, 90, 6, 'metric').every((t) => t % 10 === 0)).toBe(true)
-    expect(temperatureTicks(20, 90, 6, 'us').every((t) => Math.abs((t * 1.8 + 32) % 10) < 1e-9 || Math.abs(((t * 1.8 + 32) % 10) - 10) < 1e-9)).toBe(
-      true,
-    )
+  it('has axes that are round in the reader unit', () => {
+    expect(axisTicks(20, 90, 4, 'C', 'metric').map((t) => t.label)).toEqual(['20', '40', '60', '80'])
+    const warm = axisTicks(20, 90, 4, 'C', 'us')
+    expect(warm.map((t) => t.label)).toEqual(['80', '100', '120', '140', '160', '180'])
+    expect(warm[1]!.value).toBeCloseTo((100 - 32) / 1.8, 9)
+    expect(axisTicks(300, 700, 4, 'mm', 'us').map((t) => t.label)).toEqual(['15', '20', '25'])
+    expect(axisTicks(0, 1.2, 3, 'kPa', 'metric').map((t) => t.label)).toEqual(['0.0', '0.5', '1.0'])
   })
 
   it('says time as a stopwatch does', () => {

@@ -66,12 +66,6 @@ const DIGITS: Record<string, number> = {
   'sq in': 1,
 }
 
-/** Round temperatures for an axis in the reader's unit, given in °C. */
-export function temperatureTicks(low: number, high: number, count: number, system: UnitSystem): number[] {
-  if (system === 'metric') return ticks(low, high, count)
-  return ticks(low * 1.8 + 32, high * 1.8 + 32, count).map((f) => (f - 32) / 1.8)
-}
-
 /** Quantities, units and fields as the core knows them; turns file values into what the reader wants to see. */
 export class Catalogue {
   private readonly quantities: Map<string, QuantityView>
@@ -208,4 +202,20 @@ export function change(value: number, unit: AnswerUnit, system: UnitSystem, digi
   const rounded = (value * factor).toFixed(places)
   if (Number(rounded) === 0) return ''
   return (Number(rounded) > 0 ? '+' : '') + minus(rounded)
+}
+
+/** A round place on an axis: where it is in the file's unit, and what is written there. */
+export interface AxisTick {
+  value: number
+  label: string
+}
+
+/** @returns places for an axis that are round in the reader's unit, given in the file's */
+export function axisTicks(low: number, high: number, count: number, unit: AnswerUnit, system: UnitSystem): AxisTick[] {
+  const us = system === 'us' ? ANSWER_UNITS[unit] : undefined
+  const { factor, offset } = us ?? { factor: 1, offset: 0 }
+  const round = ticks(low * factor + offset, high * factor + offset, count)
+  const step = round.length > 1 ? round[1]! - round[0]! : 1
+  const digits = Math.max(0, -Math.floor(Math.log10(step) + 1e-9))
+  return round.map((t) => ({ value: (t - offset) / factor, label: minus(t.toFixed(digits)) }))
 }

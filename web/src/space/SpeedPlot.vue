@@ -3,7 +3,8 @@ import { scaleLinear } from 'd3-scale'
 import { line } from 'd3-shape'
 import { computed } from 'vue'
 import type { AirWayView } from '../api/client'
-import { figure, spoken } from '../quantity/catalogue'
+import PlotGrid from '../plot/PlotGrid.vue'
+import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 
 /** Air at a layer's face against road speed, standing included; the dot is full load. */
@@ -41,19 +42,7 @@ const standing = computed(() => points.value[0]!.face)
     role="img"
     :aria-label="`Air at the face of ${name}: ${spoken(standing, 'm_s', settings.units)} standing, ${spoken(now, 'm_s', settings.units)} at ${spoken(road, 'km_h', settings.units)}`"
   >
-    <g class="axis">
-      <g v-for="t in x.ticks(5)" :key="`x${t}`">
-        <line :x1="x(t)" :x2="x(t)" y1="8" :y2="H - BOTTOM" />
-        <text :x="x(t)" :y="H - BOTTOM + 13" text-anchor="middle">{{ figure(t, 'km_h', settings.units).figure }}</text>
-      </g>
-      <g v-for="t in y.ticks(4)" :key="`y${t}`">
-        <line :x1="LEFT" :x2="W - 8" :y1="y(t)" :y2="y(t)" />
-        <text :x="LEFT - 5" :y="y(t) + 4" text-anchor="end">
-          {{ figure(t, 'm_s', settings.units, settings.units === 'us' ? 0 : undefined).figure }}
-        </text>
-      </g>
-      <text :x="W - 8" :y="H - 4" text-anchor="end">{{ settings.units === 'us' ? 'mph; up ft/s' : 'km/h; up m/s' }}</text>
-    </g>
+    <PlotGrid :x="x" :y="y" x-unit="km_h" y-unit="m_s" :height="H" :caption="settings.units === 'us' ? 'mph; up ft/s' : 'km/h; up m/s'" />
     <path class="face" :d="path" />
     <circle :cx="x(road)" :cy="y(now)" r="4.5" />
     <text class="word" :x="LEFT + 6" :y="y(standing) - 6">standing {{ spoken(standing, 'm_s', settings.units) }}</text>

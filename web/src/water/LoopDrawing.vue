@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { ticks } from 'd3-array'
 import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import type { LoopView } from '../api/client'
 import { temperatureColour } from '../chargeline/colour'
 import type { CoolingSideOnLoop, WaterLoop } from '../document/types'
-import { figure, spoken } from '../quantity/catalogue'
+import { axisTicks, figure, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import { divided, isChamber, plan, portHeight, twoLines, type LoopShape } from './loop'
 
@@ -26,7 +25,7 @@ const LEFT = 52
 const wide = computed(() => Math.max(width.value, 420))
 const pieces = computed(() => props.loop.pieces ?? [])
 const drawn = computed(() => plan(pieces.value, props.view, LEFT, wide.value - 8, TOP, GROUND - 12))
-const axis = computed(() => ticks(drawn.value.low, drawn.value.high, 5).filter((t) => t >= drawn.value.low + 20 && t <= drawn.value.high - 20))
+const axis = computed(() => axisTicks(drawn.value.low + 20, drawn.value.high - 20, 5, 'mm', settings.units))
 const most = computed(() => Math.max(...drawn.value.shapes.map((s) => s.share_pct), 20))
 const cap = computed(() => pieces.value.find((p) => p.kind === 'tank')?.height_mm)
 const tight = computed(() => wide.value / pieces.value.length < 62)
@@ -111,9 +110,9 @@ const marks = computed(() =>
         </pattern>
       </defs>
       <g class="axis">
-        <g v-for="t in axis" :key="t">
-          <line :x1="LEFT - 6" :x2="wide - 8" :y1="drawn.y(t)" :y2="drawn.y(t)" />
-          <text :x="LEFT - 10" :y="drawn.y(t) + 4" text-anchor="end">{{ figure(t, 'mm', settings.units).figure }}</text>
+        <g v-for="t in axis" :key="t.label">
+          <line :x1="LEFT - 6" :x2="wide - 8" :y1="drawn.y(t.value)" :y2="drawn.y(t.value)" />
+          <text :x="LEFT - 10" :y="drawn.y(t.value) + 4" text-anchor="end">{{ t.label }}</text>
         </g>
         <text :x="0" :y="TOP - 2" class="unit">{{ settings.units === 'us' ? 'in' : 'mm' }} up</text>
       </g>

@@ -3,7 +3,8 @@ import { line } from 'd3-shape'
 import { scaleLinear } from 'd3-scale'
 import { computed } from 'vue'
 import type { LoopView } from '../api/client'
-import { figure, spoken } from '../quantity/catalogue'
+import PlotGrid from '../plot/PlotGrid.vue'
+import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 
 /** The pump's curve, what the loop takes, and where the two meet. */
@@ -53,17 +54,7 @@ const taken = computed(() => at((h) => h.taken_kPa))
     role="img"
     :aria-label="`Pump curve; the loop runs at ${spoken(view.flow_L_min, 'L_min', settings.units)} and ${spoken(view.head_kPa, 'kPa', settings.units)}`"
   >
-    <g class="axis">
-      <g v-for="t in x.ticks(4)" :key="`x${t}`">
-        <line :x1="x(t)" :x2="x(t)" y1="8" :y2="H - BOTTOM" />
-        <text :x="x(t)" :y="H - BOTTOM + 13" text-anchor="middle">{{ figure(t, 'L_min', settings.units, 0).figure }}</text>
-      </g>
-      <g v-for="t in y.ticks(4)" :key="`y${t}`">
-        <line :x1="LEFT" :x2="W - 6" :y1="y(t)" :y2="y(t)" />
-        <text :x="LEFT - 5" :y="y(t) + 4" text-anchor="end">{{ figure(t, 'kPa', settings.units, settings.units === 'us' ? 1 : 0).figure }}</text>
-      </g>
-      <text :x="W - 6" :y="H - 4" text-anchor="end">{{ settings.units === 'us' ? 'gpm' : 'L/min' }}</text>
-    </g>
+    <PlotGrid :x="x" :y="y" x-unit="L_min" y-unit="kPa" :height="H" :caption="settings.units === 'us' ? 'gpm; up psi' : 'L/min; up kPa'" />
     <path class="takes" :d="taken" />
     <path class="gives" :d="given" />
     <circle :cx="x(view.flow_L_min)" :cy="y(view.head_kPa)" r="4.5" />

@@ -7,7 +7,6 @@ import java.util.Arrays;
 import java.util.Comparator;
 import java.util.IdentityHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
 
@@ -24,7 +23,7 @@ public final class CorePlants {
     public CorePlants(List<CooledCore> cooled, HumidAir air, double outside, double start, int steps) {
         loops = new LoopPlant[cooled.size()];
         toAir = new double[cooled.size()];
-        Map<CoolingLoop, LoopPlant> made = new IdentityHashMap<>();
+        IdentityHashMap<CoolingLoop, LoopPlant> made = new IdentityHashMap<>();
         for (int k = 0; k < loops.length; k++) {
             CooledCore core = cooled.get(k);
             LoopPlant loop = core.hasLoop()
