@@ -6,6 +6,9 @@ import { computed, ref } from 'vue'
 import type { DutyView } from '../api/client'
 import { figure } from '../quantity/catalogue'
 import { drawnPoints } from '../plot/thin'
+import { timeAxis } from '../plot/timeAxis'
+import ZoomButtons from '../plot/ZoomButtons.vue'
+import { useZoom } from '../plot/zoom'
 import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
 
@@ -21,11 +24,18 @@ const RIGHT = 14
 const ROW = 62
 const GAP = 14
 const TOP = 8
-const x = computed(() =>
-  scaleLinear()
-    .domain([0, props.view.length_s])
-    .range([LEFT, Math.max(width.value - RIGHT, LEFT + 100)]),
+const edge = computed(() => Math.max(width.value - RIGHT, LEFT + 100))
+/** Looked at closely the piece chosen stays in sight. */
+const zoom = useZoom(
+  computed(() => props.view.length_s),
+  computed(() => {
+    const i = props.chosen ?? -1
+    const end = props.view.pieceEnds_s[i]
+    return end === undefined ? props.view.length_s / 2 : ((props.view.pieceEnds_s[i - 1] ?? 0) + end) / 2
+  }),
 )
+const axis = computed(() => timeAxis([props.view.length_s], [true], LEFT, edge.value, zoom.window.value))
+const x = (seconds: number) => axis.value.x(seconds)
 const rows = computed(() => [
   {
     name: 'road speed',
@@ -47,7 +57,7 @@ const drawn = computed(() =>
     const y = scaleLinear()
       .domain([Math.min(0, ...r.values), Math.max(1, ...r.values)])
       .range([top + ROW, top])
-    const across = (i: number) => x.value(props.view.time_s[i]!)
+    const across = (i: number) => x(props.view.time_s[i]!)
     const path = line<number>()
       .x(across)
       .y((i) => y(r.values[i]!))(drawnPoints(across, r.values))!
@@ -55,15 +65,10 @@ const drawn = computed(() =>
   }),
 )
 const bottom = TOP + 3 * ROW + 2 * GAP
-const ticks = computed(() => {
-  const steps = [5, 10, 20, 30, 60, 120, 300, 600, 1200, 1800, 3600, 7200]
-  const step = steps.find((s) => (s / props.view.length_s) * (width.value - LEFT) > 64) ?? 7200
-  return Array.from({ length: Math.floor(props.view.length_s / step) + 1 }, (_, i) => i * step)
-})
 const ends = computed(() => props.view.pieceEnds_s)
 
 const dragging = ref<{ piece: number; seconds: number }>()
-const endX = (i: number) => x.value(dragging.value?.piece === i ? dragging.value.seconds : ends.value[i]!)
+const endX = (i: number) => x(dragging.value?.piece === i ? dragging.value.seconds : ends.value[i]!)
 
 function down(event: PointerEvent, i: number): void {
   emit('choose', i)
@@ -75,7 +80,7 @@ function down(event: PointerEvent, i: number): void {
 function move(event: PointerEvent): void {
   if (!dragging.value) return
   const start = dragging.value.piece === 0 ? 0 : ends.value[dragging.value.piece - 1]!
-  const at = x.value.invert(event.clientX - box.value!.getBoundingClientRect().left)
+  const at = axis.value.time(event.clientX - box.value!.getBoundingClientRect().left)
   const snap = props.view.length_s > 1200 ? 10 : props.view.length_s > 120 ? 1 : 0.5
   dragging.value = { ...dragging.value, seconds: Math.max(start + snap, Math.round(at / snap) * snap) }
 }
@@ -87,6 +92,14 @@ function up(): void {
   const start = piece === 0 ? 0 : ends.value[piece - 1]!
   if (Math.abs(seconds - ends.value[piece]!) > 1e-6) emit('stretch', piece, Number((seconds - start).toFixed(1)))
 }
+
+function wheel(event: WheelEvent): void {
+  if (!event.ctrlKey) return
+  event.preventDefault()
+  const about = axis.value.time(event.clientX - box.value!.getBoundingClientRect().left)
+  if (event.deltaY < 0) zoom.closer(about)
+  else zoom.wider(about)
+}
 </script>
 
 <template>
@@ -97,10 +110,12 @@ function up(): void {
       :height="bottom + 22"
       role="img"
       :aria-label="`One run of the duty, ${clock(view.length_s)}: road speed, engine speed and boost`"
+      @wheel="wheel"
       @pointermove="move"
       @pointerup="up"
     >
-      <template v-for="(_, i) in ends" :key="`p${i}`">
+      <clipPath id="duty-plot"><rect :x="LEFT" y="0" :width="edge - LEFT" :height="bottom + 4" /></clipPath>
+      <g v-for="(_, i) in ends" :key="`p${i}`" clip-path="url(#duty-plot)">
         <rect
           v-if="i === chosen"
           class="chosen"
@@ -109,14 +124,14 @@ function up(): void {
           :y="TOP"
           :height="bottom - TOP"
         />
-      </template>
+      </g>
       <g v-for="r in drawn" :key="r.name">
         <line class="base" :x1="LEFT" :x2="width - RIGHT" :y1="r.zero" :y2="r.zero" />
         <text class="name" x="0" :y="r.top + 12">{{ r.name }}</text>
         <text class="most" x="0" :y="r.top + 29">{{ r.most.toFixed(r.unit === 'psi' ? 1 : 0) }} {{ r.unit }}</text>
-        <path :class="r.tone" :d="r.path" />
+        <path clip-path="url(#duty-plot)" :class="r.tone" :d="r.path" />
       </g>
-      <g v-for="(_, i) in ends" :key="i">
+      <g v-for="(_, i) in ends" :key="i" clip-path="url(#duty-plot)">
         <line class="end" :x1="endX(i)" :x2="endX(i)" :y1="TOP" :y2="bottom" />
         <g v-if="draggable[i]" class="handle" @pointerdown="down($event, i)">
           <rect :x="endX(i) - 9" :y="TOP" width="18" :height="bottom - TOP" />
@@ -124,15 +139,19 @@ function up(): void {
         </g>
       </g>
       <text v-if="dragging" class="told" :x="Math.min(endX(dragging.piece), width - 60)" :y="TOP + 10">{{ clock(dragging.seconds) }}</text>
-      <g v-for="t in ticks" :key="`t${t}`" class="tick">
-        <line :x1="x(t)" :x2="x(t)" :y1="bottom" :y2="bottom + 4" />
-        <text :x="x(t)" :y="bottom + 17" text-anchor="middle">{{ clock(t) }}</text>
+      <g v-for="t in axis.ticks" :key="`t${t.x}`" class="tick">
+        <line :x1="t.x" :x2="t.x" :y1="bottom" :y2="bottom + 4" />
+        <text :x="t.x" :y="bottom + 17" text-anchor="middle">{{ clock(axis.time(t.x)) }}</text>
       </g>
     </svg>
+    <ZoomButtons class="closer" :zoom="zoom" />
   </div>
 </template>
 
 <style scoped>
+.closer {
+  padding-left: 92px;
+}
 .curves {
   min-height: 240px;
 }

@@ -223,7 +223,7 @@ const { marking, move, down, up, twice, wheel, keys } = useTimePointer({
         <circle v-if="ghost && ghost.trace.running[otherAt]" :cx="cursorX" :cy="y(ghost.trace.intake_C[otherAt]!)" r="4" class="ghost-dot" />
       </g>
     </svg>
-    <ZoomButtons class="closer" :zoom="zoom" />
+    <ZoomButtons class="closer" :zoom="zoom" markable />
   </div>
 </template>
 

@@ -2,7 +2,7 @@
 import type { useZoom } from './zoom'
 
 /** Looking closer at a part of a time plot, for those who press. */
-defineProps<{ zoom: ReturnType<typeof useZoom> }>()
+defineProps<{ zoom: ReturnType<typeof useZoom>; markable?: boolean }>()
 </script>
 
 <template>
@@ -12,7 +12,7 @@ defineProps<{ zoom: ReturnType<typeof useZoom> }>()
       <button type="button" class="act" @click="zoom.wider()">wider</button>
       <button type="button" class="act" @click="zoom.all()">the whole</button>
     </template>
-    <span v-else class="hint">or mark a stretch on the time axis</span>
+    <span v-else-if="markable" class="hint">or mark a stretch on the time axis</span>
   </div>
 </template>
 

@@ -22,7 +22,7 @@ export function holding(window: Window, moment: number): Window {
 }
 
 /** A part of a time plot looked at closely. It follows the cursor; another duty is looked at whole. */
-export function useZoom(length: Ref<number>, cursor: Ref<number>) {
+export function useZoom(length: Readonly<Ref<number>>, cursor: Readonly<Ref<number>>) {
   const window = ref<Window>()
   const whole = computed<Window>(() => ({ from: 0, to: length.value }))
   const now = computed(() => window.value ?? whole.value)
