@@ -42,7 +42,7 @@ export type HomeVerdict = Schemas['HomeVerdict']
 export type Revision = Schemas['RevisionView']
 export type Backup = Schemas['Kept']
 export type BuildState = Schemas['BuildState']
-export type Starter = { document: BuildDocument; job: NewJobDocument; duties: Schemas['DutyChoice'][] }
+export type Starter = { document: BuildDocument; bare: BuildDocument; job: NewJobDocument; duties: Schemas['DutyChoice'][] }
 
 /** The server answered, but not with what was asked for. */
 export class Problem extends Error {

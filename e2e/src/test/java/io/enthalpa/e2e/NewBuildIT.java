@@ -74,6 +74,9 @@ class NewBuildIT extends OnDemo {
         Locator air = page.raw().locator("label").filter(new Locator.FilterOptions().setHasText("air to air"));
         assertThat(air.locator("b")).containsText("°C");
         String promised = says.textContent();
+        assertThat(promised)
+                .as("what the list says of a way of cooling is what comes of it")
+                .contains(air.locator("b").textContent().trim());
         page.openNew();
         assertThat(page.verdict()).hasText(promised);
         assertThat(page.field("displacement")).hasValue("3.2 L");

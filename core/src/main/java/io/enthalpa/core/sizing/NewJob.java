@@ -80,8 +80,8 @@ public record NewJob(
         return bare.withOptions(List.of(cooled));
     }
 
-    /** Without a cooler. */
-    private Build bare() {
+    /** @return the same without a cooler: what every way of cooling is sized from, so that none depends on the one chosen */
+    public Build bare() {
         EngineSpec engine = new EngineSpec(displacement, cylinders(), 0.92, limiter);
         Gearing gearing = gearing();
         DutyLibrary.Entry entry = duties().stream()
@@ -109,7 +109,7 @@ public record NewJob(
                 entry.duty(Optional.of(gearing)),
                 Optional.of(gearing),
                 Optional.of(new BaySpec(45, 14, 240)),
-                List.of(new BuildOption(LETTER, "", boost, path(engine), List.of())));
+                List.of(new BuildOption(LETTER, CoolingMethod.NONE.title(), boost, path(engine), List.of())));
     }
 
     /** @return what the job can be for, fitted to it */

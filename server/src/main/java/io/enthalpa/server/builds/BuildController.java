@@ -78,13 +78,15 @@ class BuildController {
     /**
      * A document that is not kept.
      *
+     * @param bare   the same without a cooler: every way of cooling is sized from it
      * @param job    what it was made from
      * @param duties what a job can be for
      */
-    record StarterView(JsonNode document, JsonNode job, List<DutyChoice> duties) {
+    record StarterView(JsonNode document, JsonNode bare, JsonNode job, List<DutyChoice> duties) {
         static StarterView of(NewJob job) {
             return new StarterView(
                     BuildFile.normal(BuildFile.tree(job.build())),
+                    BuildFile.normal(BuildFile.tree(job.bare())),
                     NewJobDocument.tree(job),
                     job.duties().stream()
                             .map(entry -> new DutyChoice(entry.name(), entry.says()))
