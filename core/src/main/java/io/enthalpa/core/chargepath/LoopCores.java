@@ -47,7 +47,7 @@ public record LoopCores(WaterLoopSpec spec, List<Integer> cores, List<Integer> s
                 cores.add(k);
                 stages.add(stages.get(stages.size() - 1) + (shared.place() == CoolingSide.OnLoop.BEHIND ? 1 : 0));
                 if (cores.size() > MOST) {
-                    throw refused(slots.get(k), "one more than " + MOST, "at most " + MOST + " cores on a loop");
+                    throw refused(slots.get(k), "full with " + MOST + " cores", "one with fewer");
                 }
             }
         }
@@ -64,7 +64,7 @@ public record LoopCores(WaterLoopSpec spec, List<Integer> cores, List<Integer> s
     }
 
     private static EnthalpaFault refused(CoreSlot at, String found, String allowed) {
-        String label = at.element().name() + ", on the loop of";
+        String label = at.element().name() + ", the loop it hangs on";
         return EnthalpaFault.of(
                         FaultKind.CONTRADICTION,
                         "sharesLoop/core",

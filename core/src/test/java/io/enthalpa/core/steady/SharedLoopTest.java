@@ -213,7 +213,7 @@ class SharedLoopTest {
     void aLoopThatNobodyHasIsRefusedByTheCoreThatWantsIt() {
         assertThatThrownBy(() -> row(own("right core", spec(), 1), shared("other", spec(), OnLoop.BESIDE)))
                 .isInstanceOf(EnthalpaFault.class)
-                .hasMessageContaining("other, on the loop of")
+                .hasMessageContaining("other, the loop it hangs on")
                 .hasMessageContaining("\"left core\"");
         assertThatThrownBy(() -> row(
                         own("left core", spec(), 1),
@@ -222,6 +222,6 @@ class SharedLoopTest {
                         shared("d", spec(), OnLoop.BESIDE),
                         shared("e", spec(), OnLoop.BESIDE)))
                 .isInstanceOf(EnthalpaFault.class)
-                .hasMessageContaining("at most 4");
+                .hasMessageContaining("full with 4 cores");
     }
 }
