@@ -245,7 +245,7 @@ svg:focus-visible {
 }
 .closer {
   position: absolute;
-  top: 6px;
+  top: 2px;
   left: 62px;
 }
 .axis-hold {

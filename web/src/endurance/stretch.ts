@@ -1,4 +1,4 @@
-import { ref, watch, type Ref } from 'vue'
+import { computed, shallowRef, watch, type Ref } from 'vue'
 import { api, type TraceView } from '../api/client'
 import { useBuild } from '../build/store'
 import type { Window } from '../plot/timeAxis'
@@ -11,9 +11,9 @@ const STANDS = 120
  *
  * @param letter of the option; undefined for none
  */
-export function useStretch(window: Ref<Window | undefined>, letter: Ref<string | undefined>): Ref<TraceView | undefined> {
+export function useStretch(window: Ref<Window | undefined>, letter: Ref<string | undefined>): Readonly<Ref<TraceView | undefined>> {
   const build = useBuild()
-  const trace = ref<TraceView>()
+  const told = shallowRef<{ of: Window; trace: TraceView }>()
   let asked = 0
   let timer: ReturnType<typeof setTimeout> | undefined
 
@@ -21,18 +21,23 @@ export function useStretch(window: Ref<Window | undefined>, letter: Ref<string |
     const number = ++asked
     const w = window.value!
     try {
-      const came = await api.stretch(build.document!, letter.value!, w.from, w.to)
-      if (number === asked) trace.value = came
+      const trace = await api.stretch(build.document!, letter.value!, w.from, w.to)
+      if (number === asked) told.value = { of: w, trace }
     } catch {
-      if (number === asked) trace.value = undefined
+      if (number === asked) told.value = undefined
     }
   }
 
   watch([window, letter, () => build.answer], ([w, l], [, , before]) => {
     clearTimeout(timer)
     asked++
-    if (!w || !l || build.answer !== before) trace.value = undefined
+    if (!w || !l || build.answer !== before) told.value = undefined
     if (w && l) timer = setTimeout(() => void ask(), STANDS)
   })
-  return trace
+  // Closer still it goes on being told by what came for more; elsewhere it tells nothing.
+  return computed(() => {
+    const w = window.value
+    const of = told.value?.of
+    return w && of && of.from <= w.from && of.to >= w.to ? told.value!.trace : undefined
+  })
 }

@@ -19,10 +19,12 @@ defineProps<{ zoom: ReturnType<typeof useZoom>; markable?: boolean }>()
 <style scoped>
 .zoom {
   display: flex;
+  align-items: center;
   gap: 14px;
   font-size: var(--s1);
 }
 .zoom .act {
+  min-height: 24px;
   font-size: var(--s1);
   font-weight: 500;
 }

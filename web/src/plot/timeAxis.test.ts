@@ -49,4 +49,10 @@ describe('the time axis', () => {
     expect(axis.waits[0]!.seconds).toBe(500)
     expect(axis.x(100) - axis.x(90)).toBeCloseTo(1000 - 54, 6)
   })
+
+  it('is straight where the trace does not reach into the window', () => {
+    const axis = timeAxis(seconds(100), Array(100).fill(true), 0, 1000, { from: 200, to: 220 })
+    expect(axis.x(210)).toBeCloseTo(500, 6)
+    expect(axis.ticks.every((t) => Number.isFinite(t.x))).toBe(true)
+  })
 })

@@ -53,7 +53,9 @@ function within(list: Stretch[], window: Window): Stretch[] {
  */
 export function timeAxis(time: number[], running: boolean[], left: number, right: number, window?: Window): TimeAxis {
   const all = stretches(time, running)
-  const list = window ? within(all, window) : all
+  const inSight = window ? within(all, window) : all
+  // A trace that does not reach into the window, as while another is on its way, has a straight axis.
+  const list = inSight.length || !window ? inSight : [{ ...window, running: true }]
   const start = window?.from ?? 0
   const short = (s: Stretch) => !s.running && s.to - s.from > LONG_WAIT && list.length > 1
   const waits = list.filter(short)

@@ -27,6 +27,7 @@ const emit = defineEmits<{ pick: [value: V] }>()
   gap: 2px 18px;
 }
 .either :deep(.p-togglebutton) {
+  min-height: 24px;
   padding: 2px 0;
   font-size: var(--s2);
   font-weight: 500;
