@@ -16,13 +16,13 @@ public final class WaterSide {
                     "The water in tank and radiator is one mixed volume, or eight behind each other in a baffled tank; the hoses to the core and back, and the core itself, pass their "
                             + "water on in the order it came, later by their volume over the flow (a core holds a fifth of its block; where the loop's pieces are not known all is one volume). The metal of the radiator, "
                             + "550 kg in a m3 of block, is a store of its own between water and air. Over a step each relaxes exactly towards what core, radiator, "
-                            + "chiller and ice make of it. What water and metal did not keep and the ice did not melt for, radiator and chiller gave away.")
+                            + "chiller and ice make of it. What melts stays in the tank at 0 °C and is warmed with the rest; what the tank cannot hold runs over as warm as the tank is, and so does the melt that has to make room for ice topped up. What water and metal did not keep and the ice did not melt for, radiator and chiller gave away.")
             .formula(
                     "C dT/dt = C_w (T_back - T) - s_chiller (T - T_z) - h A (T - 0 °C) - soak (T - T_bay); T_back = T_r - g (T_r - T_m) / C_w, T_r what the return hose gives; "
-                            + "C_m dT_m/dt = g (T_r - T_m) - a (T_m - T_air), 1/g + 1/a = 1/G_r")
+                            + "C_m dT_m/dt = g (T_r - T_m) - a (T_m - T_air), 1/g + 1/a = 1/G_r; melt: dC/dt = c dm/dt, T (C + c dm) = T C + 0 °C c dm")
             .source(Citation.fromMemory(
                     "Incropera & DeWitt", 2007, "Fundamentals of Heat and Mass Transfer, lumped capacitance"))
-            .leavesOut("The melt water's own warming, worth an eighth more at 10 °C.");
+            .leavesOut("What melt water thins of the glycol.");
     private static final int BAFFLED_CELLS = 8;
     /** Of all water at least this share counts as mixed, whatever the hoses hold. */
     private static final double LEAST_MIXED = 0.1;
@@ -30,7 +30,16 @@ public final class WaterSide {
     private final WaterLoopSpec loop;
     private final GlycolWater coolant;
     private final double[] cell;
-    private final double capacity;
+    /** J/K of the mixed part; grows by what melts. */
+    private double capacity;
+
+    /** J/K of it before anything melts, and when the tank is full to the brim. */
+    private final double without;
+
+    private final double brim;
+    /** J/(kg K). */
+    private final double specific;
+
     private final TankSpec tank;
     /** Null without a radiator, or where its metal is not counted. */
     private final RadiatorMetal metal;
@@ -77,14 +86,17 @@ public final class WaterSide {
         round = outside;
         toRadiator = start;
         double at = outside + 15;
-        double whole = loop.volume() * coolant.density(at) * coolant.heatCapacity(at);
+        specific = coolant.heatCapacity(at);
+        double whole = loop.volume() * coolant.density(at) * specific;
         double behind = loop.returnVolume() + (loop.feedVolume() + loop.returnVolume() > 0 ? inCore : 0);
         double inHoses = (loop.feedVolume() + behind) / loop.volume();
         hoses = inHoses > 0 && !loop.isOpen();
         double share = hoses ? Math.min(inHoses, 1 - LEAST_MIXED) / inHoses : 0;
         feed = new PlugFlow(share * loop.feedVolume() / loop.volume() * whole, start);
         back = new PlugFlow(share * behind / loop.volume() * whole, start);
-        capacity = whole * (1 - share * inHoses);
+        without = whole * (1 - share * inHoses);
+        capacity = without;
+        brim = hoses ? Math.max(without, tank.capacity() * coolant.density(at) * specific) : Double.POSITIVE_INFINITY;
     }
 
     /** @return K where it leaves the tank */
@@ -117,7 +129,7 @@ public final class WaterSide {
         return chilled;
     }
 
-    /** @return J, ice counted as cold */
+    /** @return J over 0 °C, ice counted as cold */
     double stored() {
         if (loop.isOpen()) {
             return 0;
@@ -126,7 +138,7 @@ public final class WaterSide {
         for (double t : cell) {
             sum += t;
         }
-        return sum / cell.length * capacity
+        return (sum / cell.length - IceSpec.MELTING) * capacity
                 + feed.stored()
                 + back.stored()
                 + underWay
@@ -134,14 +146,15 @@ public final class WaterSide {
                 + (metal == null ? 0 : metal.stored());
     }
 
-    /** Tops the ice up; its cold comes from outside the loop. @return J */
+    /** Tops the ice up and lets out what had melted; its cold comes from outside the loop. @return J */
     double refill() {
         if (!tank.refilled()) {
             return 0;
         }
-        double added = (tank.ice().mass() - ice) * IceSpec.LATENT_HEAT;
+        double before = stored();
         ice = tank.ice().mass();
-        return added;
+        capacity = without;
+        return before - stored();
     }
 
     /** As {@link #advance(double, double, double, RadiatorMetal.Sides, double, double, double, double)} for a radiator without metal. @param radiator W/K between its inlets */
@@ -265,5 +278,21 @@ public final class WaterSide {
             melted = ice;
         }
         ice -= melted;
+        runIn(melted * specific);
+    }
+
+    /** What has melted comes in at 0 °C where the water comes back, and moves on as much from cell to cell as does not stay. @param added J/K */
+    private void runIn(double added) {
+        double stays = Math.min(added, brim - capacity) / cell.length;
+        double each = capacity / cell.length;
+        double moving = added;
+        double in = IceSpec.MELTING;
+        for (int k = 0; k < cell.length; k++) {
+            cell[k] = (cell[k] * each + in * moving) / (each + moving);
+            in = cell[k];
+            moving -= stays;
+        }
+        capacity += stays * cell.length;
+        out = cell.length == 1 && !hoses ? cell[0] : out;
     }
 }

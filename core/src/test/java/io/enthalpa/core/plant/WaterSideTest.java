@@ -6,10 +6,12 @@ import static org.assertj.core.api.Assertions.withinPercentage;
 
 import io.enthalpa.core.Loops;
 import io.enthalpa.core.Systems;
+import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.fluid.Water;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.TankSpec;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
@@ -43,7 +45,10 @@ class WaterSideTest {
         assertThat(water.stored() - start)
                 .as("all heat is kept, in melt and water")
                 .isCloseTo(heat * seconds, withinPercentage(0.5));
-        assertThat(seconds).isBetween(0.95 * kg * IceSpec.LATENT_HEAT / heat, 1.6 * kg * IceSpec.LATENT_HEAT / heat);
+        // No water is colder than the melting ice, none warmer than what comes back from the core.
+        double warmest = (4 + kg) * 4200 * (water.out() + heat / 2000 - 273.15);
+        assertThat(seconds * heat)
+                .isBetween(kg * IceSpec.LATENT_HEAT * 0.999, (kg * IceSpec.LATENT_HEAT + warmest) * 1.001);
     }
 
     /** A stirred tank under constant heat and a radiator: exponential, whatever the step. */
@@ -75,5 +80,32 @@ class WaterSideTest {
             baffled.advance(0.5, 30e3, 2000, 0, 300, 0, 0, 0);
         }
         assertThat(baffled.out()).isLessThan(mixed.out() - 2);
+    }
+
+    /**
+     * By hand: 1 kg of ice in 5 kg of water at 40 °C, nothing else. The mixture holds 5 (40) 4.18 - 334 kJ over 0 °C, in 6 kg: 20.0 °C.
+     * Were the melt water lost from the account it would be 24.0.
+     */
+    @Test
+    void whatMeltsIsWarmedWithTheRest() {
+        WaterLoopSpec spec = new WaterLoopSpec(
+                GlycolWater.WATER,
+                OptionalDouble.of(20e-3 / 60),
+                5e-3 * 1000 / Water.density(315),
+                List.of(),
+                Optional.empty(),
+                Optional.of(new TankSpec(
+                        8e-3, false, OptionalDouble.empty(), new IceSpec(1, 0.01, IceSpec.Stir.SPRAYED), false)),
+                Optional.empty(),
+                Optional.empty());
+        WaterSide water = new WaterSide(spec, 313.15, 300);
+        for (int i = 0; i < 4000; i++) {
+            water.feed(0.1, 1400);
+            water.advance(0.1, 0, 1400, 0, 300, 0, 0, 0);
+        }
+        assertThat(water.ice()).isZero();
+        double c = Water.heatCapacity(315);
+        assertThat(water.out() - 273.15).isCloseTo((5 * 40 * c - 334e3) / (6 * c), within(0.03));
+        assertThat(water.out() - 273.15).isCloseTo(20.0, within(0.1));
     }
 }
