@@ -209,7 +209,13 @@ public final class CoolingLoop {
             sinks = sinks.and(chiller.slope(ambient.temperature()), chiller.zeroAt());
         }
         LoopSinks melting = spec.tank().isPresent()
-                ? sinks.and(spec.tank().get().ice().conductance(iceLeft), IceSpec.MELTING)
+                ? sinks.and(
+                        spec.tank()
+                                .get()
+                                .ice()
+                                .conductanceWithMelt(
+                                        iceLeft, water, spec.coolant().heatCapacity(water)),
+                        IceSpec.MELTING)
                 : sinks;
         // What leaks to the bay is no cooling: without anything else the loop is answered as it starts.
         return melting.conductance() <= 0 ? melting : melting.and(spec.soak(), bay(point.roadSpeed()));

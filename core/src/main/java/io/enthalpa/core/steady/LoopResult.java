@@ -25,7 +25,7 @@ import java.util.List;
  * @param chiller  W
  * @param chillerOut the boost has cut the compressor out
  * @param pullDown s from outside temperature to the chiller's coldest water with no load; NaN without one
- * @param ice      W that melts ice
+ * @param ice      W that melts ice and warms what has melted
  * @param iceLasts s until the ice is gone at this; NaN without ice
  * @param rise     K/s that the water warms when nothing takes its heat; 0 when something does
  * @param heights  where air stays

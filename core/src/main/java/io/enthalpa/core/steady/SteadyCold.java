@@ -43,10 +43,13 @@ final class SteadyCold {
                 : met.inlet();
         IceSpec ice = spec.tank().map(t -> t.ice()).orElse(IceSpec.NONE);
         double melting = ice.conductance(ice.mass()) * Math.max(at.feed() - IceSpec.MELTING, 0);
+        double byIce =
+                ice.conductanceWithMelt(ice.mass(), at.feed(), spec.coolant().heatCapacity(at.feed()))
+                        * Math.max(at.feed() - IceSpec.MELTING, 0);
         ChillerSpec chiller = spec.chiller().orElse(null);
         boolean cutOut = chiller != null && !chiller.worksAt(point.boost());
         double soaked = spec.isOpen() ? 0 : spec.soak() * (at.feed() - loop.bay(point.roadSpeed()));
-        double left = at.heat() - radiator - melting - soaked;
+        double left = at.heat() - radiator - byIce - soaked;
         double chilled = chiller == null || cutOut
                 ? 0
                 : Math.min(chiller.heat(at.feed() + 1e-9, ambient.temperature()), Math.max(left, 0));
@@ -65,7 +68,7 @@ final class SteadyCold {
                 at.feed(),
                 at.back(),
                 at.back()
-                        - (radiator + chilled + melting + soaked)
+                        - (radiator + chilled + byIce + soaked)
                                 / at.stream().flow()
                                 / spec.coolant().heatCapacity(at.feed()),
                 at.heat(),
@@ -75,7 +78,7 @@ final class SteadyCold {
                 chilled,
                 cutOut,
                 pullDown,
-                melting,
+                byIce,
                 ice.mass() > 0 ? ice.lasts(melting) : Double.NaN,
                 settles ? 0 : rise,
                 LoopHeights.of(spec.pieces()),

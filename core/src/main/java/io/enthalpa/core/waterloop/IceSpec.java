@@ -23,8 +23,9 @@ public record IceSpec(double mass, double piece, Stir stir) {
                     "ice",
                     "Ice in the tank",
                     "Equal pieces melt from the outside; their surface falls with the two-thirds power of what is left. The water meets it with a film that depends "
-                            + "on stirring. Until the last piece is gone, the tank stays near 0 °C as far as surface and film can follow the heat.")
-            .formula("q = h A (T - 0 °C), A = 6 m0 / (rho a) (m/m0)^(2/3), dm/dt = -q / 334 kJ/kg")
+                            + "on stirring. Until the last piece is gone, the tank stays near 0 °C as far as surface and film can follow the heat. What has melted is warmed with the rest.")
+            .formula(
+                    "q = h A (T - 0 °C), A = 6 m0 / (rho a) (m/m0)^(2/3), dm/dt = -q / 334 kJ/kg; with its melt q (1 + c (T - 0 °C) / 334 kJ/kg)")
             .source(
                     Citation.fromMemory(
                             "Incropera & DeWitt",
@@ -52,6 +53,18 @@ public record IceSpec(double mass, double piece, Stir stir) {
             return 0;
         }
         return stir.film * 6 * mass / (DENSITY * piece) * Math.pow(Math.min(left / mass, 1), 2.0 / 3);
+    }
+
+    /**
+     * What ice takes together with what has melted of it, which comes in at 0 °C and is warmed to the water's own temperature.
+     *
+     * @param left     kg not yet melted
+     * @param water    K
+     * @param specific J/(kg K)
+     * @return W for each kelvin of the water above 0 °C
+     */
+    public double conductanceWithMelt(double left, double water, double specific) {
+        return conductance(left) * (1 + specific * Math.max(water - MELTING, 0) / LATENT_HEAT);
     }
 
     /** @param heat W @return s until the last piece is gone, while all the heat goes into it */
