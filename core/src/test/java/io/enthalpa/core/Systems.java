@@ -10,6 +10,8 @@ import io.enthalpa.core.chargepath.PipeWallSpec;
 import io.enthalpa.core.chargepath.PlenumWallSpec;
 import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.coolingair.FaceAirSpec;
+import io.enthalpa.core.duty.Duty;
+import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.BlowerType;
 import io.enthalpa.core.engine.EngineSpec;
@@ -158,5 +160,18 @@ public final class Systems {
     /** @param rpm engine speed @param boost kPa @param roadSpeed m/s */
     public static OperatingPoint point(double rpm, double boost, double roadSpeed) {
         return new OperatingPoint(rpm * RPM, boost * 1000, roadSpeed);
+    }
+
+    /** @param startAbove K above the outside air @return one run of a point held */
+    public static Duty hold(OperatingPoint point, double startAbove, double seconds) {
+        return new Duty(
+                "hold",
+                true,
+                startAbove,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, point.speed(), point.boost(), point.roadSpeed()),
+                        new DutyPoint(seconds, point.speed(), point.boost(), point.roadSpeed())));
     }
 }

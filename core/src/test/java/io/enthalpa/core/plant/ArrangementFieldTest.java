@@ -10,7 +10,6 @@ import io.enthalpa.core.Systems;
 import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.duty.Duty;
-import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.exchanger.DampCharge;
@@ -27,15 +26,7 @@ class ArrangementFieldTest {
     private static final OperatingPoint POINT = Systems.point(4000, 120, 15);
 
     private static Duty hold(double seconds) {
-        return new Duty(
-                "hold",
-                true,
-                5,
-                1,
-                0,
-                List.of(
-                        new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
-                        new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
+        return Systems.hold(POINT, 5, seconds);
     }
 
     private static double last(double[] values) {

@@ -8,7 +8,6 @@ import io.enthalpa.core.Loops;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.duty.Duty;
-import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.exchanger.Condensate;
@@ -22,7 +21,6 @@ import io.enthalpa.core.steady.SteadyResult;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.RawWaterSpec;
 import io.enthalpa.core.waterloop.TankSpec;
-import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
@@ -38,15 +36,7 @@ class DampChargeTest {
     private static final Conductances FILMS = new Conductances(300, 5000, 1500);
 
     private static Duty hold(double seconds) {
-        return new Duty(
-                "hold",
-                true,
-                0,
-                1,
-                0,
-                List.of(
-                        new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
-                        new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
+        return Systems.hold(POINT, 0, seconds);
     }
 
     private static double last(double[] values) {

@@ -9,14 +9,12 @@ import io.enthalpa.core.Loops;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.duty.Duty;
-import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.exchanger.Conductances;
 import io.enthalpa.core.exchanger.Effectiveness;
 import io.enthalpa.core.exchanger.HeatTransfer;
 import io.enthalpa.core.steady.ChargeSystem;
-import java.util.List;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -31,15 +29,7 @@ class RadiatorMetalTest {
     }
 
     private static Duty hold(double seconds) {
-        return new Duty(
-                "hold",
-                true,
-                0,
-                1,
-                0,
-                List.of(
-                        new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
-                        new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
+        return Systems.hold(POINT, 0, seconds);
     }
 
     /** Exact: one long step is many short ones, and nothing is made or lost. */

@@ -7,13 +7,11 @@ import io.enthalpa.core.Loops;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.duty.Duty;
-import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.plant.CoreTrace;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.TankSpec;
-import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
@@ -23,15 +21,7 @@ class MeltTest {
     private static final OperatingPoint POINT = Systems.point(4000, 120, 20);
 
     private static Duty hold(double seconds) {
-        return new Duty(
-                "hold",
-                true,
-                5,
-                1,
-                0,
-                List.of(
-                        new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
-                        new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
+        return Systems.hold(POINT, 5, seconds);
     }
 
     /**

@@ -16,7 +16,6 @@ import io.enthalpa.core.chargepath.PathElement.Core;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.duty.Duty;
-import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.exchanger.CoreSize;
@@ -87,15 +86,7 @@ class SharedLoopTest {
     }
 
     private static Duty hold(double seconds) {
-        return new Duty(
-                "hold",
-                true,
-                5,
-                1,
-                0,
-                List.of(
-                        new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
-                        new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
+        return Systems.hold(POINT, 5, seconds);
     }
 
     @Test

@@ -9,7 +9,6 @@ import io.enthalpa.core.Ways;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.duty.Duty;
-import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.plant.ResistanceShares;
 import io.enthalpa.core.plant.ResistanceShares.Limit;
@@ -29,15 +28,7 @@ class LimitTest {
     private static final Targets LOW = new Targets(312, 330);
 
     private static Duty hold(double seconds) {
-        return new Duty(
-                "hold",
-                true,
-                0,
-                1,
-                0,
-                List.of(
-                        new DutyPoint(0, POINT.speed(), POINT.boost(), POINT.roadSpeed()),
-                        new DutyPoint(seconds, POINT.speed(), POINT.boost(), POINT.roadSpeed())));
+        return Systems.hold(POINT, 0, seconds);
     }
 
     private static Verdict after(Systems s, double seconds, Targets targets) {
