@@ -188,6 +188,12 @@ class SizingTest extends AnswersOnDemo {
         assertThat(shared(twoCores(), "/path/4", "core", "above").status()).isEqualTo(422);
     }
 
+    private JsonNode sharedBeside() {
+        JsonNode document = twoCores();
+        String first = document.at("/options/0/path/3/name").asString();
+        return shared(document, "/path/4", first, "beside").json().get("option");
+    }
+
     /** What the page asks of any option, asked of one with a core on another's loop. */
     @ParameterizedTest
     @CsvSource(
@@ -201,14 +207,7 @@ class SizingTest extends AnswersOnDemo {
                 "/api/preview/drawn-loop | /path/3",
             })
     void anOptionWithASharedLoopIsAnsweredEverywhere(String path, String place) {
-        JsonNode document = twoCores();
-        JsonNode option = shared(
-                        document,
-                        "/path/4",
-                        document.at("/options/0/path/3/name").asString(),
-                        "beside")
-                .json()
-                .get("option");
+        JsonNode option = sharedBeside();
         ObjectNode request = asking(with(van, option), "C");
         if (place != null) {
             request.put("place", place);
@@ -218,14 +217,7 @@ class SizingTest extends AnswersOnDemo {
 
     @Test
     void aSharedLoopGoesToAirAndBackToWater() {
-        JsonNode document = twoCores();
-        JsonNode option = shared(
-                        document,
-                        "/path/4",
-                        document.at("/options/0/path/3/name").asString(),
-                        "beside")
-                .json()
-                .get("option");
+        JsonNode option = sharedBeside();
         JsonNode dry = cooled(with(van, option), "C", "air to air");
         assertThat(dry.at("/path/4/sharesLoop").isMissingNode()).isTrue();
         assertThat(dry.at("/path/4/cooledBy").asString()).isEqualTo("air");
