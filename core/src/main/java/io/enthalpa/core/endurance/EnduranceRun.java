@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.concurrent.CancellationException;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Runs a system through a duty in equal steps. At each step the charge path is solved with the core outlets of the step before
@@ -36,7 +37,7 @@ public final class EnduranceRun {
                     "The metal of a core is a field of 16 by 8 cells along and across the charge. Gas passes without storing heat; in each cell it comes "
                             + "exponentially closer to the metal. Over a step each cell relaxes exactly and hands on the mean of the step, so that the accounts "
                             + "balance for any step. The loop's water relaxes exactly too. Steps: run length over 4000, from 0.05 to 0.5 s, and longer than that where a duty of many hours would take more than 12,000; "
-                            + "2 s while the engine is off.")
+                            + "while the engine is off 0.5 s for half a minute and then 2 s.")
             .formula("C dT/dt = g (Th - T) - c (T - Tc) in each cell, g and c what the streams can carry to it")
             .source(
                     Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., transient response"),
@@ -59,7 +60,9 @@ public final class EnduranceRun {
     /** More than the eye or a judgement of a run of hours can use. */
     private static final double MOST_STEPS = 12_000;
 
-    /** While the engine is off nothing is quick: longest step then, s. */
+    /** When the engine has been off for so long nothing is quick any more: longest step then, s. */
+    private static final double SETTLING = 30;
+
     private static final double WAITING_STEP = 2;
     /** Engine speed below which the charge stands, rad/s. */
     private static final double STANDING = 1;
@@ -157,14 +160,24 @@ public final class EnduranceRun {
         return new EnduranceRun(system, duty, sensor, step).walk(duty);
     }
 
-    /** Lengths of all steps: each run and each wait in equal ones. */
+    /** Lengths of all steps: equal ones in each run; in each wait first those in which hot metal and water come together, then longer ones. */
     private static double[] steps(Duty duty, double step) {
-        int inRun = (int) Math.max(1, Math.ceil(duty.runLength() / step - 1e-9));
-        int inWait = (int) Math.ceil(duty.waitTime() / Math.max(step, WAITING_STEP) - 1e-9);
-        double[] steps = new double[duty.repeats() * inRun + (duty.repeats() - 1) * inWait];
-        for (int i = 0; i < steps.length; i++) {
-            steps[i] = i % (inRun + inWait) < inRun ? duty.runLength() / inRun : duty.waitTime() / inWait;
+        double[] run = equal(duty.runLength(), step);
+        double settling = Math.min(SETTLING, duty.waitTime());
+        double[] first = equal(settling, Math.max(step, LONGEST_STEP));
+        double[] then = equal(duty.waitTime() - settling, Math.max(step, WAITING_STEP));
+        double[] cycle =
+                Stream.of(first, then, run).flatMapToDouble(Arrays::stream).toArray();
+        double[] all = Arrays.copyOf(run, run.length + (duty.repeats() - 1) * cycle.length);
+        for (int k = run.length; k < all.length; k += cycle.length) {
+            System.arraycopy(cycle, 0, all, k, cycle.length);
         }
+        return all;
+    }
+
+    private static double[] equal(double length, double step) {
+        double[] steps = new double[(int) Math.ceil(length / step - 1e-9)];
+        Arrays.fill(steps, length / steps.length);
         return steps;
     }
 

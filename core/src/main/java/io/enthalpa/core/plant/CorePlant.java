@@ -103,11 +103,13 @@ public final class CorePlant {
     }
 
     /**
-     * Moves the metal on by one step; a standing charge neither brings nor takes heat.
+     * Moves the metal on by a step or a part of one; a standing charge neither brings nor takes heat.
      *
+     * @param weight   of that part in the step
      * @param pressure Pa absolute of the charge
      */
-    void advance(int i, double dt, boolean running, double pressure, InletAir met, OperatingPoint point) {
+    void advance(
+            int i, double weight, double dt, boolean running, double pressure, InletAir met, OperatingPoint point) {
         double m = running ? seenFlow : 0;
         double inlet = running ? seenIn : charge;
         ColdStream stream = loop != null ? core.part(loop.stream()) : core.streamAt(met, met.inlet(), point.speed());
@@ -126,9 +128,9 @@ public final class CorePlant {
         in[i] = inlet;
         out[i] = charge;
         flow[i] = m;
-        condensate[i] = field.condensed();
-        cold.in()[i] = coldInlet;
-        cold.out()[i] = coldInlet + field.heatOut() / dt / coldRate;
+        condensate[i] += weight * field.condensed();
+        cold.in()[i] += weight * coldInlet;
+        cold.out()[i] += weight * (coldInlet + field.heatOut() / dt / coldRate);
         cold.airIn()[i] = met.inlet();
         cold.air()[i] = met.speed();
         if (loop != null) {
@@ -136,19 +138,19 @@ public final class CorePlant {
         } else {
             rejected += field.heatOut();
             toAir = field.heatOut() / dt;
-            cold.rejected()[i] = toAir;
+            cold.rejected()[i] += weight * toAir;
         }
     }
 
     /** Writes down how its water stands after the step: of what radiator and chiller took its part by the heat it brought. */
-    void note(int i, OperatingPoint point) {
+    void note(int i, double weight, OperatingPoint point) {
         if (loop == null) {
             return;
         }
         int members = core.loop().members().cores().size();
         double all = loop.given();
         double part = members == 1 ? 1 : all > 0 ? Math.max(field.heatOut(), 0) / all : 1.0 / members;
-        loop.note(cold, i, part, core.loop().share(core.member()), point);
+        loop.note(cold, i, weight, part, core.loop().share(core.member()), point);
     }
 
     /** What may come out of the charge: nothing as long as no metal can be colder than its dew point. */

@@ -62,21 +62,45 @@ public final class CorePlants {
      */
     public void advance(
             int i, double dt, boolean running, double pressure, double bay, InletAir[] met, OperatingPoint point) {
+        int parts = parts(dt, point);
+        for (int part = 0; part < parts; part++) {
+            part(i, 1.0 / parts, dt / parts, running, pressure, bay, met, point);
+        }
+    }
+
+    /** @return in how many the step has to be walked so that no loop's water passes more than it has under way */
+    private int parts(double dt, OperatingPoint point) {
+        double parts = 1;
         for (LoopPlant loop : loops) {
-            if (loop != null) {
-                loop.begin(dt, bay, point);
+            parts = loop == null ? parts : Math.max(parts, Math.ceil(dt / loop.longestStep(point)));
+        }
+        return (int) parts;
+    }
+
+    private void part(
+            int i,
+            double weight,
+            double dt,
+            boolean running,
+            double pressure,
+            double bay,
+            InletAir[] met,
+            OperatingPoint point) {
+        for (int k = 0; k < loops.length; k++) {
+            if (loops[k] != null) {
+                loops[k].begin(dt, bay, running, met[k], point);
             }
         }
         for (int k : byStage) {
-            cores.get(k).advance(i, dt, running, pressure, met[k], point);
+            cores.get(k).advance(i, weight, dt, running, pressure, met[k], point);
         }
         for (int k = 0; k < loops.length; k++) {
             if (loops[k] != null) {
-                loops[k].end(running, met[k], point);
+                loops[k].end();
             }
         }
         for (int k = 0; k < loops.length; k++) {
-            cores.get(k).note(i, point);
+            cores.get(k).note(i, weight, point);
             toAir[k] = loops[k] != null ? loops[k].toAir() : cores.get(k).toAir();
         }
     }

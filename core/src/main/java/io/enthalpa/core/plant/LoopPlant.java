@@ -20,9 +20,7 @@ final class LoopPlant {
     private double rate;
     private double feed;
     private double dt;
-    private double before;
     private boolean chills;
-    private double rejected;
 
     LoopPlant(CoolingLoop loop, double outside, double start, Perturbation perturbation) {
         this.loop = loop;
@@ -42,14 +40,27 @@ final class LoopPlant {
         return loop;
     }
 
-    /** Sends the water on its way. @param bay K of the air round it */
-    void begin(double step, double bay, OperatingPoint point) {
-        dt = step;
-        water.standIn(bay);
-        before = water.stored();
+    /** Hears what a step will be like. @return s that it may be walked in at most, in parts of it */
+    double longestStep(OperatingPoint point) {
         stream = loop.stream(water.out(), point.speed());
         rate = Math.max(stream.capacityRate(), CoolingLoop.LEAST_RATE);
-        feed = water.feed(dt, rate);
+        return water.longestStep(rate);
+    }
+
+    /** Sends the water on its way. @param bay K of the air round it @param met the air at its radiator */
+    void begin(double step, double bay, boolean running, InletAir met, OperatingPoint point) {
+        dt = step;
+        ChillerSpec chiller = loop.spec().chiller().orElse(null);
+        chills = chiller != null && chiller.worksAt(running ? point.boost() : 0) && (running || chiller.whileWaiting());
+        water.standIn(bay);
+        feed = water.send(new WaterSide.Step(
+                dt,
+                rate,
+                loop.radiatorSides(met, stream, water.out()),
+                met.inlet(),
+                chills ? chiller.slope(outside) * chillerFactor : 0,
+                chills ? chiller.zeroAt() : 0,
+                chills ? chiller.coldest() : 0));
         Arrays.fill(given, 0);
     }
 
@@ -81,27 +92,14 @@ final class LoopPlant {
         return sum;
     }
 
-    /** What the water did not keep, radiator, chiller and overboard took. */
-    void end(boolean running, InletAir met, OperatingPoint point) {
-        RadiatorMetal.Sides radiator = loop.radiatorSides(met, stream, water.out());
-        ChillerSpec chiller = loop.spec().chiller().orElse(null);
-        chills = chiller != null && chiller.worksAt(running ? point.boost() : 0) && (running || chiller.whileWaiting());
-        double heat = given() / dt;
-        water.advance(
-                dt,
-                heat,
-                rate,
-                radiator,
-                met.inlet(),
-                chills ? chiller.slope(outside) * chillerFactor : 0,
-                chills ? chiller.zeroAt() : 0,
-                chills ? chiller.coldest() : 0);
-        rejected += heat * dt - (water.stored() - before);
+    /** All cores have given their heat. */
+    void end() {
+        water.take(given() / dt);
     }
 
     /** Another run begins. */
     void newRun() {
-        rejected += water.refill();
+        water.refill();
     }
 
     double stored() {
@@ -110,7 +108,7 @@ final class LoopPlant {
 
     /** @return J for good, so far */
     double rejected() {
-        return rejected;
+        return water.rejected();
     }
 
     /** @return W given to the air by the radiator, mean of the last step */
@@ -118,14 +116,19 @@ final class LoopPlant {
         return water.toAir();
     }
 
-    /** Writes down how it stands after a step. @param part of its heat that came from the core whose trace this is */
-    void note(CoreTrace.Cold cold, int i, double part, double share, OperatingPoint point) {
+    /**
+     * Writes down how it stands after a step or a part of one.
+     *
+     * @param weight of that part
+     * @param part   of its heat that came from the core whose trace this is
+     */
+    void note(CoreTrace.Cold cold, int i, double weight, double part, double share, OperatingPoint point) {
         cold.water()[i] = loop.waterFlow(water.out(), point.speed()) * share;
         cold.tank()[i] = water.out();
         cold.ice()[i] = water.ice();
-        cold.chilled()[i] = water.chilled() * part;
+        cold.chilled()[i] += weight * water.chilled() * part;
         cold.chills()[i] = chills;
         cold.pump()[i] = loop.isPumped(point.speed());
-        cold.rejected()[i] = water.toAir() * part;
+        cold.rejected()[i] += weight * water.toAir() * part;
     }
 }

@@ -1,5 +1,7 @@
 package io.enthalpa.core.plant;
 
+import io.enthalpa.core.waterloop.IceSpec;
+
 /**
  * Water under way in a hose: what goes in comes out in the same order, later by volume over flow. Parcels of one temperature each; neighbours that
  * hardly differ are one parcel.
@@ -23,12 +25,8 @@ final class PlugFlow {
         }
     }
 
-    /** @param amount J/K that enters and leaves @param in K @return K of what left, mean */
-    double push(double amount, double in) {
-        if (!(amount > 0)) {
-            return count == 0 ? in : temperature[first];
-        }
-        append(amount, in);
+    /** What comes out first. @param amount J/K, no more than is in it @return K of it, mean */
+    double draw(double amount) {
         double left = amount;
         double heat = 0;
         while (left > 0 && count > 0) {
@@ -44,9 +42,16 @@ final class PlugFlow {
         return heat / (amount - left);
     }
 
-    private void append(double amount, double in) {
+    /** Lets in as much as leaves. @param amount J/K, above 0 @param in K @return K of what left, mean */
+    double push(double amount, double in) {
+        append(amount, in);
+        return draw(amount);
+    }
+
+    /** @param amount J/K that comes in, above 0 @param in K */
+    void append(double amount, double in) {
         int last = (first + count - 1) % capacity.length;
-        if (count > 1 && Math.abs(temperature[last] - in) < SAME) {
+        if (count > 0 && Math.abs(temperature[last] - in) < SAME) {
             temperature[last] += (in - temperature[last]) * amount / (capacity[last] + amount);
             capacity[last] += amount;
             return;
@@ -72,12 +77,12 @@ final class PlugFlow {
         first = 0;
     }
 
-    /** @return J above 0 K */
+    /** @return J over 0 °C */
     double stored() {
         double sum = 0;
         for (int i = 0; i < count; i++) {
             int k = (first + i) % capacity.length;
-            sum += capacity[k] * temperature[k];
+            sum += capacity[k] * (temperature[k] - IceSpec.MELTING);
         }
         return sum;
     }

@@ -2,6 +2,7 @@ package io.enthalpa.core.plant;
 
 import io.enthalpa.core.exchanger.ChargeCooler;
 import io.enthalpa.core.exchanger.HeatTransfer;
+import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.RadiatorSpec;
 
 /** The metal of a loop's radiator while a run goes on: of one temperature, between water and cooling air. */
@@ -55,8 +56,9 @@ public final class RadiatorMetal {
         return temperature;
     }
 
+    /** @return J over 0 °C */
     double stored() {
-        return capacity * temperature;
+        return capacity * (temperature - IceSpec.MELTING);
     }
 
     /** @return W given to the air, mean of the last step */

@@ -1,6 +1,7 @@
 package io.enthalpa.core.endurance;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
 import io.enthalpa.core.Loops;
@@ -13,13 +14,17 @@ import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.plant.CoreTrace;
 import io.enthalpa.core.steady.ChargeSystem;
 import io.enthalpa.core.waterloop.ChillerSpec;
+import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.LoopPiece;
 import io.enthalpa.core.waterloop.PumpSpec;
+import io.enthalpa.core.waterloop.TankSpec;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** What fan, pump and chiller do while a run goes on. */
 class StateTraceTest {
@@ -66,6 +71,44 @@ class StateTraceTest {
                 .as("and the next run begins cooler")
                 .isLessThan(standing.core().coldIn()[again] - 1);
         assertThat(standing.audit().error()).isLessThan(0.005);
+    }
+
+    /**
+     * Two runs and the wait between them, as repeats or as one table with rows at rest: what happens is the same. The wait is walked in steps forty times
+     * as long as the run, so that heat that comes or goes with the length of a step shows.
+     */
+    @ParameterizedTest
+    @ValueSource(booleans = {false, true})
+    void sameDutyWrittenTwoWaysEndsTheSame(boolean baffled) {
+        Loops l = new Loops();
+        l.tank = Optional.of(new TankSpec(8e-3, baffled, OptionalDouble.empty(), IceSpec.NONE, false));
+        Duty spelled = new Duty(
+                "spelled",
+                true,
+                20,
+                1,
+                0,
+                List.of(
+                        new DutyPoint(0, POINT.speed(), POINT.boost(), 5),
+                        new DutyPoint(60, POINT.speed(), POINT.boost(), 25),
+                        new DutyPoint(60.001, 0, 0, 0),
+                        new DutyPoint(180, 0, 0, 0),
+                        new DutyPoint(180.001, POINT.speed(), POINT.boost(), 5),
+                        new DutyPoint(240, POINT.speed(), POINT.boost(), 25)));
+        ChargeSystem system = l.systems().system();
+        Trace twice = EnduranceRun.run(system, TWICE, 0.05);
+        Trace once = EnduranceRun.run(system, spelled, 0.05);
+        EnergyAudit a = twice.audit();
+        EnergyAudit b = once.audit();
+        assertThat(a.stored()).isCloseTo(b.stored(), within(2e3));
+        assertThat(a.rejected()).isCloseTo(b.rejected(), withinPercentage(0.3));
+        assertThat(a.error()).isLessThan(5e-4);
+        assertThat(b.error()).isLessThan(5e-4);
+        for (double time : new double[] {70, 120, 178, 190, 239}) {
+            assertThat(twice.core().cold().tank()[at(twice, time)])
+                    .as("tank at %.0f s", time)
+                    .isCloseTo(once.core().cold().tank()[at(once, time)], within(0.2));
+        }
     }
 
     @Test

@@ -105,8 +105,8 @@ class RadiatorMetalTest {
         WaterSide water = new WaterSide(new Loops().spec(), 340, 300, 1, 4000, 0);
         double stored = water.stored();
         for (int i = 0; i < 400; i++) {
-            water.feed(0.25, 1200);
-            water.advance(0.25, 0, 1200, new RadiatorMetal.Sides(900, 0.1), 300, 0, 0, 0);
+            water.send(new WaterSide.Step(0.25, 1200, new RadiatorMetal.Sides(900, 0.1), 300, 0, 0, 0));
+            water.take(0);
         }
         assertThat(water.stored()).isCloseTo(stored, within(500.0));
         assertThat(water.out()).isCloseTo(340, within(0.2));
@@ -125,8 +125,9 @@ class RadiatorMetalTest {
     /** s until the tank feels a load that begins at once. */
     private static double arrives(WaterSide water, double rate) {
         for (int i = 1; ; i++) {
-            water.feed(0.1, rate);
-            water.advance(0.1, 10e3, rate, 0, 300, 0, 0, 0);
+            water.send(
+                    new WaterSide.Step(0.1, rate, new RadiatorMetal.Sides(0, Double.POSITIVE_INFINITY), 300, 0, 0, 0));
+            water.take(10e3);
             if (water.out() > 300.01) {
                 return 0.1 * i;
             }

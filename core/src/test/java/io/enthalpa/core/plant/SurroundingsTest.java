@@ -303,8 +303,8 @@ class SurroundingsTest {
         water.standIn(330);
         double before = water.stored();
         for (int i = 0; i < 1800; i++) {
-            water.feed(1, 500);
-            water.advance(1, 0, 500, 0, 300, 0, 0, 0);
+            water.send(new WaterSide.Step(1, 500, new RadiatorMetal.Sides(0, Double.POSITIVE_INFINITY), 300, 0, 0, 0));
+            water.take(0);
         }
         double at = 315;
         double capacity = l.volume * Water.density(at) * Water.heatCapacity(at);

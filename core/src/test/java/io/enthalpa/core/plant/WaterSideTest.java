@@ -38,8 +38,9 @@ class WaterSideTest {
         double start = water.stored();
         double seconds = 0;
         while (water.ice() > 0 && seconds < 1e4) {
-            water.feed(0.1, 2000);
-            water.advance(0.1, heat, 2000, 0, 300, 0, 0, 0);
+            water.send(
+                    new WaterSide.Step(0.1, 2000, new RadiatorMetal.Sides(0, Double.POSITIVE_INFINITY), 300, 0, 0, 0));
+            water.take(heat);
             seconds += 0.1;
         }
         assertThat(water.stored() - start)
@@ -62,7 +63,9 @@ class WaterSideTest {
         double rate = 1300;
         double radiator = 400;
         for (int i = 0; i < Math.round(60 / dt); i++) {
-            water.advance(dt, 9e3, rate, radiator, 300, 0, 0, 0);
+            water.send(new WaterSide.Step(
+                    dt, rate, new RadiatorMetal.Sides(radiator, Double.POSITIVE_INFINITY), 300, 0, 0, 0));
+            water.take(9e3);
         }
         double limit = 300 + 9e3 * (1 / radiator - 1 / rate);
         assertThat(water.out()).isCloseTo(limit + (300 - limit) * Math.exp(-radiator * 60 / capacity), within(1e-6));
@@ -74,10 +77,12 @@ class WaterSideTest {
         WaterSide mixed = iceWater(0.001, 20e-3, false);
         WaterSide baffled = iceWater(0.001, 20e-3, true);
         for (int i = 0; i < 40; i++) {
-            mixed.feed(0.5, 2000);
-            baffled.feed(0.5, 2000);
-            mixed.advance(0.5, 30e3, 2000, 0, 300, 0, 0, 0);
-            baffled.advance(0.5, 30e3, 2000, 0, 300, 0, 0, 0);
+            mixed.send(
+                    new WaterSide.Step(0.5, 2000, new RadiatorMetal.Sides(0, Double.POSITIVE_INFINITY), 300, 0, 0, 0));
+            mixed.take(30e3);
+            baffled.send(
+                    new WaterSide.Step(0.5, 2000, new RadiatorMetal.Sides(0, Double.POSITIVE_INFINITY), 300, 0, 0, 0));
+            baffled.take(30e3);
         }
         assertThat(baffled.out()).isLessThan(mixed.out() - 2);
     }
@@ -100,8 +105,9 @@ class WaterSideTest {
                 Optional.empty());
         WaterSide water = new WaterSide(spec, 313.15, 300);
         for (int i = 0; i < 4000; i++) {
-            water.feed(0.1, 1400);
-            water.advance(0.1, 0, 1400, 0, 300, 0, 0, 0);
+            water.send(
+                    new WaterSide.Step(0.1, 1400, new RadiatorMetal.Sides(0, Double.POSITIVE_INFINITY), 300, 0, 0, 0));
+            water.take(0);
         }
         assertThat(water.ice()).isZero();
         double c = Water.heatCapacity(315);
