@@ -15,13 +15,17 @@ import java.util.List;
 final class Chain {
     /** Bores that differ by less than this share are the same tube. */
     private static final double SAME_BORE = 0.005;
+    /** Moles for each mole of dry air. */
+    private static final double SAME_VAPOUR = 1e-12;
+
+    private static final double WATER_MOLAR_MASS = 18.01528e-3;
 
     final List<PathElement> elements;
     private final int size;
     final double[] pressure;
     final double[] temperature;
-    /** Share of the volume that sprayed vapour takes from the air. */
-    final double[] displaced;
+    /** The charge with its vapour: sprays add to it, cores take from it. */
+    final HumidAir[] gas;
 
     final Legs[] legs;
     /** Of the step of bore in front of each piece, on the head of the smaller bore; 0 where there is none. */
@@ -52,7 +56,7 @@ final class Chain {
         size = n;
         pressure = new double[n + 1];
         temperature = new double[n + 1];
-        displaced = new double[n + 1];
+        gas = new HumidAir[n + 1];
         legs = new Legs[n];
         stepLoss = new double[n];
         stepBore = new double[n];
@@ -128,13 +132,23 @@ final class Chain {
         return temperature[size()];
     }
 
-    void start(double p, double t, double gone) {
-        pressure[0] = p;
-        temperature[0] = t;
-        displaced[0] = gone;
+    /** @return the charge behind it, with its vapour */
+    HumidAir gasOut() {
+        return gas[size()];
     }
 
-    /** @param m kg/s @return false when the air chokes on the way */
+    /** @return kg of outside air in each m3 behind it */
+    double airDensityOut() {
+        return gasOut().density(pressureOut(), temperatureOut()) / march.mass(gasOut());
+    }
+
+    void start(double p, double t, HumidAir charge) {
+        pressure[0] = p;
+        temperature[0] = t;
+        gas[0] = charge;
+    }
+
+    /** @param m kg/s of outside air @return false when the air chokes on the way */
     boolean pass(double m) {
         for (int i = 0; i < size(); i++) {
             if (!passOne(i, m) || !(pressure[i + 1] > 0)) {
@@ -145,24 +159,43 @@ final class Chain {
         return true;
     }
 
-    private boolean passOne(int i, double m) {
+    private boolean passOne(int i, double air) {
         PathElement element = elements.get(i);
+        double m = air * march.mass(gas[i]);
         temperature[i + 1] = wallNumber[i] < 0 || element == march.free
                 ? temperature[i]
-                : march.cooling.behindWall(wallNumber[i], march.air, m, temperature[i]);
-        displaced[i + 1] = displaced[i];
+                : march.cooling.behindWall(wallNumber[i], gas[i], m, temperature[i]);
         double entry = pressure[i];
         if (stepLoss[i] > 0 && element != march.free) {
-            boolean through = march.state.set(march.air, entry, temperature[i], m, area(stepBore[i]));
+            boolean through = march.state.set(gas[i], entry, temperature[i], m, area(stepBore[i]));
             if (!through || stepLoss[i] * march.state.head() > 0.5 * entry) {
                 march.chokedAt = elements.get(elements.get(i - 1).bore() < element.inletBore() ? i - 1 : i);
                 return false;
             }
             pressure[i] = entry - stepLoss[i] * march.state.head();
         }
-        boolean passed = passPiece(element, i, m);
+        HumidAir before = gas[i + 1];
+        gas[i + 1] = gas[i];
+        boolean passed =
+                element instanceof PathElement.Parallel ? legs[i].pass(this, i, air, before) : passPiece(element, i, m);
+        if (element != march.free && element instanceof PathElement.Core) {
+            double out = march.cooling.condensed(coreNumber[i]) / WATER_MOLAR_MASS / march.dryMoles(air);
+            gas[i + 1] =
+                    out > 0 ? carrying(gas[i], before, Math.max(gas[i].water() - out, 0), gas[i].methanol()) : gas[i];
+        } else if (passed && element != march.free && element instanceof PathElement.Injection injection) {
+            HumidAir behind = spray(injection, i, m);
+            gas[i + 1] = carrying(behind, before, behind.water(), behind.methanol());
+        }
         pressure[i] = entry;
         return passed;
+    }
+
+    /** @param before what went out the last time: kept where it carries the same @return the charge with so many moles of vapour for each of dry air */
+    static HumidAir carrying(HumidAir gas, HumidAir before, double water, double methanol) {
+        boolean same = before != null
+                && Math.abs(before.water() - water) < SAME_VAPOUR
+                && Math.abs(before.methanol() - methanol) < SAME_VAPOUR;
+        return same ? before : gas.carrying(water, methanol);
     }
 
     /** @param blown outlet over inlet pressure of a blower @return Pa that its pieces took in a solved chain, without what blowers gave */
@@ -178,7 +211,7 @@ final class Chain {
 
     /** @return Pa that the step of bore in front of a piece takes in a solved chain */
     double stepLossAt(int i, double m) {
-        return stepLoss[i] > 0 && march.state.set(march.air, pressure[i], temperature[i], m, area(stepBore[i]))
+        return stepLoss[i] > 0 && march.state.set(gas[i], pressure[i], temperature[i], m, area(stepBore[i]))
                 ? stepLoss[i] * march.state.head()
                 : 0;
     }
@@ -187,7 +220,7 @@ final class Chain {
         double p = pressure[i];
         double t = temperature[i];
         boolean free = element == march.free;
-        HumidAir air = march.air;
+        HumidAir air = gas[i];
         if (element instanceof PathElement.Blower blower) {
             passBlower(blower.spec(), i, m);
         } else if (element instanceof PathElement.Filter filter) {
@@ -205,15 +238,8 @@ final class Chain {
                 return false;
             }
             pressure[i + 1] = free ? p : p - march.state.head();
-        } else if (element instanceof PathElement.Parallel) {
-            return legs[i].pass(this, i, m);
         } else {
-            if (!(free ? keep(i) : passPipe(fixedLoss[i], i, m))) {
-                return false;
-            }
-            if (element instanceof PathElement.Injection injection && !free) {
-                spray(injection, i, m);
-            }
+            return free ? keep(i) : passPipe(fixedLoss[i], i, m);
         }
         return true;
     }
@@ -229,7 +255,7 @@ final class Chain {
         double most = spec.mostRatio(m, p, t);
         march.mostRatio = Math.min(march.mostRatio, most / march.ratioFactor);
         double ratio = march.atLimit ? most : march.ratio * march.ratioFactor;
-        temperature[i + 1] = BlowerSpec.outletTemperature(march.air, t, ratio, spec.efficiencyAt(m, p, t, ratio));
+        temperature[i + 1] = BlowerSpec.outletTemperature(gas[i], t, ratio, spec.efficiencyAt(m, p, t, ratio));
         pressure[i + 1] = p * ratio;
         march.blowerFlow = m;
         march.blowerPressure = p;
@@ -241,9 +267,9 @@ final class Chain {
         double p = pressure[i];
         double out = temperature[i + 1];
         double mean = (temperature[i] + out) / 2;
-        double densityIn = march.air.density(p, temperature[i]);
+        double densityIn = gas[i].density(p, temperature[i]);
         CoreModel core = model[i];
-        double loss = core.loss(m, densityIn, march.air.density(p, out), mean);
+        double loss = core.loss(m, densityIn, gas[i].density(p, out), mean);
         if (loss > 0.5 * p) {
             return false;
         }
@@ -252,11 +278,11 @@ final class Chain {
         return true;
     }
 
-    private void spray(PathElement.Injection injection, int i, double m) {
+    private HumidAir spray(PathElement.Injection injection, int i, double m) {
         double outside = march.ambient.pressure();
         InjectionCooling cooling = InjectionCooling.of(
                 injection.spec(),
-                march.air,
+                gas[i],
                 m,
                 temperature[i],
                 pressure[i + 1],
@@ -265,7 +291,7 @@ final class Chain {
                 sprayedTo[i]);
         sprayedTo[i] = cooling.temperature();
         temperature[i + 1] = cooling.temperature();
-        displaced[i + 1] = 1 - (1 - displaced[i]) * (1 - cooling.displaced());
+        return cooling.gas();
     }
 
     /** Loss on the velocity head at the middle of the run: one correction of the inlet estimate. */
@@ -273,13 +299,13 @@ final class Chain {
         double p = pressure[i];
         double t = (temperature[i] + temperature[i + 1]) / 2;
         FlowState state = march.state;
-        if (!state.set(march.air, p, t, m, pipe.area())) {
+        if (!state.set(gas[i], p, t, m, pipe.area())) {
             return false;
         }
-        double reynolds = 4 * m / (Math.PI * pipe.bore() * march.air.viscosity(state.temperature));
+        double reynolds = 4 * m / (Math.PI * pipe.bore() * gas[i].viscosity(state.temperature));
         double k = pipe.coefficient(reynolds);
         double loss = k * state.head();
-        if (loss > 0.5 * p || !state.set(march.air, p - loss / 2, t, m, pipe.area())) {
+        if (loss > 0.5 * p || !state.set(gas[i], p - loss / 2, t, m, pipe.area())) {
             return false;
         }
         pressure[i + 1] = p - k * state.head();

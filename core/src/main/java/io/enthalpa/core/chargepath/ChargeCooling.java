@@ -17,6 +17,11 @@ public interface ChargeCooling {
      */
     double outletTemperature(int core, HumidAir air, double flow, double inlet);
 
+    /** @return kg/s of water that came out of the charge in a core when it was last asked */
+    default double condensed(int core) {
+        return 0;
+    }
+
     /**
      * @param wall   which of the path's walls, from 0, in the order of {@link ChargePath#walls()}
      * @param flow   kg/s of charge

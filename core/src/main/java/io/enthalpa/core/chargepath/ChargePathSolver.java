@@ -84,7 +84,7 @@ public final class ChargePathSolver {
         this.chain = new Chain(path.elements(), march, path, 0, 0, Double.NaN);
         this.sprays = path.sprays();
         this.lastBlower = path.blowers().get(path.blowers().size() - 1);
-        chain.start(path.ambient().pressure(), path.ambient().temperature(), 0);
+        chain.start(path.ambient().pressure(), path.ambient().temperature(), air);
     }
 
     /**
@@ -212,21 +212,19 @@ public final class ChargePathSolver {
     private double demand(double manifold) {
         Legs last = chain.legs[chain.size() - 1];
         if (last == null || !last.endsInBanks()) {
-            return path.engine().airDemand(air, manifold, chain.temperatureOut(), point.speed())
-                    * (1 - chain.displaced[chain.size()]);
+            return demand(chain, manifold);
         }
         double sum = 0;
         for (Chain bank : last.chain) {
-            sum += path.engine()
-                            .airDemand(
-                                    air,
-                                    manifold * bank.pressureOut() / chain.pressureOut(),
-                                    bank.temperatureOut(),
-                                    point.speed())
-                    / 2
-                    * (1 - bank.displaced[bank.size()]);
+            sum += demand(bank, manifold * bank.pressureOut() / chain.pressureOut()) / 2;
         }
         return sum;
+    }
+
+    /** @return kg/s of outside air: vapour beside it takes its part of the cylinders */
+    private double demand(Chain of, double manifold) {
+        return path.engine().airDemand(of.gasOut(), manifold, of.temperatureOut(), point.speed())
+                / march.mass(of.gasOut());
     }
 
     private boolean newton() {

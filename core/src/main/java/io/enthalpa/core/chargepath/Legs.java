@@ -1,5 +1,6 @@
 package io.enthalpa.core.chargepath;
 
+import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.loss.JunctionLoss;
 
 /**
@@ -28,6 +29,8 @@ final class Legs {
     private final boolean ownAir;
     private final boolean banks;
     private final double commonArea;
+    /** The charge of both together. */
+    private HumidAir mixed;
 
     Legs(PathElement.Parallel spec, March march, ChargePath path, int firstCore, int firstWall, double boreBefore) {
         this.spec = spec;
@@ -58,21 +61,22 @@ final class Legs {
         return banks;
     }
 
-    /** @return false when the air chokes in either leg at every share */
-    boolean pass(Chain outer, int i, double m) {
+    /** @param m kg/s of outside air @param before the charge behind it the last time @return false when the air chokes in either leg at every share */
+    boolean pass(Chain outer, int i, double m, HumidAir before) {
+        mixed = before;
         return blown ? passBlown(outer, i, m) : passShared(outer, i, m);
     }
 
     private boolean passBlown(Chain outer, int i, double m) {
         double p = outer.pressure[i];
         double t = outer.temperature[i];
-        double gone = outer.displaced[i];
-        if (!passLeg(0, 0.5, m, p, t, gone)) {
+        HumidAir gas = outer.gas[i];
+        if (!passLeg(0, 0.5, m, p, t, gas)) {
             return false;
         }
         for (int k = 0; k < 30; k++) {
             march.ratioFactor = ratioFactor;
-            boolean passed = passLeg(1, 0.5, m, p, t, gone);
+            boolean passed = passLeg(1, 0.5, m, p, t, gas);
             march.ratioFactor = 1;
             if (!passed) {
                 return false;
@@ -95,15 +99,15 @@ final class Legs {
     private boolean passShared(Chain outer, int i, double m) {
         double p = outer.pressure[i];
         double t = outer.temperature[i];
-        double gone = outer.displaced[i];
+        HumidAir gas = outer.gas[i];
         double low = LEAST_SHARE;
         double high = 1 - LEAST_SHARE;
         double s = Math.max(low, Math.min(high, share));
         double before = Double.NaN;
         double errorBefore = Double.NaN;
         for (int k = 0; k < 60; k++) {
-            boolean first = passLeg(0, s, m, p, t, gone);
-            boolean second = first && passLeg(1, 1 - s, m, p, t, gone);
+            boolean first = passLeg(0, s, m, p, t, gas);
+            boolean second = first && passLeg(1, 1 - s, m, p, t, gas);
             double next;
             if (!second) {
                 high = first ? high : s;
@@ -133,16 +137,16 @@ final class Legs {
         return false;
     }
 
-    private boolean passLeg(int leg, double part, double m, double p, double t, double gone) {
+    private boolean passLeg(int leg, double part, double m, double p, double t, HumidAir gas) {
         splitLoss[leg] = 0;
         if (!ownAir) {
-            if (!march.state.set(march.air, p, t, m, commonArea)) {
+            if (!march.state.set(gas, p, t, m * march.mass(gas), commonArea)) {
                 return false;
             }
             double speed = part * commonArea / Chain.area(spec.legs().get(leg).inletBore());
             splitLoss[leg] = JunctionLoss.split(speed, spec.splitAngle()) * march.state.head();
         }
-        chain[leg].start(p - splitLoss[leg], t, gone);
+        chain[leg].start(p - splitLoss[leg], t, gas);
         return p - splitLoss[leg] > 0 && chain[leg].pass(part * m);
     }
 
@@ -155,7 +159,8 @@ final class Legs {
         };
         double momentum = (s * speed[0] + (1 - s) * speed[1]) * Math.cos(spec.mergeAngle());
         double mean = (chain[0].pressureOut() + chain[1].pressureOut()) / 2;
-        if (!march.state.set(march.air, mean, mix(s), m, area)) {
+        double t = mix(s);
+        if (!march.state.set(mixed, mean, t, m * march.mass(mixed), area)) {
             mergeLoss[0] = mergeLoss[1] = mean;
             return chain[0].pressureOut() - chain[1].pressureOut();
         }
@@ -167,8 +172,8 @@ final class Legs {
 
     /** Above zero when the first leg should carry more: its bank draws more than it brings, less what crosses over. */
     private double bankError(double s, double m) {
-        double first = chain[0].pressureOut() / chain[0].temperatureOut() * (1 - chain[0].displaced[chain[0].size()]);
-        double second = chain[1].pressureOut() / chain[1].temperatureOut() * (1 - chain[1].displaced[chain[1].size()]);
+        double first = chain[0].airDensityOut();
+        double second = chain[1].airDensityOut();
         balanceFlow = spec.balance().map(this::crossing).orElse(0.0);
         return first / (first + second) + balanceFlow / m - s;
     }
@@ -176,9 +181,10 @@ final class Legs {
     /** Through the balance tube, from the higher plenum; straight through zero so that it can be solved for. */
     private double crossing(PathElement.Balance tube) {
         double difference = chain[0].pressureOut() - chain[1].pressureOut();
-        double density = march.air.density(
-                (chain[0].pressureOut() + chain[1].pressureOut()) / 2,
-                (chain[0].temperatureOut() + chain[1].temperatureOut()) / 2);
+        double density = chain[0].gasOut()
+                .density(
+                        (chain[0].pressureOut() + chain[1].pressureOut()) / 2,
+                        (chain[0].temperatureOut() + chain[1].temperatureOut()) / 2);
         double small = 1;
         double root = Math.abs(difference) < small
                 ? difference / Math.sqrt(small)
@@ -186,18 +192,29 @@ final class Legs {
         return Chain.area(tube.bore()) * root * Math.sqrt(2 * density / tube.coefficient());
     }
 
+    /** Leaves what both make together in {@link #mixed}. @return K of it */
     private double mix(double s) {
-        double enthalpy = s * march.air.enthalpy(chain[0].temperatureOut())
-                + (1 - s) * march.air.enthalpy(chain[1].temperatureOut());
-        return march.air.temperatureAtEnthalpy(
-                enthalpy, s * chain[0].temperatureOut() + (1 - s) * chain[1].temperatureOut());
+        HumidAir first = chain[0].gasOut();
+        HumidAir second = chain[1].gasOut();
+        mixed = first == second
+                ? first
+                : Chain.carrying(
+                        first,
+                        mixed,
+                        s * first.water() + (1 - s) * second.water(),
+                        s * first.methanol() + (1 - s) * second.methanol());
+        double a = s * march.mass(first);
+        double b = (1 - s) * march.mass(second);
+        double enthalpy =
+                a * first.enthalpy(chain[0].temperatureOut()) + b * second.enthalpy(chain[1].temperatureOut());
+        return mixed.temperatureAtEnthalpy(
+                enthalpy / (a + b), s * chain[0].temperatureOut() + (1 - s) * chain[1].temperatureOut());
     }
 
     private boolean leave(Chain outer, int i, double s) {
         share = s;
         outer.temperature[i + 1] = mix(s);
-        outer.displaced[i + 1] =
-                s * chain[0].displaced[chain[0].size()] + (1 - s) * chain[1].displaced[chain[1].size()];
+        outer.gas[i + 1] = mixed;
         outer.pressure[i + 1] =
                 s * (chain[0].pressureOut() - mergeLoss[0]) + (1 - s) * (chain[1].pressureOut() - mergeLoss[1]);
         return outer.pressure[i + 1] > 0;

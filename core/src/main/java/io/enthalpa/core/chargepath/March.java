@@ -5,7 +5,9 @@ import io.enthalpa.core.fluid.HumidAir;
 /** What all pieces of a path need to know while the air is carried through them once. */
 final class March {
     final Ambient ambient;
+    /** As it comes in from outside. */
     final HumidAir air;
+
     final FlowState state = new FlowState();
     ChargeCooling cooling = ChargeCooling.NONE;
     /** Pressure ratio of every blower; ignored where {@link #atLimit}. */
@@ -35,5 +37,15 @@ final class March {
         this.ambient = ambient;
         this.air = ambient.air();
         this.bay = ambient.temperature();
+    }
+
+    /** @return kg of a charge for each kg of the outside air in it */
+    double mass(HumidAir gas) {
+        return gas == air ? 1 : gas.massPerDryMole() / air.massPerDryMole();
+    }
+
+    /** @param m kg/s of outside air @return mol/s of dry air in it */
+    double dryMoles(double m) {
+        return m / air.massPerDryMole();
     }
 }

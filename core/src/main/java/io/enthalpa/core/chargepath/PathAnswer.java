@@ -10,7 +10,6 @@ import java.util.Optional;
 /** Turns a solved march into stations and pieces with their figures. */
 final class PathAnswer {
     private final March march;
-    private final HumidAir air;
     private final FlowState state = new FlowState();
     private double shaftPower;
     private double volume;
@@ -18,7 +17,6 @@ final class PathAnswer {
 
     PathAnswer(March march) {
         this.march = march;
-        this.air = march.air;
     }
 
     /** Stations and pieces of a chain. */
@@ -59,14 +57,15 @@ final class PathAnswer {
             String name = stationName(elements, i);
             boolean still = isStill(element);
             Station station = still
-                    ? standing(element, chain.pressure[i + 1] - throttleLoss, chain.temperature[i + 1])
+                    ? standing(
+                            element, chain.gas[i + 1], chain.pressure[i + 1] - throttleLoss, chain.temperature[i + 1])
                     : station(name, chain, i + 1, flow, element.bore());
             stations.add(station);
             boosted |= element instanceof PathElement.Blower;
             pieces.add(piece(chain, i, flow, still ? stations.get(i) : station, boosted));
             boosted |= element instanceof PathElement.Parallel p
                     && p.legs().get(0).path().stream().anyMatch(PathElement.Blower.class::isInstance);
-            count(volumeOf(chain, i), boosted, chain.pressure[i + 1], chain.temperature[i + 1]);
+            count(volumeOf(chain, i), boosted, chain.gas[i + 1], chain.pressure[i + 1], chain.temperature[i + 1]);
         }
         return new Row(stations, pieces);
     }
@@ -87,14 +86,16 @@ final class PathAnswer {
 
     private PieceResult piece(Chain chain, int i, double flow, Station fastest, boolean blown) {
         PathElement element = chain.elements.get(i);
-        double heat = flow * (air.enthalpy(chain.temperature[i + 1]) - air.enthalpy(chain.temperature[i]));
+        HumidAir gas = chain.gas[i];
+        double m = flow * march.mass(gas);
+        double heat = m * (gas.enthalpy(chain.temperature[i + 1]) - gas.enthalpy(chain.temperature[i]));
         Optional<MapPoint> map = Optional.empty();
         if (element instanceof PathElement.Blower blower) {
             shaftPower += heat;
             double ratio = chain.pressure[i + 1] / chain.pressure[i];
             BlowerSpec spec = blower.spec();
             map = spec.map().isPresent() && ratio > 1
-                    ? Optional.of(spec.place(flow, chain.pressure[i], chain.temperature[i], ratio))
+                    ? Optional.of(spec.place(m, chain.pressure[i], chain.temperature[i], ratio))
                     : map;
         }
         List<LegResult> legs =
@@ -107,7 +108,7 @@ final class PathAnswer {
                 fastest.velocity(),
                 fastest.mach(),
                 volumeOf(chain, i),
-                chain.stepLossAt(i, flow),
+                chain.stepLossAt(i, m),
                 map,
                 legs);
     }
@@ -129,12 +130,12 @@ final class PathAnswer {
         return results;
     }
 
-    private void count(double held, boolean boosted, double pressure, double temperature) {
+    private void count(double held, boolean boosted, HumidAir gas, double pressure, double temperature) {
         double inside = boosted ? held : 0;
         volume += inside;
         mass += inside
-                * (air.density(pressure, temperature)
-                        - air.density(march.ambient.pressure(), march.ambient.temperature()));
+                * (gas.density(pressure, temperature)
+                        - march.air.density(march.ambient.pressure(), march.ambient.temperature()));
     }
 
     private static double volumeOf(Chain chain, int i) {
@@ -153,7 +154,9 @@ final class PathAnswer {
     }
 
     private Station station(String name, Chain chain, int i, double flow, double bore) {
-        boolean passes = state.set(air, chain.pressure[i], chain.temperature[i], flow, Chain.area(bore));
+        HumidAir gas = chain.gas[i];
+        boolean passes =
+                state.set(gas, chain.pressure[i], chain.temperature[i], flow * march.mass(gas), Chain.area(bore));
         return new Station(
                 name,
                 chain.pressure[i],
@@ -170,11 +173,11 @@ final class PathAnswer {
     private Station outside(String name, PathElement pair, Chain chain) {
         double p = chain.pressure[0];
         double t = chain.temperature[0];
-        return new Station(name, p, p, t, t, air.density(p, t), 0, 0, pair.bore());
+        return new Station(name, p, p, t, t, march.air.density(p, t), 0, 0, pair.bore());
     }
 
     /** In the plenum the air stands. */
-    private Station standing(PathElement element, double p, double t) {
-        return new Station(element.name(), p, p, t, t, air.density(p, t), 0, 0, element.bore());
+    private Station standing(PathElement element, HumidAir gas, double p, double t) {
+        return new Station(element.name(), p, p, t, t, gas.density(p, t), 0, 0, element.bore());
     }
 }

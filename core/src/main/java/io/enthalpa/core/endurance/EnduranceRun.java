@@ -43,8 +43,7 @@ public final class EnduranceRun {
                     Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., transient response"),
                     Citation.commonPractice(
                             "the run's steady end is checked against the steady solver within 1 %, its steps against an adaptive integrator within 0.2 K"))
-            .leavesOut(
-                    "What condenses is still counted in the charge behind the core; end tanks, cones and joints hold no heat.");
+            .leavesOut("What has condensed and is blown on as drops; end tanks, cones and joints hold no heat.");
     private static final int FRAMES = 60;
     /** The path is solved anew when the engine's speed has moved by more than this share, the boost by so many Pa, the charge behind the cores by so many K. */
     private static final double SAME_SPEED = 2e-3;
@@ -285,7 +284,12 @@ public final class EnduranceRun {
     private final class AsTheyStand implements ChargeCooling {
         @Override
         public double outletTemperature(int core, HumidAir gas, double flow, double inlet) {
-            return plants.cores().get(core).ask(flow, inlet);
+            return plants.cores().get(core).ask(gas, flow, inlet);
+        }
+
+        @Override
+        public double condensed(int core) {
+            return plants.cores().get(core).condensed();
         }
 
         @Override

@@ -16,16 +16,16 @@ import org.hipparchus.analysis.solvers.BrentSolver;
  * @param temperature  K behind the spray
  * @param water        kg/s of water evaporated
  * @param alcohol      kg/s of methanol evaporated
- * @param displaced    share of the mixture's volume that the new vapour takes from the air, 0 to 1
+ * @param gas          the charge behind it, with what evaporated
  * @param saturated    true when liquid is left because the charge can hold no more
  */
-public record InjectionCooling(double temperature, double water, double alcohol, double displaced, boolean saturated) {
+public record InjectionCooling(double temperature, double water, double alcohol, HumidAir gas, boolean saturated) {
     public static final Method METHOD = Method.of(
                     "injection",
                     "Water and alcohol injection",
                     "The spray takes heat from the charge until it has evaporated or the charge is saturated: each liquid's vapour pressure over its share "
                             + "of what is left, against its share of the gas. Only the stated part of the liquid has time to evaporate before the plenum. The vapour "
-                            + "takes room from the air, which the engine's air demand counts.")
+                            + "stays with the charge from there: it takes room from the air, which the engine's air demand counts, and comes out again where a core is cold enough.")
             .formula(
                     "Q = n sqrt((ppump - boost)/prated); y_i p = x_i ps_i(T); m (h(T1) - h(T2)) = sum of evaporated (L_i(T2)) + sprayed c_i (T2 - Tl)")
             .range(new ValidityRange("charge in front of the spray", 0, 200, "°C"))
@@ -34,9 +34,8 @@ public record InjectionCooling(double temperature, double water, double alcohol,
                     WaterVapour.SATURATION,
                     Citation.fromMemory("Raoult", 1887, "law of ideal solutions"))
             .leavesOut(
-                    "Water and methanol hold each other back a little more than an ideal mix; what evaporates in the cylinder, where it also helps. "
+                    "Methanol that goes into the water a core takes out; droplets that a spray in front of a core leaves. Water and methanol hold each other back a little more than an ideal mix; what evaporates in the cylinder, where it also helps. "
                             + "Temperature is predicted, not the tune: knock margin is yours to prove.");
-    private static final double DRY_MOLAR_MASS = 28.9645e-3;
     private static final double WATER_MOLAR_MASS = 18.01528e-3;
     private static final double COLDEST = 240;
     private static final double TEMPERATURE_TOLERANCE = 1e-9;
@@ -51,8 +50,8 @@ public record InjectionCooling(double temperature, double water, double alcohol,
 
     /**
      * @param spec     the spray
-     * @param air      the gas
-     * @param flow     kg/s of charge
+     * @param air      the charge in front of it
+     * @param flow     kg/s of it
      * @param inlet    K
      * @param pressure Pa absolute where it evaporates
      * @param boost    Pa above outside there, which decides the nozzle's flow
@@ -70,7 +69,7 @@ public record InjectionCooling(double temperature, double water, double alcohol,
             double near) {
         double liquid = spec.flow(boost);
         if (liquid <= 0) {
-            return new InjectionCooling(inlet, 0, 0, 0, false);
+            return new InjectionCooling(inlet, 0, 0, air, false);
         }
         double sprayedWater = liquid * (1 - spec.alcoholShare()) * Water.density(293.15);
         double sprayedAlcohol = liquid * spec.alcoholShare() * Methanol.DENSITY;
@@ -136,6 +135,7 @@ public record InjectionCooling(double temperature, double water, double alcohol,
         private final double liquidT;
         private final double gasMoles;
         private final double vapourMoles;
+        private final double alcoholVapour;
         private double water;
         private double alcohol;
         private double left;
@@ -157,10 +157,11 @@ public record InjectionCooling(double temperature, double water, double alcohol,
             this.liquidRate = liquidRate;
             this.inletEnthalpy = air.enthalpy(inlet);
             this.liquidT = liquidT;
-            double y = air.waterMoleFraction();
-            this.gasMoles = flow / ((1 - y) * DRY_MOLAR_MASS + y * WATER_MOLAR_MASS);
+            this.gasMoles = flow / air.molarMass();
             // What a charge that cold cannot hold came out in the core before.
-            this.vapourMoles = Math.min(y, WaterVapour.saturationPressure(inlet) / pressure) * gasMoles;
+            this.vapourMoles =
+                    Math.min(air.waterMoleFraction(), WaterVapour.saturationPressure(inlet) / pressure) * gasMoles;
+            this.alcoholVapour = air.methanolMoleFraction() * gasMoles;
         }
 
         /** @return W that would be left over at an outlet temperature; above zero when it must be colder still */
@@ -179,31 +180,32 @@ public record InjectionCooling(double temperature, double water, double alcohol,
             double kWater = WaterVapour.saturationPressure(t) / pressure;
             double kAlcohol = Methanol.saturationPressure(t) / pressure;
             double allWater = waterMoles + vapourMoles;
+            double allAlcohol = alcoholMoles + alcoholVapour;
             double gas = gasMoles + waterMoles + alcoholMoles;
             left = 0;
             for (int i = 0; i < 60; i++) {
                 double belowWater = left + kWater * (gas - left);
                 double belowAlcohol = left + kAlcohol * (gas - left);
-                double excess = allWater / belowWater + alcoholMoles / belowAlcohol - 1;
+                double excess = allWater / belowWater + allAlcohol / belowAlcohol - 1;
                 if (excess < 1e-12) {
                     break;
                 }
                 left += excess
                         / (allWater / (belowWater * belowWater) * (1 - kWater)
-                                + alcoholMoles / (belowAlcohol * belowAlcohol) * (1 - kAlcohol));
+                                + allAlcohol / (belowAlcohol * belowAlcohol) * (1 - kAlcohol));
             }
             water = waterMoles - (left <= 0 ? 0 : allWater * left / (left + kWater * (gas - left)));
-            alcohol = alcoholMoles - (left <= 0 ? 0 : alcoholMoles * left / (left + kAlcohol * (gas - left)));
+            alcohol = alcoholMoles - (left <= 0 ? 0 : allAlcohol * left / (left + kAlcohol * (gas - left)));
         }
 
         InjectionCooling answer(double t) {
             evaporate(t);
-            double total = gasMoles + water + alcohol;
+            double dry = gasMoles / (1 + air.water() + air.methanol());
             return new InjectionCooling(
                     t,
                     water * WATER_MOLAR_MASS,
                     alcohol * Methanol.MOLAR_MASS,
-                    Math.max(0, (water + alcohol) / total),
+                    air.carrying(Math.max(air.water() + water / dry, 0), Math.max(air.methanol() + alcohol / dry, 0)),
                     left > 1e-6 * gasMoles);
         }
     }

@@ -6,8 +6,8 @@ import io.enthalpa.core.source.Method;
 import io.enthalpa.core.source.ValidityRange;
 
 /**
- * Air with a fixed water content, as an ideal gas mixture whose heat capacity varies with temperature.
- * Immutable; one instance serves a whole charge path, as long as nothing condenses.
+ * Air with the vapour it carries, as an ideal gas mixture whose heat capacity varies with temperature.
+ * Immutable: where a spray evaporates or water comes out, the charge goes on as {@link #carrying another}.
  *
  * <p>Caloric: NASA polynomials per species. Viscosity: Lemmon &amp; Jacobsen (2004), dilute-gas term.
  * Conductivity: U.S. Standard Atmosphere (1976). The transport of dry air is used for humid air: at 3 % water by mole
@@ -31,7 +31,7 @@ public final class HumidAir {
     public static final Method METHOD = Method.of(
                     "humid-air",
                     "Humid air",
-                    "An ideal gas mixture whose water content is fixed by the weather. Heat capacity, enthalpy and entropy by the polynomials of its "
+                    "An ideal gas mixture whose water content is set by the weather; what sprays add to it and cores take out of it is carried along, as weight, as room and as heat capacity. Heat capacity, enthalpy and entropy by the polynomials of its "
                             + "species, so that nothing rests on one fixed ratio of heat capacities.")
             .formula(
                     "cp = R sum y_i (a0 + a1 T + a2 T^2 + a3 T^3 + a4 T^4); viscosity by the dilute gas term; k = 2.64638e-3 T^1.5 / (T + 245.4 10^(-12/T))")
@@ -46,7 +46,7 @@ public final class HumidAir {
     private static final double[] VISCOSITIES = java.util.stream.IntStream.rangeClosed(0, 300)
             .mapToDouble(i -> exactViscosity(TABLE_FROM + i * TABLE_STEP))
             .toArray();
-    public static final HumidAir DRY = new HumidAir(0);
+    public static final HumidAir DRY = new HumidAir(0, 0);
 
     /** Quotients of the integrated polynomials: multiplied, for they stand in every step of every run. */
     private static final double HALF = 0.5;
@@ -56,14 +56,18 @@ public final class HumidAir {
     private static final double FIFTH = 0.2;
 
     private final double waterMoleFraction;
+    private final double methanolMoleFraction;
     private final double gasConstant;
     private final double[] cpCoefficients = new double[5];
 
-    private HumidAir(double waterMoleFraction) {
+    private HumidAir(double waterMoleFraction, double methanolMoleFraction) {
         this.waterMoleFraction = waterMoleFraction;
-        double dry = 1 - waterMoleFraction;
+        this.methanolMoleFraction = methanolMoleFraction;
+        double dry = 1 - waterMoleFraction - methanolMoleFraction;
         double molarMass = 0;
-        double[] share = {0.78084 * dry, 0.20946 * dry, 0.00930 * dry, 0.00040 * dry, waterMoleFraction};
+        double[] share = {
+            0.78084 * dry, 0.20946 * dry, 0.00930 * dry, 0.00040 * dry, waterMoleFraction, methanolMoleFraction
+        };
         IdealGasSpecies[] species = IdealGasSpecies.values();
         for (int i = 0; i < species.length; i++) {
             molarMass += share[i] * species[i].molarMass;
@@ -82,7 +86,37 @@ public final class HumidAir {
         EnthalpaFault.within("air pressure", pressure, 1000, 1e7, "Pa");
         EnthalpaFault.within("relative humidity", relativeHumidity, 0, 1, "of 1");
         double vapour = relativeHumidity * WaterVapour.saturationPressure(temperature);
-        return new HumidAir(Math.min(vapour / pressure, 0.5));
+        return new HumidAir(Math.min(vapour / pressure, 0.5), 0);
+    }
+
+    /** @param water    moles for each mole of dry air @param methanol the same @return the same dry air with other vapour in it */
+    public HumidAir carrying(double water, double methanol) {
+        double all = 1 + water + methanol;
+        return new HumidAir(water / all, methanol / all);
+    }
+
+    /** @return moles of water for each mole of dry air */
+    public double water() {
+        return waterMoleFraction / (1 - waterMoleFraction - methanolMoleFraction);
+    }
+
+    /** @return moles of methanol for each mole of dry air */
+    public double methanol() {
+        return methanolMoleFraction / (1 - waterMoleFraction - methanolMoleFraction);
+    }
+
+    /** @return kg that go with each mole of dry air */
+    public double massPerDryMole() {
+        return molarMass() / (1 - waterMoleFraction - methanolMoleFraction);
+    }
+
+    /** @return kg/mol */
+    public double molarMass() {
+        return MOLAR_GAS_CONSTANT / gasConstant;
+    }
+
+    public double methanolMoleFraction() {
+        return methanolMoleFraction;
     }
 
     public double waterMoleFraction() {

@@ -30,7 +30,7 @@ public final class WaterVapour {
                             1934,
                             "Mass transfer coefficients, Ind. Eng. Chem. 26: heat and vapour go to the metal alike"))
             .leavesOut(
-                    "Fog within the stream and drops carried along; the charge behind the core still counts what came out; frost below 0 °C is counted as water.");
+                    "Fog within the stream (a twentieth of what comes out where much does) and drops carried along; frost below 0 °C is counted as water.");
 
     private static final double TABLE_FROM = 230;
     private static final double TABLE_STEP = 0.05;

@@ -15,6 +15,7 @@ import io.enthalpa.core.exchanger.Condensate;
 import io.enthalpa.core.exchanger.Conductances;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.HeatTransfer;
+import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.uncertainty.Perturbation;
 import io.enthalpa.core.uncertainty.UncertainInput;
 import io.enthalpa.core.waterloop.LoopSinks;
@@ -182,19 +183,27 @@ public final class CooledCore {
     }
 
     /**
-     * @param flow     kg/s of charge
+     * @param gas      the charge with its vapour, in front of the core
+     * @param flow     kg/s of it
      * @param in       K of charge
      * @param out      K of charge
      * @param pressure Pa absolute of charge, mean in the core
      * @param others   what other cores give to its loop
      */
     public CoreResult result(
-            double flow, double in, double out, double pressure, ColdStream cold, Others others, InletAir met) {
-        double sensible = flow * (ambient.air().enthalpy(in) - ambient.air().enthalpy(out));
-        HeatTransfer transfer = new SteadyCooling(cooler(), cold).transfer(ambient.air(), flow, in, out);
+            HumidAir gas,
+            double flow,
+            double in,
+            double out,
+            double pressure,
+            ColdStream cold,
+            Others others,
+            InletAir met) {
+        double sensible = flow * (gas.enthalpy(in) - gas.enthalpy(out));
+        HeatTransfer transfer = new SteadyCooling(cooler(), cold).transfer(gas, flow, in, out);
         double coldIn = cold.inletAt(sensible);
         Condensate condensate =
-                Condensate.of(ambient.air(), flow, pressure, in, coldIn, cold.capacityRate(), transfer.conductances());
+                Condensate.of(gas, flow, pressure, in, coldIn, cold.capacityRate(), transfer.conductances());
         double heat = sensible + condensate.latentHeat();
         double coldOut = coldIn + heat / cold.capacityRate();
         ColdStream felt = alone(cold, others, heat);

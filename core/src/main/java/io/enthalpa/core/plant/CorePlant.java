@@ -14,7 +14,6 @@ public final class CorePlant {
     /** Null for a core that air cools. */
     private final LoopPlant loop;
 
-    private final HumidAir air;
     private final MetalField field;
     private final List<CoreTrace.Frame> frames = new ArrayList<>();
     private final double[] in;
@@ -30,6 +29,8 @@ public final class CorePlant {
     private double toAir;
     /** What the path's solution asked last. */
     private double seenFlow;
+
+    private HumidAir air;
 
     private double seenIn;
     private double charge;
@@ -61,10 +62,16 @@ public final class CorePlant {
     }
 
     /** @return K of the charge behind the core, as the metal stands; notes what asked */
-    public double ask(double askedFlow, double inlet) {
+    public double ask(HumidAir gas, double askedFlow, double inlet) {
+        air = gas;
         seenFlow = askedFlow;
         seenIn = inlet;
         return charge;
+    }
+
+    /** @return kg/s of water that came out in the last step */
+    public double condensed() {
+        return field.condensed();
     }
 
     /** @return K of the charge behind the core */

@@ -24,6 +24,7 @@ public final class WallPlant {
     private double metSpeed;
     private double metWarm;
     private double seenFlow;
+    private HumidAir seenAir;
     private double seenIn;
     private double taken;
     private double rejected;
@@ -32,6 +33,7 @@ public final class WallPlant {
         this.wall = wall;
         this.ambient = ambient;
         temperature = start;
+        seenAir = ambient.air();
     }
 
     public double temperature() {
@@ -46,6 +48,7 @@ public final class WallPlant {
             reachCharge = inlet;
         }
         seenFlow = flow;
+        seenAir = air;
         seenIn = inlet;
         return inlet + reach * (temperature - inlet);
     }
@@ -53,7 +56,7 @@ public final class WallPlant {
     /** Relaxes exactly over a step; a standing charge neither brings nor takes heat. */
     public void advance(double dt, boolean running, double bay, double warm, double roadSpeed) {
         meet(bay, warm, roadSpeed);
-        double inside = running ? seenFlow * ambient.air().heatCapacity(seenIn) * reach : 0;
+        double inside = running ? seenFlow * seenAir.heatCapacity(seenIn) * reach : 0;
         double pull = inside + meeting.conductance();
         double limit = (inside * seenIn + meeting.conductance() * meeting.level()) / pull;
         double x = pull * dt / wall.capacity();

@@ -60,6 +60,7 @@ public final class ChargeSystem {
         private double flow;
         private double in;
         private double out;
+        private HumidAir gas;
     }
 
     /** @return the operating point held until nothing changes any more */
@@ -104,9 +105,15 @@ public final class ChargeSystem {
                 public double outletTemperature(int core, HumidAir gas, double flow, double inlet) {
                     seen[core].flow = flow;
                     seen[core].in = inlet;
+                    seen[core].gas = gas;
                     seen[core].out = cooling.get(core).outletTemperature(gas, flow, inlet)
                             + (wet[core] == null ? 0 : wet[core].warmer());
                     return seen[core].out;
+                }
+
+                @Override
+                public double condensed(int core) {
+                    return wet[core] == null ? 0 : wet[core].flow();
                 }
 
                 @Override
@@ -119,6 +126,7 @@ public final class ChargeSystem {
             for (int k = 0; k < n; k++) {
                 CoreResult r = cores.get(k)
                         .result(
+                                seen[k].gas,
                                 seen[k].flow,
                                 seen[k].in,
                                 seen[k].out,

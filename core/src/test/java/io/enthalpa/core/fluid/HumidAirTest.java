@@ -73,6 +73,23 @@ class HumidAirTest {
         assertThat(wet.waterMoleFraction()).isCloseTo(0.0729, within(0.0003));
     }
 
+    /** Methanol vapour at 298.15 K: 44.1 J/(mol K) (Poling, Prausnitz &amp; O'Connell, 2001, from memory). */
+    @Test
+    void vapourCountsAsWeightRoomAndHeat() {
+        HumidAir half = HumidAir.DRY.carrying(0, 1);
+        double dry = HumidAir.DRY.heatCapacity(298.15) * HumidAir.DRY.molarMass();
+        assertThat(2 * half.heatCapacity(298.15) * half.molarMass() - dry).isCloseTo(44.1, withinPercentage(1));
+        assertThat(half.massPerDryMole()).isCloseTo(28.9645e-3 + 32.042e-3, within(1e-5));
+        HumidAir wet = HumidAir.DRY.carrying(0.05, 0);
+        assertThat(wet.waterMoleFraction()).isCloseTo(0.05 / 1.05, within(1e-12));
+        assertThat(wet.water()).isCloseTo(0.05, within(1e-12));
+        assertThat(wet.molarMass()).isCloseTo((28.9645e-3 + 0.05 * 18.01528e-3) / 1.05, within(2e-6));
+        // Steam tables: 1.87 kJ/(kg K) near 50 °C.
+        double mixed = (28.9645e-3 * HumidAir.DRY.heatCapacity(323) + 0.05 * 18.01528e-3 * 1870)
+                / (28.9645e-3 + 0.05 * 18.01528e-3);
+        assertThat(wet.heatCapacity(323)).isCloseTo(mixed, withinPercentage(0.1));
+    }
+
     @Test
     void refusesWhatIsNotAir() {
         assertThatThrownBy(() -> HumidAir.at(300, 101325, 1.4))
