@@ -867,8 +867,10 @@ export interface AirLayer {
   airIn_C?: number
   /** air loss on its card, Pa, 1 to 3000, usually 40: maker's card */
   airLoss_Pa?: number
-  /** hot side in the car, °C, 20 to 200, usually 60: condensing 50-65 °C, coolant 85-105 °C, oil 100-130 °C; common practice, no source */
+  /** hot side at most, °C, 20 to 200, usually 68: in the car: condensing 60-75 °C, where the pressure switch cuts out; coolant 105-118, oil 125-145 °C; common practice, no source */
   hot_C?: number
+  /** heat it has to give, kW, 0 to 1000, usually 8: in the car, full load, 35 °C outside; empty: a condenser its card's, engine radiator 0.55 and oil cooler 0.07 MJ for each kg of air; common practice, no source */
+  load_kW?: number
   id?: string
 }
 
@@ -967,7 +969,7 @@ export const usual = {
   'airWay/opening': { width_mm: 600, height_mm: 200, pressure_pct: 90, open_pct: 80 },
   'airWay/opening/wall': { width_mm: 520, height_mm: 110, across_mm: 0, up_mm: 0 },
   'airWay/layer': { across_mm: 0, up_mm: 0, gap_mm: 15 },
-  'airWay/layer/other': { width_mm: 600, height_mm: 380, depth_mm: 20, cardWidth_mm: 600, cardHeight_mm: 380, cardDepth_mm: 20, heat_kW: 10, hotOnCard_C: 60, airSpeed_m_s: 4, airIn_C: 35, airLoss_Pa: 40, hot_C: 60 },
+  'airWay/layer/other': { width_mm: 600, height_mm: 380, depth_mm: 20, cardWidth_mm: 600, cardHeight_mm: 380, cardDepth_mm: 20, heat_kW: 10, hotOnCard_C: 60, airSpeed_m_s: 4, airIn_C: 35, airLoss_Pa: 40, hot_C: 68, load_kW: 8 },
   'airWay/fan': { offAbove_km_h: 60 },
   'airWay/fan/curve': { flow_m3_h: 2200, pressure_Pa: 200 },
   'airWay/exit': { area_cm2: 1200, pressure_pct: -10 },

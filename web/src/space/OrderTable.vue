@@ -30,11 +30,11 @@ const now = computed(() => orders.value[0])
 const columns = computed(() => [...(now.value?.layers ?? [])].sort((a, b) => a.layer - b.layer))
 const GAINS: Record<string, string> = { CONDENSER: 'cabin', ENGINE_RADIATOR: 'engine', OIL_COOLER: 'oil' }
 const others = computed(() => columns.value.filter((c) => GAINS[c.kind]))
-const heat = (o: OrderView, layer: number) => o.layers.find((l) => l.layer === layer)!
+const placed = (o: OrderView, layer: number) => o.layers.find((l) => l.layer === layer)!
 const same = (o: OrderView) => o === now.value
 
 function delta(o: OrderView, layer: number): string {
-  return same(o) ? '' : change(heat(o, layer).heat_kW - heat(now.value!, layer).heat_kW, 'kW', settings.units)
+  return same(o) ? '' : change(placed(o, layer).hot_C! - placed(now.value!, layer).hot_C!, 'K', settings.units)
 }
 
 /** The order was asked of the layers as they stood then. */
@@ -82,8 +82,11 @@ async function use(o: OrderView): Promise<void> {
             {{ spoken(o.intake_C, 'C', settings.units) }}
           </td>
           <td v-for="c in others" :key="c.layer">
-            <span class="delta" :class="delta(o, c.layer).startsWith('−') ? 'worse' : 'better'">{{ delta(o, c.layer) }}</span>
-            {{ spoken(heat(o, c.layer).heat_kW, 'kW', settings.units) }}
+            <span class="delta" :class="delta(o, c.layer).startsWith('−') ? 'better' : 'worse'">{{ delta(o, c.layer) }}</span>
+            {{ spoken(placed(o, c.layer).hot_C!, 'C', settings.units) }}
+            <span v-if="placed(o, c.layer).fallsShort" class="short">
+              {{ spoken(placed(o, c.layer).heat_kW, 'kW', settings.units) }} of {{ spoken(placed(o, c.layer).asked_kW, 'kW', settings.units) }}
+            </span>
           </td>
           <td>{{ spoken(o.total_kW, 'kW', settings.units) }}</td>
           <td>
@@ -97,7 +100,8 @@ async function use(o: OrderView): Promise<void> {
       </tbody>
     </table>
     <p v-if="open && now" class="fine">
-      Cabin, engine and oil: the heat each could reject with its hot side held where it is. More is better for each.
+      Cabin, engine and oil: how warm the hot side of each gets with the heat it has to give. Cooler is better for each. Where it comes to the most it
+      may, what it gives of its heat stands below.
     </p>
   </section>
 </template>
@@ -118,6 +122,12 @@ td {
 .delta {
   margin-right: 6px;
   font-size: var(--s1);
+}
+.short {
+  display: block;
+  font-size: var(--s1);
+  font-weight: 400;
+  color: var(--ink-2);
 }
 .quiet {
   font-weight: 400;

@@ -6,7 +6,16 @@ import { airWay, wayView } from '../testing/cold'
 import { asEdited, listenedBuild, onScreen, surface } from '../testing/surface'
 import SpaceSurface from './SpaceSurface.vue'
 
-const placed = (layer: number, name: string, kind: string, heat_kW: number) => ({ layer, name, kind, airIn_C: 34, heat_kW })
+const placed = (layer: number, name: string, kind: string, heat_kW: number, hot_C?: number) => ({
+  layer,
+  name,
+  kind,
+  airIn_C: 34,
+  heat_kW,
+  asked_kW: hot_C ? 7 : 0,
+  hot_C,
+  fallsShort: !!hot_C && heat_kW < 7,
+})
 
 describe('the cooling air', () => {
   let build: ReturnType<typeof useBuild>
@@ -18,8 +27,8 @@ describe('the cooling air', () => {
     build.answers.A!.steady!.airWays = [wayView()]
     vi.spyOn(api, 'stackOrders').mockResolvedValue({
       orders: [
-        { order: [0, 1], intake_C: 60, total_kW: 16, layers: [placed(0, 'condenser', 'CONDENSER', 7), placed(1, 'core', 'CORE', 9)] },
-        { order: [1, 0], intake_C: 53, total_kW: 15.5, layers: [placed(1, 'core', 'CORE', 12), placed(0, 'condenser', 'CONDENSER', 3.5)] },
+        { order: [0, 1], intake_C: 60, total_kW: 16, layers: [placed(0, 'condenser', 'CONDENSER', 7, 58), placed(1, 'core', 'CORE', 9)] },
+        { order: [1, 0], intake_C: 53, total_kW: 15.5, layers: [placed(1, 'core', 'CORE', 12), placed(0, 'condenser', 'CONDENSER', 6.1, 70)] },
       ] as OrderView[],
     })
   })
@@ -29,6 +38,7 @@ describe('the cooling air', () => {
     const rows = wrapper.findAll('table.layers tbody tr')
     expect(rows.map((r) => r.find('th').text())).toEqual(['condenser', 'core'])
     expect(rows[1]!.text()).toContain('43.0 °C')
+    expect(rows[0]!.text(), 'at the most it may').toContain('7.0 kW of 8.0 kW')
     expect(wrapper.find('[role="img"][aria-label*="road wind 90 Pa"]').exists()).toBe(true)
     expect(wrapper.find('[role="img"][aria-label*="stack 40 Pa"]').exists()).toBe(true)
     expect(wrapper.find('[aria-label="Air at the face of core: 0.3 m/s standing, 3.0 m/s at 100 km/h"]').exists()).toBe(true)
@@ -56,7 +66,8 @@ describe('the cooling air', () => {
     await flushPromises()
     expect(wrapper.text()).toContain('as it stands')
     expect(wrapper.text()).toContain('−7.0')
-    expect(wrapper.text(), 'what the cabin loses').toContain('−3.5')
+    expect(wrapper.text(), 'what the cabin loses').toContain('+12.0 70.0 °C')
+    expect(wrapper.text(), 'and what is missing at the most it may').toContain('6.1 kW of 7.0 kW')
     await wrapper.find('[aria-label="Use the order core, condenser"]').trigger('click')
     expect(asEdited(build, edit).options[0]!.airWays![0]!.layers.map((l) => l.name)).toEqual(['core', 'condenser'])
   })

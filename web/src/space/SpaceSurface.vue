@@ -196,6 +196,7 @@ const size = (l: AirLayer) => {
               <th scope="col">air in</th>
               <th scope="col">air out</th>
               <th scope="col">heat</th>
+              <th scope="col">hot side</th>
               <th><span class="hidden-words">move or take out</span></th>
             </tr>
           </thead>
@@ -212,9 +213,13 @@ const size = (l: AirLayer) => {
                 <td>{{ spoken(view.layers[i]!.faceSpeed_m_s, 'm_s', settings.units) }}</td>
                 <td>{{ spoken(view.layers[i]!.airIn_C, 'C', settings.units) }}</td>
                 <td>{{ spoken(view.layers[i]!.airOut_C, 'C', settings.units) }}</td>
-                <td>{{ spoken(view.layers[i]!.heat_kW, 'kW', settings.units) }}</td>
+                <td>
+                  {{ spoken(view.layers[i]!.heat_kW, 'kW', settings.units)
+                  }}<span v-if="view.layers[i]!.fallsShort" class="quiet"> of {{ spoken(view.layers[i]!.asked_kW!, 'kW', settings.units) }}</span>
+                </td>
+                <td>{{ view.layers[i]!.hot_C == null ? '' : spoken(view.layers[i]!.hot_C!, 'C', settings.units) }}</td>
               </template>
-              <td v-else colspan="4">not solved</td>
+              <td v-else colspan="5">not solved</td>
               <td class="moves">
                 <button type="button" class="act" :disabled="i === 0" :aria-label="`Move ${what(l)} to the front`" @click="shift(i, -1)">
                   forward
@@ -264,6 +269,7 @@ const size = (l: AirLayer) => {
               optional
               empty="the same"
             />
+            <NumberField part="airWay/layer/other" name="load_kW" :pointer="`${layerAt}/load_kW`" :of="what(layer)" optional empty="usual" />
             <NumberField part="airWay/layer/other" name="airLoss_Pa" :pointer="`${layerAt}/airLoss_Pa`" :of="what(layer)" optional empty="usual" />
           </template>
         </div>

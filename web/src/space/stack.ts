@@ -150,7 +150,7 @@ export const OTHERS: { kind: 'condenser' | 'engine radiator' | 'oil cooler'; lay
       airSpeed_m_s: 4,
       airIn_C: 35,
       airLoss_Pa: 38,
-      hot_C: 58,
+      hot_C: 70,
     },
   },
   {
@@ -169,7 +169,7 @@ export const OTHERS: { kind: 'condenser' | 'engine radiator' | 'oil cooler'; lay
       airSpeed_m_s: 5,
       airIn_C: 35,
       airLoss_Pa: 95,
-      hot_C: 96,
+      hot_C: 112,
     },
   },
   {
@@ -188,7 +188,7 @@ export const OTHERS: { kind: 'condenser' | 'engine radiator' | 'oil cooler'; lay
       airSpeed_m_s: 5,
       airIn_C: 35,
       airLoss_Pa: 140,
-      hot_C: 115,
+      hot_C: 135,
     },
   },
 ]

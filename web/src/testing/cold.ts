@@ -104,7 +104,9 @@ export function wayView(): AirWayView {
     airIn_C,
     airOut_C,
     heat_kW: 7,
+    asked_kW: hot_C == null ? undefined : 8,
     hot_C,
+    fallsShort: hot_C != null,
   })
   return {
     place: '/airWays/0',

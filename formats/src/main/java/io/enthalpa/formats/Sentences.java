@@ -98,6 +98,7 @@ public final class Sentences {
             case "pct" -> fixed(value, digits) + " %";
             case "kPa" -> fixed(value, digits) + " kPa";
             case "Pa" -> fixed(value, digits) + " Pa";
+            case "kW" -> fixed(value, digits) + " kW";
             case "mm" -> fixed(value, digits) + " mm";
             case "m_s" -> fixed(value, digits) + " m/s";
             case "L_min" -> fixed(value, digits) + " L/min";

@@ -81,6 +81,7 @@ class SentencesTest {
                 Map.entry("pct", Quantity.SHARE),
                 Map.entry("kPa", Quantity.PRESSURE),
                 Map.entry("Pa", Quantity.DRAUGHT),
+                Map.entry("kW", Quantity.POWER),
                 Map.entry("mm", Quantity.LENGTH),
                 Map.entry("m_s", Quantity.SPEED),
                 Map.entry("L_min", Quantity.VOLUME_FLOW),

@@ -17,6 +17,7 @@ import io.enthalpa.core.verdict.RunFigures;
 import io.enthalpa.core.verdict.Targets;
 import io.enthalpa.core.verdict.Verdict;
 import java.util.List;
+import java.util.Optional;
 
 /** The two answers an option of a build has: at full load, and over its duty. The one place where a document becomes a computation. */
 public final class Answer {
@@ -57,7 +58,8 @@ public final class Answer {
                                         b.rolling() * perturbation.factor(UncertainInput.BAY),
                                         b.settles()))),
                 option.airWays(),
-                perturbation);
+                perturbation,
+                Optional.of(point()));
         Duty asked = build.duty().scaledTo(option.boost());
         this.duty = asked.startingAbove(Math.max(asked.startAbove() + perturbation.by(UncertainInput.START), 0));
     }

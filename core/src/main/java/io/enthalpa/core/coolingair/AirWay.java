@@ -300,45 +300,55 @@ public final class AirWay {
      *
      * @param air  K before each layer, the mean of its lanes
      * @param heat W that each layer gives to the air
+     * @param asked W that each layer which knows itself has to give; 0 for cores and radiators
+     * @param hot  K of the hot side of each such layer
      * @param out  K behind each layer
      * @param behind K of all air behind the stack, bypass not counted
      * @param front K at the front of the stack, recirculation counted
      */
-    public record Warmth(double[] air, double[] heat, double[] out, double behind, double front) {}
+    public record Warmth(
+            double[] air, double[] heat, double[] asked, double[] hot, double[] out, double behind, double front) {}
 
     /**
      * @param flow  from {@link #flow}
      * @param given W from each core or radiator as last known; layers that know themselves are worked out
+     * @param car   how hard it works, which those follow
      */
-    public Warmth warmth(AirFlow flow, double[] given, double roadSpeed) {
-        Warmth once = warmthFrom(flow, given, outside);
+    public Warmth warmth(AirFlow flow, double[] given, double roadSpeed, Working car) {
+        Warmth once = warmthFrom(flow, given, outside, car);
         double round = spec.recirculation() * Math.exp(-roadSpeed / BLOWN_OFF);
         if (round < 1e-4) {
             return once;
         }
-        // Behind the stack grows straight with the front, but for layers that stop rejecting: two secant steps are
-        // enough.
+        // Behind the stack grows straight with the front, but where a layer comes to the most it may: two secant steps
+        // are enough.
         double front = outside + round * (once.behind() - outside);
-        Warmth now = warmthFrom(flow, given, front);
+        Warmth now = warmthFrom(flow, given, front, car);
         double slope = (now.behind() - once.behind()) / Math.max(front - outside, 1e-9);
         front = outside + round * (once.behind() - outside) / Math.max(1 - round * slope, 0.05);
-        return warmthFrom(flow, given, front);
+        return warmthFrom(flow, given, front, car);
     }
 
-    private Warmth warmthFrom(AirFlow flow, double[] given, double front) {
+    private Warmth warmthFrom(AirFlow flow, double[] given, double front, Working car) {
         int n = sizes.size();
         double[] lane = new double[lanes.size()];
         Arrays.fill(lane, front);
         double[] air = new double[n];
         double[] heat = new double[n];
+        double[] asked = new double[n];
+        double[] hot = new double[n];
         double[] out = new double[n];
         for (int k = 0; k < n; k++) {
             double rate = flow.layers()[k] * density * heatCapacity;
             air[k] = mean(k, flow, lane, front);
             Layer layer = spec.layers().get(k);
-            heat[k] = layer.isOther()
-                    ? flow.perKelvin()[k] * Math.max(layer.other().hot() - air[k], 0)
-                    : given[k];
+            heat[k] = given[k];
+            if (layer.isOther()) {
+                double perKelvin = flow.perKelvin()[k];
+                asked[k] = layer.asked(outside, car);
+                heat[k] = Math.min(asked[k], perKelvin * Math.max(layer.other().hot() - air[k], 0));
+                hot[k] = air[k] + heat[k] / perKelvin;
+            }
             out[k] = air[k] + heat[k] / rate;
             warm(k, heat[k], flow, lane);
         }
@@ -348,7 +358,7 @@ public final class AirWay {
             sum += flow.lanes()[i] * lane[i];
             flows += flow.lanes()[i];
         }
-        return new Warmth(air, heat, out, flows > 0 ? sum / flows : front, front);
+        return new Warmth(air, heat, asked, hot, out, flows > 0 ? sum / flows : front, front);
     }
 
     private double mean(int k, AirFlow flow, double[] lane, double front) {

@@ -32,6 +32,11 @@ public record Layer(String name, Kind kind, double across, double up, double gap
         return kind != Kind.CORE && kind != Kind.RADIATOR;
     }
 
+    /** @param outside K @return W that it has to give; 0 for a core or radiator of the build, which is told */
+    double asked(double outside, Working car) {
+        return isOther() ? other.asked(kind, outside, car) : 0;
+    }
+
     Rectangle outline(CoreSize size) {
         return Rectangle.centred(size.width(), size.height(), across, up);
     }

@@ -232,7 +232,7 @@ public final class EnduranceRun {
         now += dt;
         record(i, dt, cursor);
         OperatingPoint point = new OperatingPoint(running ? cursor.speed() : 0, cursor.boost(), roadSpeed);
-        InletAir[] met = air.meet(air.flowsNear(roadSpeed, running), roadSpeed, plants.toAir());
+        InletAir[] met = air.meet(air.flowsNear(roadSpeed, running), point, plants.toAir());
         if (running && !ran) {
             plants.newRun();
         }

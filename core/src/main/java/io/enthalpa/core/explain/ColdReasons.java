@@ -90,6 +90,16 @@ final class ColdReasons {
                     Reasons.temperature("air before it", layer.airIn()),
                     new Figure("air at its face", layer.speed(), Quantity.SPEED),
                     power("heat to the air", layer.heat()));
+            if (way.spec().layers().get(k).isOther()) {
+                r.add(
+                        Reasons.temperature("its hot side", layer.hot()),
+                        OtherExchanger.METHOD,
+                        power("heat it has to give", layer.asked()),
+                        power("heat to the air", layer.heat()),
+                        Reasons.temperature(
+                                "the most it may",
+                                way.spec().layers().get(k).other().hot()));
+            }
         }
         return r.reasons;
     }

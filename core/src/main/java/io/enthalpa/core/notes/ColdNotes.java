@@ -10,6 +10,7 @@ import io.enthalpa.core.notes.Note.Kind;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.steady.AirWayResult;
+import io.enthalpa.core.steady.AirWayResult.LayerResult;
 import io.enthalpa.core.steady.LoopResult;
 import io.enthalpa.core.steady.SteadyResult;
 import io.enthalpa.core.waterloop.CorePorts;
@@ -199,6 +200,11 @@ final class ColdNotes {
             double warmed = way.layers().get(k).airIn() - way.warmth().front();
             if (!layer.isOther() && warmed > PREHEATED) {
                 notes.add(new Note(Kind.AIR_PREHEATED, new Subject.Layer(number, k), layer.name(), warmed, PREHEATED));
+            }
+            LayerResult result = way.layers().get(k);
+            if (result.fallsShort()) {
+                Kind kind = layer.kind() == Layer.Kind.CONDENSER ? Kind.CONDENSER_SHORT : Kind.COOLER_SHORT;
+                notes.add(new Note(kind, new Subject.Layer(number, k), layer.name(), result.heat(), result.asked()));
             }
         }
     }

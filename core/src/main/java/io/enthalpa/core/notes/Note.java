@@ -113,6 +113,10 @@ public record Note(Kind kind, Subject subject, String of, double value, double l
         EXIT_STRANGLES(Quantity.DRAUGHT),
         /** Air reaches a core or radiator warmed by what stands before it. */
         AIR_PREHEATED(Quantity.TEMPERATURE_DIFFERENCE),
+        /** A condenser comes to the most its hot side may: value is what it gives, limit what it has to. */
+        CONDENSER_SHORT(Quantity.POWER),
+        /** An engine radiator or oil cooler does. */
+        COOLER_SHORT(Quantity.POWER),
         /** The power asked for wants more air than speed-density gives, by more than 15 %. */
         POWER_WANTS_MORE_AIR(Quantity.SHARE),
         /** It wants less. */

@@ -1,10 +1,13 @@
 package io.enthalpa.core.plant;
 
 import io.enthalpa.core.chargepath.Ambient;
+import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.coolingair.AirFlow;
 import io.enthalpa.core.coolingair.AirWay;
 import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.coolingair.Layer;
+import io.enthalpa.core.coolingair.Working;
+import io.enthalpa.core.engine.EngineSpec;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.place.Subject;
@@ -14,6 +17,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Predicate;
 
 /** The cooling air of an option: which way meets which core or radiator, and what it brings there. */
@@ -22,8 +26,13 @@ public final class AirSide {
     /** Road speeds between which the flow of a run is taken straight, m/s. */
     private static final double GRID = 0.5;
 
+    /** K in the manifold. */
+    private static final double USUAL_CHARGE = 318;
+
     private final List<CooledCore> cores;
     private final Ambient ambient;
+    private final EngineSpec engine;
+    private final Optional<OperatingPoint> full;
     /** On all air that comes. */
     private final double factor;
 
@@ -33,9 +42,18 @@ public final class AirSide {
 
     private final List<Map<Long, AirFlow>> solved = new ArrayList<>();
 
-    public AirSide(List<AirWaySpec> specs, List<CooledCore> cores, Ambient ambient, Perturbation perturbation) {
+    /** @param full the point that loads of other exchangers are told for; empty for each point itself */
+    public AirSide(
+            List<AirWaySpec> specs,
+            List<CooledCore> cores,
+            Ambient ambient,
+            EngineSpec engine,
+            Optional<OperatingPoint> full,
+            Perturbation perturbation) {
         this.cores = cores;
         this.ambient = ambient;
+        this.engine = engine;
+        this.full = full;
         this.factor = perturbation.factor(UncertainInput.COOLING_AIR);
         boolean[] taken = new boolean[cores.size()];
         for (int w = 0; w < specs.size(); w++) {
@@ -146,11 +164,25 @@ public final class AirSide {
         return mixed;
     }
 
+    /** @return how hard the car works: by speed and pressure, for a charge of {@link #USUAL_CHARGE} */
+    private Working working(OperatingPoint point) {
+        if (point.speed() <= 0) {
+            return Working.STANDING;
+        }
+        double air = breathed(point);
+        return new Working(air, air / breathed(full.orElse(point)));
+    }
+
+    private double breathed(OperatingPoint point) {
+        return engine.airDemand(ambient.air(), ambient.pressure() + point.boost(), USUAL_CHARGE, point.speed());
+    }
+
     /** @param heats W that each core or its radiator gave to the air last @return what meets each core or radiator */
-    public InletAir[] meet(List<AirFlow> flows, double roadSpeed, double[] heats) {
+    public InletAir[] meet(List<AirFlow> flows, OperatingPoint point, double[] heats) {
+        double roadSpeed = point.roadSpeed();
         InletAir[] met = new InletAir[cores.size()];
         for (int w = 0; w < ways.size(); w++) {
-            AirWay.Warmth warmth = warmth(w, flows.get(w), roadSpeed, heats);
+            AirWay.Warmth warmth = warmth(w, flows.get(w), point, heats);
             for (int k = 0; k < owner.get(w).length; k++) {
                 if (owner.get(w)[k] != NONE) {
                     met[owner.get(w)[k]] = new InletAir(
@@ -171,11 +203,11 @@ public final class AirSide {
         return met;
     }
 
-    public AirWay.Warmth warmth(int way, AirFlow flow, double roadSpeed, double[] heats) {
+    public AirWay.Warmth warmth(int way, AirFlow flow, OperatingPoint point, double[] heats) {
         double[] given = new double[owner.get(way).length];
         for (int k = 0; k < given.length; k++) {
             given[k] = owner.get(way)[k] == NONE ? 0 : heats[owner.get(way)[k]];
         }
-        return ways.get(way).warmth(flow, given, roadSpeed);
+        return ways.get(way).warmth(flow, given, point.roadSpeed(), working(point));
     }
 }

@@ -38,7 +38,22 @@ public record AirWayResult(
      * @param airIn  K
      * @param airOut K
      * @param heat   W that it gives to the air
+     * @param asked  W that a condenser, engine radiator or oil cooler has to give; 0 for what the build knows
+     * @param hot    K of its hot side then; 0 for what the build knows
      */
     public record LayerResult(
-            double width, double height, double depth, double speed, double airIn, double airOut, double heat) {}
+            double width,
+            double height,
+            double depth,
+            double speed,
+            double airIn,
+            double airOut,
+            double heat,
+            double asked,
+            double hot) {
+        /** @return whether it comes to the most its hot side may and gives less than it has */
+        public boolean fallsShort() {
+            return heat < 0.999 * asked;
+        }
+    }
 }

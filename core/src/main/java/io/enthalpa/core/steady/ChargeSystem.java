@@ -19,6 +19,7 @@ import io.enthalpa.core.plant.InletAir;
 import io.enthalpa.core.uncertainty.Perturbation;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** A charge path with what cools its cores: the thing that is solved steadily or run through a duty. */
 public final class ChargeSystem {
@@ -33,14 +34,18 @@ public final class ChargeSystem {
 
     /** @param airWays through which cores and radiators get their air; what stands in none takes its own share of road speed */
     public ChargeSystem(ChargePath path, List<AirWaySpec> airWays) {
-        this(path, airWays, Perturbation.NONE);
+        this(path, airWays, Perturbation.NONE, Optional.empty());
     }
 
-    /** @param perturbation what core, radiator, water, ice, chiller and cooling air do otherwise than believed in a run; steady answers take only air and water from it */
-    public ChargeSystem(ChargePath path, List<AirWaySpec> airWays, Perturbation perturbation) {
+    /**
+     * @param perturbation what core, radiator, water, ice, chiller and cooling air do otherwise than believed in a run; steady answers take only air and water from it
+     * @param full the point that loads of other exchangers in the air are told for; empty for each point itself
+     */
+    public ChargeSystem(
+            ChargePath path, List<AirWaySpec> airWays, Perturbation perturbation, Optional<OperatingPoint> full) {
         this.path = path;
         this.cores = CooledCore.of(path, perturbation);
-        this.air = new AirSide(airWays, cores, path.ambient(), perturbation);
+        this.air = new AirSide(airWays, cores, path.ambient(), path.engine(), full, perturbation);
     }
 
     public ChargePath path() {
@@ -84,7 +89,7 @@ public final class ChargeSystem {
             waterIn[k] = path.ambient().temperature() + 10;
         }
         List<AirFlow> flows = air.flows(point.roadSpeed());
-        InletAir[] met = air.meet(flows, point.roadSpeed(), heat);
+        InletAir[] met = air.meet(flows, point, heat);
         for (int round = 0; ; round++) {
             List<ColdStream> cold = new ArrayList<>();
             List<SteadyCooling> cooling = new ArrayList<>();
@@ -142,7 +147,7 @@ public final class ChargeSystem {
                 wet[k] = r.condensate();
             }
             heats.follow(heat);
-            InletAir[] next = air.meet(flows, point.roadSpeed(), toAir(results, met, point));
+            InletAir[] next = air.meet(flows, point, toAir(results, met, point));
             for (int k = 0; k < n; k++) {
                 moved = Math.max(moved, Math.abs(next[k].inlet() - met[k].inlet()));
             }

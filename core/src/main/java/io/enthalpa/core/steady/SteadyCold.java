@@ -91,7 +91,7 @@ final class SteadyCold {
         for (int w = 0; w < air.ways().size(); w++) {
             AirWay way = air.ways().get(w);
             AirFlow flow = flows.get(w);
-            AirWay.Warmth warmth = air.warmth(w, flow, point.roadSpeed(), given);
+            AirWay.Warmth warmth = air.warmth(w, flow, point, given);
             List<AirWayResult.LayerResult> layers = new ArrayList<>();
             for (int k = 0; k < way.sizes().size(); k++) {
                 CoreSize size = way.sizes().get(k);
@@ -102,7 +102,9 @@ final class SteadyCold {
                         way.faceSpeed(flow, k),
                         warmth.air()[k],
                         warmth.out()[k],
-                        warmth.heat()[k]));
+                        warmth.heat()[k],
+                        warmth.asked()[k],
+                        warmth.hot()[k]));
             }
             results.add(
                     new AirWayResult(way, flow, warmth, way.face(), way.massFlow(flow, 0) / flow.layers()[0], layers));

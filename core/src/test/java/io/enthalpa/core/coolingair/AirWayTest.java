@@ -12,14 +12,20 @@ import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fluid.HumidAir;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class AirWayTest {
     private static final double OUTSIDE = 300;
     private static final double SEA_LEVEL = 101325;
+    private static final Working HARD = new Working(0.15, 1);
+    /** More than any exchanger can give, so that its hot side comes to the most it may. */
+    private static final OptionalDouble MUCH = OptionalDouble.of(1e9);
+
     private static final CoreSize FACE = new CoreSize(0.5, 0.3, 0.06);
 
     static LongStream seeds() {
@@ -165,7 +171,7 @@ class AirWayTest {
         AirFlow flow = way(w.spec()).flow(20);
         assertThat(flow.lanes()).as("condenser alone, core alone, both").hasSize(3);
         AirWay way = way(w.spec());
-        AirWay.Warmth warmth = way.warmth(flow, new double[] {0, 5000}, 20);
+        AirWay.Warmth warmth = way.warmth(flow, new double[] {0, 5000}, 20, HARD);
         assertThat(warmth.air()[1])
                 .as("the core gets partly warmed air")
                 .isGreaterThan(OUTSIDE + 0.5)
@@ -191,7 +197,7 @@ class AirWayTest {
                 0,
                 0.02,
                 new OtherExchanger(
-                        size, c.between(3e3, 12e3), 331.15, 4, 308.15, java.util.OptionalDouble.of(60), hot));
+                        size, size, c.between(3e3, 12e3), 331.15, 4, 308.15, OptionalDouble.of(60), hot, MUCH));
         Layer two = new Layer(
                 "two",
                 Layer.Kind.OIL_COOLER,
@@ -199,7 +205,7 @@ class AirWayTest {
                 0,
                 0.02,
                 new OtherExchanger(
-                        size, c.between(3e3, 12e3), 331.15, 4, 308.15, java.util.OptionalDouble.of(60), hot));
+                        size, size, c.between(3e3, 12e3), 331.15, 4, 308.15, OptionalDouble.of(60), hot, MUCH));
         double speed = c.between(5.0, 40.0);
         Ways w = new Ways();
         w.layers = List.of(one, two);
@@ -212,7 +218,7 @@ class AirWayTest {
 
     private static double[] heats(AirWaySpec spec, double speed) {
         AirWay way = way(spec);
-        return way.warmth(way.flow(speed), new double[2], speed).heat();
+        return way.warmth(way.flow(speed), new double[2], speed, HARD).heat();
     }
 
     @Test
@@ -221,10 +227,10 @@ class AirWayTest {
         w.layers = plain().layers();
         AirWay way = way(w.spec());
         double[] heat = {200};
-        assertThat(way.warmth(way.flow(0), heat, 0).front()).isGreaterThan(OUTSIDE + 0.3);
-        assertThat(way.warmth(way.flow(20), heat, 20).front()).isCloseTo(OUTSIDE, within(0.05));
+        assertThat(way.warmth(way.flow(0), heat, 0, Working.STANDING).front()).isGreaterThan(OUTSIDE + 0.3);
+        assertThat(way.warmth(way.flow(20), heat, 20, Working.STANDING).front()).isCloseTo(OUTSIDE, within(0.05));
         AirFlow standing = way.flow(0);
-        AirWay.Warmth warmth = way.warmth(standing, heat, 0);
+        AirWay.Warmth warmth = way.warmth(standing, heat, 0, Working.STANDING);
         assertThat(warmth.front() - OUTSIDE).isCloseTo(0.15 * (warmth.behind() - OUTSIDE), within(0.02));
     }
 
@@ -240,8 +246,61 @@ class AirWayTest {
         Ways w = new Ways();
         w.layers = List.of(new Layer("core", Layer.Kind.CORE, 0, 0, 0.02, null), Ways.condenser(0.02));
         AirWay way = way(w.spec());
-        assertThat(way.warmth(way.flow(10), new double[] {60e3, 0}, 10).heat()[1])
+        assertThat(way.warmth(way.flow(10), new double[] {60e3, 0}, 10, HARD).heat()[1])
                 .isZero();
+    }
+
+    /**
+     * Worked by hand. Its card: 8 kW at 58 °C in 35 °C, so 347.8 W/K at that air. Outside 35 °C it has its 8 kW; at 25 °C 0.15 + 0.85 / 2 of them, 4.6 kW; at 5 °C
+     * 1.2 kW: least when it is coldest. At 45 °C 0.15 + 0.85 (30 / 20) = 1.425 of them.
+     */
+    @ParameterizedTest
+    @CsvSource({"308.15, 8000", "298.15, 4600", "288.15, 1200", "278.15, 1200", "318.15, 11400"})
+    void condenserFollowsTheWeather(double outside, double heat) {
+        Layer condenser = Ways.condenser(0);
+        assertThat(condenser.asked(outside, HARD)).isCloseTo(heat, within(1e-6));
+        assertThat(condenser.asked(outside, Working.STANDING)).isZero();
+    }
+
+    /** By hand: 0.15 kg/s of air give 0.55 MJ each to the coolant, 82.5 kW, and 0.07 to the oil, 10.5 kW; told loads go with the share of full load. */
+    @Test
+    void engineRadiatorAndOilCoolerFollowTheEngine() {
+        OtherExchanger own = Ways.engineRadiator(0).other();
+        assertThat(own.asked(Layer.Kind.ENGINE_RADIATOR, 250, HARD)).isCloseTo(82.5e3, within(1e-6));
+        assertThat(own.asked(Layer.Kind.OIL_COOLER, 310, HARD)).isCloseTo(10.5e3, within(1e-6));
+        OtherExchanger told = new OtherExchanger(
+                own.size(),
+                own.card(),
+                45e3,
+                368.15,
+                5,
+                308.15,
+                OptionalDouble.of(95),
+                369.15,
+                OptionalDouble.of(40e3));
+        assertThat(told.asked(Layer.Kind.ENGINE_RADIATOR, 310, new Working(0.1, 0.6)))
+                .isCloseTo(24e3, within(1e-6));
+    }
+
+    /** By hand: hot side = air + heat over what it moves for each kelvin; at the most it may, heat = that times what is left of the span. */
+    @Test
+    void hotSideFollowsFromLoadAndAir() {
+        Ways w = new Ways();
+        w.layers = List.of(Ways.condenser(0.02), Ways.engineRadiator(0.02));
+        AirWay way = way(w.spec());
+        AirFlow flow = way.flow(20);
+        AirWay.Warmth mild = way.warmth(flow, new double[2], 20, new Working(0.02, 0.1));
+        double condenser = 8e3 * (0.15 + 0.85 * (300 - 288.15) / 20);
+        assertThat(mild.heat()[0]).isCloseTo(condenser, withinPercentage(1e-6));
+        assertThat(mild.hot()[0]).isCloseTo(mild.air()[0] + condenser / flow.perKelvin()[0], within(1e-6));
+        assertThat(mild.heat()[1]).isCloseTo(11e3, withinPercentage(1e-6));
+        assertThat(mild.air()[1]).as("warmed by the condenser").isGreaterThan(mild.air()[0] + 1);
+        AirWay.Warmth hard = way.warmth(flow, new double[2], 20, new Working(0.4, 1));
+        assertThat(hard.hot()[1]).isCloseTo(369.15, within(1e-6));
+        assertThat(hard.heat()[1])
+                .isCloseTo(flow.perKelvin()[1] * (369.15 - hard.air()[1]), withinPercentage(1e-6))
+                .isLessThan(hard.asked()[1]);
+        assertThat(hard.asked()[1]).isCloseTo(220e3, withinPercentage(1e-6));
     }
 
     @Test
@@ -261,15 +320,16 @@ class AirWayTest {
     void cardOfAnotherSizeIsScaledToTheBlock() {
         CoreSize wide = new CoreSize(0.6, 0.38, 0.034);
         CoreSize narrow = new CoreSize(0.3, 0.38, 0.034);
-        java.util.OptionalDouble loss = java.util.OptionalDouble.of(95);
+        OptionalDouble loss = OptionalDouble.of(95);
         OtherExchanger whole = new OtherExchanger(wide, 45e3, 368.15, 5, 308.15, loss, 369.15);
-        OtherExchanger half = new OtherExchanger(narrow, wide, 45e3, 368.15, 5, 308.15, loss, 369.15);
+        OtherExchanger half =
+                new OtherExchanger(narrow, wide, 45e3, 368.15, 5, 308.15, loss, 369.15, OptionalDouble.empty());
         double rate = 1.2 * 1006;
         double all = OtherExchanger.perKelvin(whole.exchanger(), 1.2, rate);
         assertThat(OtherExchanger.perKelvin(half.exchanger(), 0.6, rate / 2)).isCloseTo(all / 2, withinPercentage(0.1));
         assertThat(half.airLoss(5)).isCloseTo(95, withinPercentage(1e-9));
-        OtherExchanger deep =
-                new OtherExchanger(new CoreSize(0.6, 0.38, 0.051), wide, 45e3, 368.15, 5, 308.15, loss, 369.15);
+        OtherExchanger deep = new OtherExchanger(
+                new CoreSize(0.6, 0.38, 0.051), wide, 45e3, 368.15, 5, 308.15, loss, 369.15, OptionalDouble.empty());
         assertThat(deep.airLoss(5)).as("half as deep again").isCloseTo(142.5, withinPercentage(1e-9));
     }
 }

@@ -72,7 +72,8 @@ class LimitTest {
             ChargeSystem better = new ChargeSystem(
                     tankOnly(9).systems().path(),
                     List.of(),
-                    Perturbation.NONE.with(UncertainInput.CORE_CONDUCTANCE, 0.02));
+                    Perturbation.NONE.with(UncertainInput.CORE_CONDUCTANCE, 0.02),
+                    Optional.empty());
             double betterCore = now.worst()
                     - Verdict.of(better, EnduranceRun.run(better, hold(seconds), 0.25), LOW)
                             .worst();

@@ -112,13 +112,25 @@ record AirLayer(
 
         @Figure(
                 part = OTHER,
-                label = "hot side in the car",
+                label = "hot side at most",
                 min = 20,
                 max = 200,
-                usual = 60,
-                help = "condensing 50-65 °C, coolant 85-105 °C, oil 100-130 °C; common practice, no source")
+                usual = 68,
+                help =
+                        "in the car: condensing 60-75 °C, where the pressure switch cuts out; coolant 105-118, oil 125-145 °C; common practice, no source")
         @Nullable
         Double hot_C,
+
+        @Figure(
+                part = OTHER,
+                label = "heat it has to give",
+                min = 0,
+                max = 1000,
+                usual = 8,
+                help =
+                        "in the car, full load, 35 °C outside; empty: a condenser its card's, engine radiator 0.55 and oil cooler 0.07 MJ for each kg of air; common practice, no source")
+        @Nullable
+        Double load_kW,
 
         @Nullable String id)
         implements Named {
@@ -160,7 +172,9 @@ record AirLayer(
                 "airLoss_Pa",
                 airLoss_Pa,
                 "hot_C",
-                hot_C);
+                hot_C,
+                "load_kW",
+                load_kW);
         return null;
     }
 
@@ -181,7 +195,8 @@ record AirLayer(
                 at.need("airSpeed_m_s", airSpeed_m_s),
                 C.si(at.need("airIn_C", airIn_C)),
                 PA.si(airLoss_Pa),
-                C.si(at.need("hot_C", hot_C)));
+                C.si(at.need("hot_C", hot_C)),
+                KW.si(load_kW));
         try {
             other.check();
             return other;
@@ -216,6 +231,7 @@ record AirLayer(
                 o == null ? null : C.of(o.airOnCard()),
                 o == null ? null : PA.of(o.airLoss()),
                 o == null ? null : C.of(o.hot()),
+                o == null ? null : KW.of(o.load()),
                 null);
     }
 }

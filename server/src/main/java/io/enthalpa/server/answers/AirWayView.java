@@ -37,7 +37,7 @@ public record AirWayView(
     /** Air at the face of each layer at a road speed. */
     public record SpeedView(double roadSpeed_km_h, List<Double> faces_m_s) {}
 
-    /** A layer, front first; {@code hot_C} where its hot side is held. */
+    /** A layer, front first; of one that is not the build's also what it has to give, how warm its hot side gets, and whether that is the most it may. */
     public record LayerView(
             String place,
             String name,
@@ -49,7 +49,9 @@ public record AirWayView(
             double airIn_C,
             double airOut_C,
             double heat_kW,
-            @Nullable Double hot_C) {}
+            @Nullable Double asked_kW,
+            @Nullable Double hot_C,
+            boolean fallsShort) {}
 
     /** @param roadSpeed m/s at full load */
     static AirWayView of(AirWayResult way, int index, double roadSpeed) {
@@ -70,7 +72,9 @@ public record AirWayView(
                     r.airIn() - 273.15,
                     r.airOut() - 273.15,
                     r.heat() / 1000,
-                    layer.isOther() ? layer.other().hot() - 273.15 : null));
+                    layer.isOther() ? r.asked() / 1000 : null,
+                    layer.isOther() ? r.hot() - 273.15 : null,
+                    r.fallsShort()));
         }
         return new AirWayView(
                 "/airWays/" + index,

@@ -10,6 +10,7 @@ import io.enthalpa.core.steady.AirWayResult;
 import io.enthalpa.core.trial.StackOrders;
 import java.util.ArrayList;
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * One order of a stack.
@@ -20,8 +21,16 @@ import java.util.List;
  * @param layers   in the order tried
  */
 record OrderView(List<Integer> order, double intake_C, double total_kW, List<PlacedView> layers) {
-    /** A layer at its place: what it gives to the air, and the air it gets. */
-    record PlacedView(int layer, String name, String kind, double airIn_C, double heat_kW) {}
+    /** A layer at its place: the air it gets, what it gives to it of what it has to, and how warm its hot side gets, where it has one of its own. */
+    record PlacedView(
+            int layer,
+            String name,
+            String kind,
+            double airIn_C,
+            double heat_kW,
+            double asked_kW,
+            @Nullable Double hot_C,
+            boolean fallsShort) {}
 
     /** @param way index of the way @return the order as it stands first, then the coolest charge first */
     static List<OrderView> of(Build build, String letter, int way) {
@@ -52,7 +61,10 @@ record OrderView(List<Integer> order, double intake_C, double total_kW, List<Pla
                     layer.name(),
                     layer.kind().name(),
                     solved.airIn() - 273.15,
-                    solved.heat() / 1000));
+                    solved.heat() / 1000,
+                    solved.asked() / 1000,
+                    layer.isOther() ? solved.hot() - 273.15 : null,
+                    solved.fallsShort()));
         }
         return new OrderView(
                 tried.order(),

@@ -183,9 +183,12 @@ class TrialsTest extends AnswersOnDemo {
         assertThat(chargeFirst.get("intake_C").asDouble())
                 .as("the charge gains")
                 .isLessThan(now - 3);
-        assertThat(chargeFirst.at("/layers/1/heat_kW").asDouble())
+        assertThat(chargeFirst.at("/layers/1/hot_C").asDouble())
                 .as("the cabin loses")
-                .isLessThan(0.5 * orders.at("/0/layers/0/heat_kW").asDouble());
+                .isGreaterThan(orders.at("/0/layers/0/hot_C").asDouble() + 3);
+        assertThat(orders.at("/0/layers/1/hot_C").isMissingNode())
+                .as("a core has no hot side of its own")
+                .isTrue();
         assertThat(chargeFirst.get("total_kW").asDouble())
                 .as("together nearly the same")
                 .isCloseTo(orders.at("/0/total_kW").asDouble(), withinPercentage(6));
