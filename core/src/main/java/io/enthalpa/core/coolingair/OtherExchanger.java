@@ -54,24 +54,24 @@ public record OtherExchanger(
                     "Condenser, engine radiator and oil cooler in a stack",
                     "Each gives the heat it has, and its hot side stands as far over its air as that takes: by its place it gains or loses there. Where it would get hotter than it may, it gives what it can at "
                             + "that (the high-pressure switch cuts the compressor out, the engine boils). A cabin wants its cooling when it is hot: the condenser's heat is told for 35 °C outside, falls straight to 15 % of it "
-                            + "at 15 °C and rises by as much above. Engine radiator and oil cooler follow the engine's air. A condensing or well "
+                            + "at 15 °C and rises by as much above. Engine radiator and oil cooler follow the engine's fuel. A condensing or well "
                             + "circulated hot side does not cool on its way, so that the card's heat tells its conductance. Where the card speaks of another size of the same make, conductance goes with volume, loss with depth.")
             .formula(
                     "T_hot = T_air + q / (C_air (1 - exp(-UA/C_air))), q lower where that is over the most; condenser q = load (0.15 + 0.85 (T_out - 15) / 20 K), not below 0.15; "
-                            + "engine radiator q = 0.55 MJ, oil cooler 0.07 MJ for each kg of air, or their load at full load by the engine's air")
+                            + "engine radiator q = 6.9 MJ, oil cooler 0.9 MJ for each kg of fuel (16 and 2 % of it), or their load at full load by the engine's air")
             .source(
                     Citation.fromMemory("Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., capacity ratio 0"),
                     Citation.commonPractice(
-                            "how a cabin's load follows the weather; heat to coolant and oil for each kg of air, within a fifth"))
+                            "how a cabin's load follows the weather; heat to coolant and oil for each kg of fuel, within a fifth"))
             .leavesOut(
                     "The heat that engine and oil store while the load changes; a thermostat that keeps the radiator cooler than it could be; subcooling and superheat in a condenser.");
     private static final double FULL_CABIN = 308.15;
     private static final double MILD = 288.15;
     private static final double MILD_SHARE = 0.15;
-    /** J to the coolant, and to the oil, for each kg of air. */
-    private static final double TO_COOLANT = 0.55e6;
+    /** J to the coolant, and to the oil, for each kg of fuel. */
+    private static final double TO_COOLANT = 6.9e6;
 
-    private static final double TO_OIL = 0.07e6;
+    private static final double TO_OIL = 0.9e6;
     private static final double SEA_LEVEL = 101325;
     /** Hot flow so large that its temperature hardly changes, kg/s. */
     private static final double PLENTY = 100;
@@ -89,8 +89,8 @@ public record OtherExchanger(
             double share = MILD_SHARE + (1 - MILD_SHARE) * (outside - MILD) / (FULL_CABIN - MILD);
             return Math.max(share, MILD_SHARE) * load.orElse(heat * size.volume() / card.volume());
         }
-        double byAir = kind == Layer.Kind.OIL_COOLER ? TO_OIL : TO_COOLANT;
-        return load.isPresent() ? load.getAsDouble() * car.share() : byAir * car.charge();
+        double byFuel = kind == Layer.Kind.OIL_COOLER ? TO_OIL : TO_COOLANT;
+        return load.isPresent() ? load.getAsDouble() * car.share() : byFuel * car.fuel();
     }
 
     /** @throws io.enthalpa.core.fault.EnthalpaFault when the card's heat is more than its air could take */

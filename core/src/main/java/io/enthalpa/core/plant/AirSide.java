@@ -8,6 +8,7 @@ import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.coolingair.Working;
 import io.enthalpa.core.engine.EngineSpec;
+import io.enthalpa.core.engine.FuelDemand;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.place.Subject;
@@ -28,6 +29,8 @@ public final class AirSide {
 
     /** K in the manifold. */
     private static final double USUAL_CHARGE = 318;
+    /** kg of air for each kg of fuel, boosted petrol (common practice, no source). */
+    private static final double USUAL_MIXTURE = 12.5;
 
     private final List<CooledCore> cores;
     private final Ambient ambient;
@@ -170,7 +173,8 @@ public final class AirSide {
             return Working.STANDING;
         }
         double air = breathed(point);
-        return new Working(air, air / breathed(full.orElse(point)));
+        double fuel = air / engine.fuel().map(FuelDemand::airFuelRatio).orElse(USUAL_MIXTURE);
+        return new Working(fuel, air / breathed(full.orElse(point)));
     }
 
     private double breathed(OperatingPoint point) {

@@ -22,7 +22,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 class AirWayTest {
     private static final double OUTSIDE = 300;
     private static final double SEA_LEVEL = 101325;
-    private static final Working HARD = new Working(0.15, 1);
+    private static final Working HARD = new Working(0.012, 1);
     /** More than any exchanger can give, so that its hot side comes to the most it may. */
     private static final OptionalDouble MUCH = OptionalDouble.of(1e9);
 
@@ -262,12 +262,12 @@ class AirWayTest {
         assertThat(condenser.asked(outside, Working.STANDING)).isZero();
     }
 
-    /** By hand: 0.15 kg/s of air give 0.55 MJ each to the coolant, 82.5 kW, and 0.07 to the oil, 10.5 kW; told loads go with the share of full load. */
+    /** By hand: 0.012 kg/s of fuel give 6.9 MJ/kg to the coolant, 82.8 kW, and 0.9 to the oil, 10.8 kW; told loads go with the share of full load. */
     @Test
     void engineRadiatorAndOilCoolerFollowTheEngine() {
         OtherExchanger own = Ways.engineRadiator(0).other();
-        assertThat(own.asked(Layer.Kind.ENGINE_RADIATOR, 250, HARD)).isCloseTo(82.5e3, within(1e-6));
-        assertThat(own.asked(Layer.Kind.OIL_COOLER, 310, HARD)).isCloseTo(10.5e3, within(1e-6));
+        assertThat(own.asked(Layer.Kind.ENGINE_RADIATOR, 250, HARD)).isCloseTo(82.8e3, within(1e-6));
+        assertThat(own.asked(Layer.Kind.OIL_COOLER, 310, HARD)).isCloseTo(10.8e3, within(1e-6));
         OtherExchanger told = new OtherExchanger(
                 own.size(),
                 own.card(),
@@ -278,7 +278,7 @@ class AirWayTest {
                 OptionalDouble.of(95),
                 369.15,
                 OptionalDouble.of(40e3));
-        assertThat(told.asked(Layer.Kind.ENGINE_RADIATOR, 310, new Working(0.1, 0.6)))
+        assertThat(told.asked(Layer.Kind.ENGINE_RADIATOR, 310, new Working(0.009, 0.6)))
                 .isCloseTo(24e3, within(1e-6));
     }
 
@@ -289,18 +289,18 @@ class AirWayTest {
         w.layers = List.of(Ways.condenser(0.02), Ways.engineRadiator(0.02));
         AirWay way = way(w.spec());
         AirFlow flow = way.flow(20);
-        AirWay.Warmth mild = way.warmth(flow, new double[2], 20, new Working(0.02, 0.1));
+        AirWay.Warmth mild = way.warmth(flow, new double[2], 20, new Working(0.0016, 0.1));
         double condenser = 8e3 * (0.15 + 0.85 * (300 - 288.15) / 20);
         assertThat(mild.heat()[0]).isCloseTo(condenser, withinPercentage(1e-6));
         assertThat(mild.hot()[0]).isCloseTo(mild.air()[0] + condenser / flow.perKelvin()[0], within(1e-6));
-        assertThat(mild.heat()[1]).isCloseTo(11e3, withinPercentage(1e-6));
+        assertThat(mild.heat()[1]).isCloseTo(11.04e3, withinPercentage(1e-6));
         assertThat(mild.air()[1]).as("warmed by the condenser").isGreaterThan(mild.air()[0] + 1);
-        AirWay.Warmth hard = way.warmth(flow, new double[2], 20, new Working(0.4, 1));
+        AirWay.Warmth hard = way.warmth(flow, new double[2], 20, new Working(0.032, 1));
         assertThat(hard.hot()[1]).isCloseTo(369.15, within(1e-6));
         assertThat(hard.heat()[1])
                 .isCloseTo(flow.perKelvin()[1] * (369.15 - hard.air()[1]), withinPercentage(1e-6))
                 .isLessThan(hard.asked()[1]);
-        assertThat(hard.asked()[1]).isCloseTo(220e3, withinPercentage(1e-6));
+        assertThat(hard.asked()[1]).isCloseTo(220.8e3, withinPercentage(1e-6));
     }
 
     @Test

@@ -128,7 +128,7 @@ record AirLayer(
                 max = 1000,
                 usual = 8,
                 help =
-                        "in the car, full load, 35 °C outside; empty: a condenser its card's, engine radiator 0.55 and oil cooler 0.07 MJ for each kg of air; common practice, no source")
+                        "in the car, full load, 35 °C outside; empty: a condenser its card's, engine radiator 6.9 and oil cooler 0.9 MJ for each kg of fuel; common practice, no source")
         @Nullable
         Double load_kW,
 
