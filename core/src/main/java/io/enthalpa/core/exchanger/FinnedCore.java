@@ -5,6 +5,7 @@ import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.fluid.Transport;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
+import java.util.List;
 
 /** A charge cooler by its geometry: {@link FinnedBlock} in a size, with its tanks. */
 public final class FinnedCore implements CoreModel {
@@ -70,6 +71,24 @@ public final class FinnedCore implements CoreModel {
                 ? Transport.ofAir(HumidAir.DRY, PRESSURE_OF_PROPERTIES / 2, t)
                 : coolant.transport(t);
         return fins(block.cold(), coldLength, block.charge().gap() + 2 * block.plate(), flow / coldSection, fluid);
+    }
+
+    /** @return measures of the charge fins that lie beyond what their correlation was fitted over */
+    public List<FinMeasure> chargeBeyond() {
+        return beyond(block.charge(), chargeLength, block.cold().gap() + 2 * block.plate());
+    }
+
+    /** @return measures of the cooling fins that do */
+    public List<FinMeasure> coldBeyond() {
+        return beyond(block.cold(), coldLength, block.charge().gap() + 2 * block.plate());
+    }
+
+    private static List<FinMeasure> beyond(FinSpec fin, double length, double wall) {
+        return switch (fin.type()) {
+            case PLAIN -> List.of();
+            case OFFSET -> ManglikBergles1995.beyond(fin);
+            case LOUVRED -> ChangWang1997.beyond(fin, length, wall);
+        };
     }
 
     private static FinFlow fins(FinSpec fin, double length, double wall, double massFlux, Transport fluid) {

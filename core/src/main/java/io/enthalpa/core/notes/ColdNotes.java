@@ -17,6 +17,7 @@ import io.enthalpa.core.waterloop.CorePorts;
 import io.enthalpa.core.waterloop.LoopHeights;
 import io.enthalpa.core.waterloop.LoopPiece;
 import io.enthalpa.core.waterloop.PieceLoss;
+import io.enthalpa.core.waterloop.Radiator;
 import java.util.List;
 import java.util.Optional;
 
@@ -148,6 +149,12 @@ final class ColdNotes {
         if (!loop.spec().isOpen() && ambient.temperature() < coolant.freezing() + GlycolWater.MARGIN) {
             notes.add(new Note(Kind.COOLANT_FREEZES, here, name, ambient.temperature(), coolant.freezing()));
         }
+        loop.spec()
+                .radiator()
+                .map(r -> Radiator.of(r, coolant).finBeyond())
+                .filter(beyond -> !beyond.isEmpty())
+                .ifPresent(beyond -> notes.add(new Note(
+                        Kind.RADIATOR_FIN_UNLIKE, here, name, beyond.get(0).ordinal(), beyond.size())));
         if (loop.ice() > 0) {
             notes.add(new Note(Kind.ICE_LASTS, here, name, loop.iceLasts(), 0));
         }

@@ -47,6 +47,12 @@ public record Note(Kind kind, Subject subject, String of, double value, double l
         CHARGE_FIN_BEYOND_RANGE(Quantity.NUMBER),
         /** The same between the cooling fins. */
         COLD_FIN_BEYOND_RANGE(Quantity.NUMBER),
+        /** Measures of its charge fins lie beyond those that their formula was fitted over; value is the first of them by number. */
+        CHARGE_FIN_UNLIKE(Quantity.NUMBER),
+        /** Of its cooling fins. */
+        COLD_FIN_UNLIKE(Quantity.NUMBER),
+        /** Of a radiator's fins. */
+        RADIATOR_FIN_UNLIKE(Quantity.NUMBER),
         /** End tanks feed the passages unevenly; value is the spread. */
         UNEVEN_FEED(Quantity.SHARE),
         /** Water comes out of the charge inside the core; value in an hour, limit its dew point. */

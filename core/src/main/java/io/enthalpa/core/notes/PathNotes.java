@@ -10,6 +10,7 @@ import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.FuelDemand;
 import io.enthalpa.core.engine.MapPoint;
 import io.enthalpa.core.exchanger.FinFlow;
+import io.enthalpa.core.exchanger.FinMeasure;
 import io.enthalpa.core.exchanger.FinnedCore;
 import io.enthalpa.core.exchanger.RatedCore;
 import io.enthalpa.core.exchanger.ScalingLaw;
@@ -242,6 +243,8 @@ final class PathNotes {
                     here,
                     name,
                     finned.coldFlow(core.coldFlow(), (core.coldIn() + core.coldOut()) / 2));
+            unlike(notes, Kind.CHARGE_FIN_UNLIKE, here, name, finned.chargeBeyond());
+            unlike(notes, Kind.COLD_FIN_UNLIKE, here, name, finned.coldBeyond());
             beyond(
                     notes,
                     Kind.UNEVEN_FEED,
@@ -263,6 +266,12 @@ final class PathNotes {
     private static void fin(List<Note> notes, Kind kind, Spot here, String name, FinFlow flow) {
         if (!flow.withinRange()) {
             notes.add(new Note(kind, here, name, flow.reynolds(), 0));
+        }
+    }
+
+    private static void unlike(List<Note> notes, Kind kind, Spot here, String name, List<FinMeasure> measures) {
+        if (!measures.isEmpty()) {
+            notes.add(new Note(kind, here, name, measures.get(0).ordinal(), measures.size()));
         }
     }
 

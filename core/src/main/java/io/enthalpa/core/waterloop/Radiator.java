@@ -8,6 +8,7 @@ import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.Effectiveness;
 import io.enthalpa.core.exchanger.FinEfficiency;
 import io.enthalpa.core.exchanger.FinFlow;
+import io.enthalpa.core.exchanger.FinMeasure;
 import io.enthalpa.core.exchanger.FinType;
 import io.enthalpa.core.exchanger.FinnedBlock;
 import io.enthalpa.core.exchanger.HeatTransfer;
@@ -48,6 +49,11 @@ public sealed interface Radiator {
     }
 
     CoreSize size();
+
+    /** @return measures of its fins that lie beyond what their correlation was fitted over */
+    default List<FinMeasure> finBeyond() {
+        return List.of();
+    }
 
     /**
      * @param waterFlow kg/s
@@ -209,6 +215,13 @@ public sealed interface Radiator {
                     size.width() * geometry.passes(),
                     Math.max(flow, 1e-6) / waterSection,
                     coolant.transport(t));
+        }
+
+        @Override
+        public List<FinMeasure> finBeyond() {
+            return geometry.fin().type() == FinType.LOUVRED
+                    ? ChangWang1997.beyond(geometry.fin(), size.depth(), geometry.tubeHeight())
+                    : List.of();
         }
 
         private FinFlow air(double flow, double t) {
