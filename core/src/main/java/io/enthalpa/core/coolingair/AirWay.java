@@ -1,6 +1,7 @@
 package io.enthalpa.core.coolingair;
 
 import io.enthalpa.core.exchanger.CoreSize;
+import io.enthalpa.core.exchanger.FaceAir;
 import io.enthalpa.core.exchanger.RatedExchanger;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
@@ -20,7 +21,7 @@ public final class AirWay {
                     "Cooling air through a car",
                     "The road wind's pressure between opening and exit, and the fan's, are used up at grille and opening, in the stack and at the exit. Where layers cover each other "
                             + "only in part, the stack is cut into lanes of equal cover, all between the same two pressures; a gap that is not sealed is a lane with no layer. "
-                            + "Standing without a fan, warm air rises through the stack; some comes round to the front again, less the faster the car rolls.")
+                            + "Standing without a fan, warm air rises through the stack; some comes round to the front again, less the faster the car rolls. All losses and the fan are those of the air outside: thinner air costs and drives less.")
             .formula(
                     "(c_in - c_out) q + fan(Q) + buoyancy = K_in rho (Q/A_in)^2/2 + loss(v) + rho (Q/A_out)^2/2; loss = sum a_k v^n_k in each lane; "
                             + "K_in = 0.5 (0.1 rounded) + (1 - A_in/A_stack)^2, the step times 0.4 in a duct; gap K = 2.8")
@@ -90,7 +91,7 @@ public final class AirWay {
             fits(k, size);
             losses.add(
                     layer.isOther()
-                            ? AirLoss.of(layer.other()::airLoss)
+                            ? AirLoss.of(v -> layer.other().airLoss(v, new FaceAir(density, outside)))
                             : AirLoss.of(members.get(k).loss()));
             others.add(layer.isOther() ? layer.other().exchanger() : null);
         }
@@ -214,7 +215,7 @@ public final class AirWay {
     }
 
     private double fan(double q, boolean blows) {
-        return spec.fan().isPresent() ? spec.fan().get().rise(q, blows) : 0;
+        return spec.fan().isPresent() ? spec.fan().get().rise(q, blows, density) : 0;
     }
 
     /** Pa lost at opening and exit together. */

@@ -3,6 +3,7 @@ package io.enthalpa.core.coolingair;
 import io.enthalpa.core.exchanger.CoolantLoss;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.Effectiveness;
+import io.enthalpa.core.exchanger.FaceAir;
 import io.enthalpa.core.exchanger.RatedExchanger;
 import io.enthalpa.core.exchanger.ReferencePoint;
 import io.enthalpa.core.exchanger.ScalingLaw;
@@ -72,7 +73,6 @@ public record OtherExchanger(
     private static final double TO_COOLANT = 6.9e6;
 
     private static final double TO_OIL = 0.9e6;
-    private static final double SEA_LEVEL = 101325;
     /** Hot flow so large that its temperature hardly changes, kg/s. */
     private static final double PLENTY = 100;
 
@@ -99,7 +99,7 @@ public record OtherExchanger(
     }
 
     RatedExchanger exchanger() {
-        double air = speed * card.face() * HumidAir.DRY.density(SEA_LEVEL, airOnCard);
+        double air = speed * card.face() * FaceAir.atSeaLevel(airOnCard).density();
         ReferencePoint point = ReferencePoint.fromHeat(
                 heat,
                 PLENTY,
@@ -119,8 +119,8 @@ public record OtherExchanger(
                 .conductancePerKelvin();
     }
 
-    double airLoss(double velocity) {
-        double known = airLoss.orElse(CoolantLoss.usualAir(card.depth(), speed));
-        return known * Math.pow(velocity / speed, CoolantLoss.AIR_EXPONENT) * size.depth() / card.depth();
+    double airLoss(double velocity, FaceAir air) {
+        return CoolantLoss.air(
+                airLoss, speed, FaceAir.atSeaLevel(airOnCard), card.depth(), velocity, air, size.depth());
     }
 }

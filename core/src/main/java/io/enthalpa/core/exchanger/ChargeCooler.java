@@ -1,15 +1,12 @@
 package io.enthalpa.core.exchanger;
 
 import io.enthalpa.core.fluid.GlycolWater;
-import io.enthalpa.core.fluid.HumidAir;
 
 /** A charge cooler ready to compute with: {@link CoreSpec} with its model worked out. */
 public final class ChargeCooler {
     /** Specific heat of aluminium near 350 K, J/(kg K); Incropera &amp; DeWitt table A.1, from memory. */
     public static final double ALUMINIUM_HEAT_CAPACITY = 910;
 
-    private static final double SEA_LEVEL = 101325;
-    private static final double AIR_TEMPERATURE = 300;
     private final CoreSpec spec;
     private final CoreModel model;
     private final double washed;
@@ -63,13 +60,12 @@ public final class ChargeCooler {
 
     /** @param flow kg/s of water @param t K @return Pa between the water ports */
     public double waterLoss(double flow, double t) {
-        return model.coldLoss(flow, t);
+        return model.waterLoss(flow, t);
     }
 
-    /** @param velocity m/s at the face @return Pa, air at sea level */
-    public double airLoss(double velocity) {
-        return model.coldLoss(
-                velocity * spec.size().face() * HumidAir.DRY.density(SEA_LEVEL, AIR_TEMPERATURE), AIR_TEMPERATURE);
+    /** @param velocity m/s at the face @return Pa */
+    public double airLoss(double velocity, FaceAir air) {
+        return model.airLoss(velocity, air);
     }
 
     /** @return Reynolds number of the water between the fins; 0 where a card does not tell */

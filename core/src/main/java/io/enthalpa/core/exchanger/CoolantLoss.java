@@ -2,6 +2,7 @@ package io.enthalpa.core.exchanger;
 
 import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.fluid.Water;
+import java.util.OptionalDouble;
 
 /** What a coolant loses in an exchanger known by a card: carried to other flows, and the usual figure where the card is silent. */
 public final class CoolantLoss {
@@ -13,12 +14,34 @@ public final class CoolantLoss {
     private static final double WATER_EXPONENT = 1.75;
 
     private static final double WATER_KNOWN_AT = 298.15;
+    /** That the usual figure is told for. */
+    private static final FaceAir USUAL_AIR = FaceAir.atSeaLevel(300);
 
     private CoolantLoss() {}
 
-    /** @param depth m along the air @param velocity m/s at the face @return Pa at sea level, where a card is silent */
-    public static double usualAir(double depth, double velocity) {
-        return AIR_PER_DEPTH * depth * Math.pow(velocity, AIR_EXPONENT);
+    /**
+     * @param known    Pa on the card; empty for what is usual
+     * @param cardSpeed m/s at the face on it
+     * @param cardAir  in which it was measured
+     * @param cardDepth m
+     * @param velocity m/s at the face
+     * @param air      as it comes
+     * @param depth    m of the block
+     * @return Pa, as velocity^1.7, density^0.7 and viscosity^0.3
+     */
+    public static double air(
+            OptionalDouble known,
+            double cardSpeed,
+            FaceAir cardAir,
+            double cardDepth,
+            double velocity,
+            FaceAir air,
+            double depth) {
+        return known.isPresent()
+                ? air.loss(known.getAsDouble() * Math.pow(velocity / cardSpeed, AIR_EXPONENT), cardAir)
+                        * depth
+                        / cardDepth
+                : air.loss(AIR_PER_DEPTH * depth * Math.pow(velocity, AIR_EXPONENT), USUAL_AIR);
     }
 
     /**

@@ -21,11 +21,14 @@ public sealed interface CoreModel permits RatedCore, FinnedCore {
     double loss(double flow, double densityIn, double densityOut, double meanT);
 
     /**
-     * @param flow kg/s of coolant
+     * @param flow kg/s of water
      * @param t    K, mean
-     * @return Pa that it loses in the block; air at sea level
+     * @return Pa that it loses in the block
      */
-    double coldLoss(double flow, double t);
+    double waterLoss(double flow, double t);
+
+    /** @param velocity m/s at the face @return Pa that cooling air loses in the block */
+    double airLoss(double velocity, FaceAir air);
 
     /** @return kg, block and tanks */
     double metalMass();

@@ -147,11 +147,17 @@ public final class FinnedCore implements CoreModel {
     }
 
     @Override
-    public double coldLoss(double flow, double t) {
+    public double waterLoss(double flow, double t) {
+        return coldLoss(flow, t, coolant.density(t));
+    }
+
+    @Override
+    public double airLoss(double velocity, FaceAir air) {
+        return coldLoss(velocity * spec.size().face() * air.density(), air.temperature(), air.density());
+    }
+
+    private double coldLoss(double flow, double t, double density) {
         FinFlow cold = coldFlow(flow, t);
-        double density = block.coolant() == Coolant.AIR
-                ? HumidAir.DRY.density(PRESSURE_OF_PROPERTIES / 2, t)
-                : coolant.density(t);
         double open = block.cold().openShare() * block.cold().gap() / block.step();
         return CoreLoss.of(
                 flow / coldSection,

@@ -116,17 +116,22 @@ public final class RatedCore implements CoreModel {
 
     /** Water: the card's, as flow^1.75 and viscosity^0.25 (Blasius); air: the card's as flow^1.7. Usual figures where the card is silent. */
     @Override
-    public double coldLoss(double flow, double t) {
-        RatingCard.Point p = card.points().get(0);
+    public double waterLoss(double flow, double t) {
         double ratio = Math.max(exchanger.coldFlowRatio(flow), 0);
-        if (card.coolant() == Coolant.AIR) {
-            double silent = CoolantLoss.usualAir(card.size().depth(), p.coolantVelocity());
-            return card.coolantLoss().orElse(silent)
-                    * Math.pow(ratio, CoolantLoss.AIR_EXPONENT)
-                    * spec.size().depth()
-                    / card.size().depth();
-        }
         return CoolantLoss.water(card.coolantLoss().orElse(SILENT_WATER_LOSS), ratio, coolant, t);
+    }
+
+    @Override
+    public double airLoss(double velocity, FaceAir air) {
+        RatingCard.Point p = card.points().get(0);
+        return CoolantLoss.air(
+                card.coolantLoss(),
+                p.coolantVelocity(),
+                FaceAir.atSeaLevel(p.coolantIn()),
+                card.size().depth(),
+                velocity,
+                air,
+                spec.size().depth());
     }
 
     /** What other outlets than one like the inlet, which the card was measured with, add or save; Pa times kg/m3. */

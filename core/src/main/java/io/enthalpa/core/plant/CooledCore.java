@@ -14,6 +14,7 @@ import io.enthalpa.core.exchanger.ChargeCooler;
 import io.enthalpa.core.exchanger.Condensate;
 import io.enthalpa.core.exchanger.Conductances;
 import io.enthalpa.core.exchanger.CoreSize;
+import io.enthalpa.core.exchanger.FaceAir;
 import io.enthalpa.core.exchanger.HeatTransfer;
 import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.uncertainty.Perturbation;
@@ -97,9 +98,11 @@ public final class CooledCore {
 
     /** What stands in a way of the cooling air: the core, or the radiator of its loop. */
     AirWay.Member airMember() {
+        FaceAir outside =
+                new FaceAir(ambient.air().density(ambient.pressure(), ambient.temperature()), ambient.temperature());
         return hasLoop()
-                ? new AirWay.Member(loop.radiator().size(), loop.radiator()::airLoss)
-                : new AirWay.Member(cooler().spec().standing(), cooler()::airLoss);
+                ? new AirWay.Member(loop.radiator().size(), v -> loop.radiator().airLoss(v, outside))
+                : new AirWay.Member(cooler().spec().standing(), v -> cooler().airLoss(v, outside));
     }
 
     /** The air by a measured share of road speed, for what stands in no way. */

@@ -5,6 +5,7 @@ import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.chargepath.PathElement.Core;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.chargepath.Pieces.Placed;
+import io.enthalpa.core.exchanger.FaceAir;
 import io.enthalpa.core.exchanger.FinnedCore;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.plant.CoreResult;
@@ -70,13 +71,21 @@ public final class CoreSteps {
         return trials.steady(option).map(result -> {
             CoreResult core = core(result, spot);
             OptionalDouble coldLoss = core.slot().cooler().model() instanceof FinnedCore finned
-                    ? OptionalDouble.of(finned.coldLoss(core.coldFlow(), (core.coldIn() + core.coldOut()) / 2))
+                    ? OptionalDouble.of(coldLoss(core, finned))
                     : OptionalDouble.empty();
             return new Numbers(
                     result.path().intakeTemperature(),
                     core.slot().cooler().model().metalMass(),
                     coldLoss);
         });
+    }
+
+    private static double coldLoss(CoreResult core, FinnedCore finned) {
+        if (!core.slot().element().isCooledByAir()) {
+            return finned.waterLoss(core.coldFlow(), (core.coldIn() + core.coldOut()) / 2);
+        }
+        double perSpeed = core.slot().element().spec().size().face() * core.faceSpeed();
+        return finned.airLoss(core.faceSpeed(), new FaceAir(core.coldFlow() / perSpeed, core.coldIn()));
     }
 
     private static CoreResult core(SteadyResult result, Spot spot) {

@@ -6,6 +6,7 @@ import io.enthalpa.core.exchanger.CoolantLoss;
 import io.enthalpa.core.exchanger.CoreLoss;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.Effectiveness;
+import io.enthalpa.core.exchanger.FaceAir;
 import io.enthalpa.core.exchanger.FinEfficiency;
 import io.enthalpa.core.exchanger.FinFlow;
 import io.enthalpa.core.exchanger.FinMeasure;
@@ -67,7 +68,7 @@ public sealed interface Radiator {
     double waterLoss(double waterFlow, double waterT);
 
     /** @param velocity m/s at the face @return Pa, air at sea level */
-    double airLoss(double velocity);
+    double airLoss(double velocity, FaceAir air);
 
     /** @return what it moves, and for each kelvin between its inlets, W/K */
     default HeatTransfer transfer(
@@ -145,13 +146,15 @@ public sealed interface Radiator {
         }
 
         @Override
-        public double airLoss(double velocity) {
-            double depth = size.depth() / card.size().depth();
-            return card.airLoss().isPresent()
-                    ? depth
-                            * card.airLoss().getAsDouble()
-                            * Math.pow(velocity / card.airVelocity(), CoolantLoss.AIR_EXPONENT)
-                    : CoolantLoss.usualAir(size.depth(), velocity);
+        public double airLoss(double velocity, FaceAir air) {
+            return CoolantLoss.air(
+                    card.airLoss(),
+                    card.airVelocity(),
+                    FaceAir.atSeaLevel(card.airIn()),
+                    card.size().depth(),
+                    velocity,
+                    air,
+                    size.depth());
         }
     }
 
@@ -253,8 +256,8 @@ public sealed interface Radiator {
         }
 
         @Override
-        public double airLoss(double velocity) {
-            double density = HumidAir.DRY.density(SEA_LEVEL, 300);
+        public double airLoss(double velocity, FaceAir outside) {
+            double density = outside.density();
             double flow = velocity * size.face() * density;
             double open = airSection / size.face();
             return CoreLoss.of(
@@ -262,7 +265,7 @@ public sealed interface Radiator {
                     density,
                     density,
                     open,
-                    air(flow, 300).friction(),
+                    air(flow, outside.temperature()).friction(),
                     size.depth() / geometry.fin().hydraulicDiameter());
         }
     }
