@@ -682,6 +682,8 @@ export interface Tank {
   /** ice pieces, mm, 5 to 400, usually 30: edge: cubes 25-35 mm, broken block 60-100 mm; common practice, no source */
   icePiece_mm?: number
   stirred?: IceStir
+  /** cap holds, kPa, 0 to 250, usually 90: printed on it: 50-110 kPa, or 0.5-1.1 bar; empty or 0: open; common practice, no source */
+  cap_kPa?: number
 }
 
 /** cold from the car's air conditioning */
@@ -869,7 +871,7 @@ export interface AirLayer {
   airLoss_Pa?: number
   /** hot side at most, °C, 20 to 200, usually 68: in the car: condensing 60-75 °C, where the pressure switch cuts out; coolant 105-118, oil 125-145 °C; common practice, no source */
   hot_C?: number
-  /** heat it has to give, kW, 0 to 1000, usually 8: in the car, full load, 35 °C outside; empty: a condenser its card's, engine radiator 0.55 and oil cooler 0.07 MJ for each kg of air; common practice, no source */
+  /** heat it has to give, kW, 0 to 1000, usually 8: in the car, full load, 35 °C outside; empty: a condenser its card's, engine radiator 6.9 and oil cooler 0.9 MJ for each kg of fuel; common practice, no source */
   load_kW?: number
   id?: string
 }
@@ -957,7 +959,7 @@ export const usual = {
   'water/chiller': { loss_kPa: 8, flow_L_min: 20 },
   'core/water/radiator': { width_mm: 400, height_mm: 250, depth_mm: 32, cardWidth_mm: 400, cardHeight_mm: 250, cardDepth_mm: 32, heat_kW: 12, waterFlow_L_min: 20, waterIn_C: 60, airSpeed_m_s: 5, airIn_C: 25, waterLoss_kPa: 6, airLoss_Pa: 80 },
   'core/water/radiator/tubes': { tubeHeight_mm: 2, tubeWall_mm: 0.3, passes: 1 },
-  'core/water/tank': { holds_L: 8, start_C: 20, ice_kg: 0, icePiece_mm: 30 },
+  'core/water/tank': { holds_L: 8, start_C: 20, ice_kg: 0, icePiece_mm: 30, cap_kPa: 90 },
   'core/water/chiller': { capacity_kW: 4, coldest_C: 4, dropOutBoost_kPa: 20 },
   'core/water/raw': { temperature_C: 18, fouling_m2K_kW: 0.15 },
   'injection': { bore_mm: 63, alcohol_pct: 50, nozzleFlow_L_min: 0.4, ratedPressure_kPa: 700, pumpPressure_kPa: 1000, startBoost_kPa: 40, fullBoost_kPa: 90, tank_L: 5, evaporated_pct: 50 },

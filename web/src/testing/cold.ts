@@ -45,6 +45,7 @@ export function loopView(loop: WaterLoop, place = '/path/3'): LoopView {
     ice_kW: 0,
     rise_K_min: 0,
     freezing_C: 0,
+    boiling_C: 100,
     narrowest: 6,
     highest: 7,
     overCap_mm: -10,

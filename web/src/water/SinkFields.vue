@@ -87,13 +87,15 @@ function know(how: 'card' | 'tubes'): void {
         of="water"
       />
       <p v-if="view" class="fine">
-        Freezes at {{ spoken(view.freezing_C, 'C', settings.units, 0) }}.
+        Freezes at {{ spoken(view.freezing_C, 'C', settings.units, 0) }}, boils at {{ spoken(view.boiling_C, 'C', settings.units, 0)
+        }}{{ loop.tank?.cap_kPa ? ' under its cap' : '' }}.
         <button v-if="view.measured && loop.pieces?.length" type="button" class="act" @click="$emit('findFlow')">find the flow from the pump</button>
       </p>
     </section>
     <section v-if="loop.tank">
       <h2>Tank</h2>
       <NumberField part="core/water/tank" name="holds_L" :pointer="`${at}/tank/holds_L`" />
+      <NumberField part="core/water/tank" name="cap_kPa" :pointer="`${at}/tank/cap_kPa`" optional empty="open" />
       <NumberField part="core/water/tank" name="start_C" :pointer="`${at}/tank/start_C`" optional empty="as soaked" />
       <NumberField part="core/water/tank" name="ice_kg" :pointer="`${at}/tank/ice_kg`" optional empty="none" />
       <template v-if="loop.tank.ice_kg">

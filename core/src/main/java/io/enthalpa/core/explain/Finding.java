@@ -61,6 +61,8 @@ public record Finding(Kind kind, List<Figure> figures) {
         RAMP_OF_SURROUNDINGS(Part.SHAPE),
         START_SOAK(Part.BESIDE),
         HOT_OFF_LOAD(Part.BESIDE),
+        WATER_BOILS(Part.BESIDE),
+        WATER_FREEZES(Part.BESIDE),
         DENSITY(Part.WORTH),
         BACK_AT_TARGET(Part.WORTH),
         SENSOR_NEVER_SHOWS(Part.WORTH),

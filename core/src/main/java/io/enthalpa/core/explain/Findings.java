@@ -13,6 +13,7 @@ import io.enthalpa.core.verdict.RunFigures;
 import io.enthalpa.core.verdict.RunShape;
 import io.enthalpa.core.verdict.Targets;
 import io.enthalpa.core.verdict.Verdict;
+import io.enthalpa.core.verdict.WaterBounds;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
 import java.util.List;
@@ -51,8 +52,15 @@ public final class Findings {
      * @param outside K
      * @param audit   of the heat
      * @param loop    of the core nearest the plenum; empty where air cools it, or there is none
+     * @param water   when it is hotter or colder than it can be
      */
-    record Circumstances(Targets targets, int runs, double outside, EnergyAudit audit, Optional<WaterLoopSpec> loop) {}
+    record Circumstances(
+            Targets targets,
+            int runs,
+            double outside,
+            EnergyAudit audit,
+            Optional<WaterLoopSpec> loop,
+            WaterBounds water) {}
 
     /** @return in the order they are told */
     public static List<Finding> of(Answer answer, Trace trace) {
@@ -63,7 +71,13 @@ public final class Findings {
         return of(
                 answer.verdict(trace),
                 answer.figures(trace),
-                new Circumstances(answer.targets(), answer.duty().repeats(), trace.outside(), trace.audit(), loop));
+                new Circumstances(
+                        answer.targets(),
+                        answer.duty().repeats(),
+                        trace.outside(),
+                        trace.audit(),
+                        loop,
+                        WaterBounds.of(answer.system(), trace)));
     }
 
     static List<Finding> of(Verdict verdict, RunFigures figures, Circumstances around) {
@@ -198,6 +212,21 @@ public final class Findings {
         }
         if (beside.idle() > verdict.worst() + HOTTER) {
             say(Kind.HOT_OFF_LOAD, temperature("idle", beside.idle()), time("at", beside.idleTime()));
+        }
+        WaterBounds water = around.water();
+        if (Double.isFinite(water.boilsFrom())) {
+            say(
+                    Kind.WATER_BOILS,
+                    time("from", water.boilsFrom()),
+                    temperature("hottest", water.hottest()),
+                    temperature("boiling", water.boiling()));
+        }
+        if (Double.isFinite(water.freezesFrom())) {
+            say(
+                    Kind.WATER_FREEZES,
+                    time("from", water.freezesFrom()),
+                    temperature("coldest", water.coldest()),
+                    temperature("freezing", water.freezing()));
         }
     }
 

@@ -17,11 +17,11 @@ public record GlycolWater(double share) {
     public static final Method METHOD = Method.of(
                     "glycol",
                     "Coolant: water with glycol",
-                    "Density, heat capacity, conductivity, viscosity and freezing point by temperature and share. Pure water has its own formulas; glycol "
+                    "Density, heat capacity, conductivity, viscosity, freezing and boiling point by temperature and share. Pure water has its own formulas; glycol "
                             + "enters as a ratio to water, so that a little glycol changes little.")
             .formula(
                     "property = A1 + A2 x + A3 r + A4 x r + A5 r^2, r = 273.15/T, x share by mass; ln of it for viscosity; "
-                            + "freezing: T/273.15 = 1 - 0.03736 x - 0.40050 x^2")
+                            + "freezing: T/273.15 = 1 - 0.03736 x - 0.40050 x^2; boiling: p = y p_water(T), y water's share of the moles")
             .range(new ValidityRange("glycol by volume", 0, 60, "%"), new ValidityRange("temperature", -25, 100, "°C"))
             .source(CONDE)
             .leavesOut(
@@ -31,6 +31,8 @@ public record GlycolWater(double share) {
 
     private static final double GLYCOL_DENSITY = 1113;
     private static final double WATER_DENSITY = 998;
+    private static final double WATER_MOLAR_MASS = 18.015;
+    private static final double GLYCOL_MOLAR_MASS = 62.07;
     private static final double ICE_POINT = 273.15;
     private static final double COLDEST = 248.15;
     private static final double HOTTEST = 373.1;
@@ -48,6 +50,19 @@ public record GlycolWater(double share) {
     public double freezing() {
         double x = massShare();
         return ICE_POINT * (1 - 0.03736 * x - 0.40050 * x * x);
+    }
+
+    /**
+     * Where it begins to boil: water's vapour pressure over its share of the moles (Raoult), glycol's own vapour being nothing beside it. Half and half
+     * at one atmosphere 107 °C, as published.
+     *
+     * @param pressure Pa absolute
+     * @return K
+     */
+    public double boiling(double pressure) {
+        double x = massShare();
+        double water = (1 - x) / WATER_MOLAR_MASS;
+        return WaterVapour.saturationTemperature(pressure * (water + x / GLYCOL_MOLAR_MASS) / water);
     }
 
     /** @return kg/m3 */

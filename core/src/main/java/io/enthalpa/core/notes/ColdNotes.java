@@ -149,6 +149,12 @@ final class ColdNotes {
         if (!loop.spec().isOpen() && ambient.temperature() < coolant.freezing() + GlycolWater.MARGIN) {
             notes.add(new Note(Kind.COOLANT_FREEZES, here, name, ambient.temperature(), coolant.freezing()));
         }
+        if (loop.hottest() > loop.boiling()) {
+            notes.add(new Note(Kind.LOOP_BOILS, here, name, loop.hottest(), loop.boiling()));
+        }
+        if (!loop.spec().isOpen() && loop.coldest() < coolant.freezing() - NEGLIGIBLE) {
+            notes.add(new Note(Kind.LOOP_FREEZES, here, name, loop.coldest(), coolant.freezing()));
+        }
         loop.spec()
                 .radiator()
                 .map(r -> Radiator.of(r, coolant).finBeyond())

@@ -91,6 +91,10 @@ public record Note(Kind kind, Subject subject, String of, double value, double l
         LOOP_HOLDS_AIR(Quantity.LENGTH),
         /** A closed loop without a tank: nothing takes air and expansion. */
         LOOP_WITHOUT_TANK(Quantity.NUMBER),
+        /** Its water is hotter than it can be; value is how hot, limit where it boils. */
+        LOOP_BOILS(Quantity.TEMPERATURE),
+        /** Its water is colder than it can be; value is how cold, limit where it freezes. */
+        LOOP_FREEZES(Quantity.TEMPERATURE),
         /** Outside air is below the coolant's freezing point. */
         COOLANT_FREEZES(Quantity.TEMPERATURE),
         /** The ice is gone after this long at full load. */

@@ -195,6 +195,12 @@ public final class CoolingLoop {
         return waterInside;
     }
 
+    /** @return K at which its water boils under its cap */
+    public double boiling() {
+        return spec.coolant()
+                .boiling(ambient.pressure() + spec.tank().map(TankSpec::cap).orElse(0.0));
+    }
+
     /** @return K round the loop once the bay has settled */
     public double bay(double roadSpeed) {
         return ambient.temperature() + bay.map(b -> b.rise(roadSpeed)).orElse(0.0);

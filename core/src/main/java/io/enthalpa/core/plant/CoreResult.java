@@ -2,7 +2,10 @@ package io.enthalpa.core.plant;
 
 import io.enthalpa.core.chargepath.CoreSlot;
 import io.enthalpa.core.exchanger.Condensate;
+import io.enthalpa.core.exchanger.FaceAir;
+import io.enthalpa.core.exchanger.FinnedCore;
 import io.enthalpa.core.exchanger.HeatTransfer;
+import java.util.OptionalDouble;
 
 /**
  * What a core does at a steady point.
@@ -34,4 +37,16 @@ public record CoreResult(
         double faceSpeed,
         double recovered,
         ResistanceShares shares,
-        Condensate condensate) {}
+        Condensate condensate) {
+    /** @return Pa that the coolant loses in the block; empty for a core by its card, which tells its loss at the card's flow only */
+    public OptionalDouble coldLoss() {
+        if (!(slot.cooler().model() instanceof FinnedCore finned)) {
+            return OptionalDouble.empty();
+        }
+        if (!slot.element().isCooledByAir()) {
+            return OptionalDouble.of(finned.waterLoss(coldFlow, (coldIn + coldOut) / 2));
+        }
+        double perSpeed = slot.element().spec().size().face() * faceSpeed;
+        return OptionalDouble.of(finned.airLoss(faceSpeed, new FaceAir(coldFlow / perSpeed, (coldIn + coldOut) / 2)));
+    }
+}

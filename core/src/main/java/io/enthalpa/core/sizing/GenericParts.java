@@ -36,6 +36,8 @@ final class GenericParts {
     private static final double PER_MINUTE = 1e-3 / 60;
     private static final double MILLIMETRES = 5e-3;
     private static final double HALF_LITRE = 0.5 * LITRES;
+    /** Pa that the cap of a header holds (common practice, no source). */
+    private static final double CAP = 90e3;
 
     private GenericParts() {}
 
@@ -105,8 +107,8 @@ final class GenericParts {
                         card, 15e3, 20 * PER_MINUTE, 333.15, 5, 298.15, OptionalDouble.empty(), OptionalDouble.empty()),
                 air);
         double water = round(8 * LITRES * size, HALF_LITRE);
-        TankSpec header =
-                new TankSpec(round(2 * LITRES * size, HALF_LITRE), false, OptionalDouble.empty(), IceSpec.NONE, false);
+        TankSpec header = new TankSpec(
+                round(2 * LITRES * size, HALF_LITRE), false, OptionalDouble.empty(), IceSpec.NONE, false, CAP);
         return loop(size, water, Optional.of(radiator), Optional.of(header), Optional.empty());
     }
 

@@ -29,6 +29,7 @@ import java.util.List;
  * @param iceLasts s until the ice is gone at this; NaN without ice
  * @param rise     K/s that the water warms when nothing takes its heat; 0 when something does
  * @param heights  where air stays
+ * @param boiling  K at which it boils under its cap
  * @param dewPoint K of the outside air: what is colder than this sweats
  * @param cores    all on it, the first the one whose loop it is
  */
@@ -51,14 +52,26 @@ public record LoopResult(
         double iceLasts,
         double rise,
         LoopHeights heights,
+        double boiling,
         double dewPoint,
         List<CoreResult> cores) {
     public LoopResult {
         cores = List.copyOf(cores);
     }
 
+    /** @return K of its warmest water, behind one of the cores */
+    public double hottest() {
+        return Math.max(
+                waterOut, cores.stream().mapToDouble(CoreResult::coldOut).max().orElse(waterOut));
+    }
+
+    /** @return K of its coldest */
+    public double coldest() {
+        return Math.min(waterIn, back);
+    }
+
     /** @return true when hoses and core are colder than the outside air's dew point */
     public boolean sweats() {
-        return Math.min(waterIn, back) < dewPoint;
+        return coldest() < dewPoint;
     }
 }

@@ -82,6 +82,7 @@ final class SteadyCold {
                 ice.mass() > 0 ? ice.lasts(melting) : Double.NaN,
                 settles ? 0 : rise,
                 LoopHeights.of(spec.pieces()),
+                loop.boiling(),
                 ambient.air().dewPoint(ambient.pressure()),
                 loop.members().cores().stream().map(results::get).toList());
     }

@@ -5,8 +5,6 @@ import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.chargepath.PathElement.Core;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.chargepath.Pieces.Placed;
-import io.enthalpa.core.exchanger.FaceAir;
-import io.enthalpa.core.exchanger.FinnedCore;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.plant.CoreResult;
 import io.enthalpa.core.steady.SteadyResult;
@@ -70,22 +68,11 @@ public final class CoreSteps {
     private static Optional<Numbers> numbers(Trials trials, BuildOption option, Spot spot) {
         return trials.steady(option).map(result -> {
             CoreResult core = core(result, spot);
-            OptionalDouble coldLoss = core.slot().cooler().model() instanceof FinnedCore finned
-                    ? OptionalDouble.of(coldLoss(core, finned))
-                    : OptionalDouble.empty();
             return new Numbers(
                     result.path().intakeTemperature(),
                     core.slot().cooler().model().metalMass(),
-                    coldLoss);
+                    core.coldLoss());
         });
-    }
-
-    private static double coldLoss(CoreResult core, FinnedCore finned) {
-        if (!core.slot().element().isCooledByAir()) {
-            return finned.waterLoss(core.coldFlow(), (core.coldIn() + core.coldOut()) / 2);
-        }
-        double perSpeed = core.slot().element().spec().size().face() * core.faceSpeed();
-        return finned.airLoss(core.faceSpeed(), new FaceAir(core.coldFlow() / perSpeed, core.coldIn()));
     }
 
     private static CoreResult core(SteadyResult result, Spot spot) {

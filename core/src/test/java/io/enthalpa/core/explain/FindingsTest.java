@@ -15,6 +15,7 @@ import io.enthalpa.core.verdict.RunShape;
 import io.enthalpa.core.verdict.Targets;
 import io.enthalpa.core.verdict.Verdict;
 import io.enthalpa.core.verdict.Verdict.Outcome;
+import io.enthalpa.core.verdict.WaterBounds;
 import io.enthalpa.core.waterloop.ChillerSpec;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.TankSpec;
@@ -45,6 +46,7 @@ class FindingsTest {
     private double latent;
     private int runs = 1;
     private Optional<WaterLoopSpec> loop = Optional.empty();
+    private WaterBounds water = WaterBounds.NONE;
 
     private List<Finding> found() {
         boolean over = outcome == Outcome.OVER_TARGET || outcome == Outcome.PULLS_TIMING;
@@ -70,7 +72,7 @@ class FindingsTest {
                 verdict,
                 figures,
                 new Findings.Circumstances(
-                        new Targets(328, 343), runs, 308, new EnergyAudit(1e6, 0, 1e6, latent), loop));
+                        new Targets(328, 343), runs, 308, new EnergyAudit(1e6, 0, 1e6, latent), loop, water));
     }
 
     private List<Kind> kinds(Part part) {
@@ -163,6 +165,9 @@ class FindingsTest {
                 .isEmpty();
         beside = new Verdict.Beside(335, 18, 344, 30);
         assertThat(kinds(Part.BESIDE)).containsExactly(Kind.START_SOAK, Kind.HOT_OFF_LOAD);
+        water = new WaterBounds(70, 384, 373, 12, 262, 263.5);
+        assertThat(kinds(Part.BESIDE))
+                .containsExactly(Kind.START_SOAK, Kind.HOT_OFF_LOAD, Kind.WATER_BOILS, Kind.WATER_FREEZES);
     }
 
     @Test

@@ -41,6 +41,13 @@ class GlycolWaterTest {
         assertThat(new GlycolWater(share).freezing() - 273.15).isCloseTo(celsius, within(2.5));
     }
 
+    /** Steam tables: 100.0 °C at 101.325 kPa, 120.0 at 198.5, 95.7 at 86.6 (1300 m); half and half by volume 107 °C at one atmosphere (ASHRAE, from memory). */
+    @ParameterizedTest
+    @CsvSource({"0, 101325, 100.0, 0.1", "0, 198530, 120.0, 0.2", "0, 86600, 95.7, 0.2", "0.5, 101325, 107.2, 1.0"})
+    void boilsWhereTheTablesSay(double share, double pressure, double celsius, double within) {
+        assertThat(new GlycolWater(share).boiling(pressure) - 273.15).isCloseTo(celsius, within(within));
+    }
+
     /**
      * ASHRAE Fundamentals (2017), half and half by volume at 20 °C: about 1070 kg/m3, 3300 J/(kg K), 0.39 W/(m K); from memory. Viscosity: CRC Handbook,
      * half and half by mass, about 4.2 mPa s, from memory; ASHRAE's table lies some 15 % below it.

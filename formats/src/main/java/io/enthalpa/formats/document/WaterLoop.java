@@ -139,7 +139,16 @@ record WaterLoop(
             @Nullable
             Double icePiece_mm,
 
-            IceSpec.@Nullable Stir stirred) {
+            IceSpec.@Nullable Stir stirred,
+
+            @Figure(
+                    label = "cap holds",
+                    min = 0,
+                    max = 250,
+                    usual = 90,
+                    help = "printed on it: 50-110 kPa, or 0.5-1.1 bar; empty or 0: open; common practice, no source")
+            @Nullable
+            Double cap_kPa) {
         TankSpec core() {
             double mass = KG.si(ice_kg).orElse(0);
             IceSpec ice = mass <= 0
@@ -149,7 +158,12 @@ record WaterLoop(
                             MM.si(icePiece_mm).orElse(IceSpec.NONE.piece()),
                             stirred == null ? IceSpec.Stir.RETURNED : stirred);
             return new TankSpec(
-                    L.si(holds_L), Boolean.TRUE.equals(baffled), C.si(start_C), ice, Boolean.TRUE.equals(refilled));
+                    L.si(holds_L),
+                    Boolean.TRUE.equals(baffled),
+                    C.si(start_C),
+                    ice,
+                    Boolean.TRUE.equals(refilled),
+                    KPA.si(cap_kPa).orElse(0));
         }
 
         static Tank of(TankSpec t) {
@@ -161,7 +175,8 @@ record WaterLoop(
                     C.of(t.start()),
                     ice ? KG.of(t.ice().mass()) : null,
                     ice ? MM.of(t.ice().piece()) : null,
-                    ice ? t.ice().stir() : null);
+                    ice ? t.ice().stir() : null,
+                    t.cap() > 0 ? KPA.of(t.cap()) : null);
         }
     }
 

@@ -118,7 +118,7 @@ public record CoreView(
                 charge.reynolds(),
                 cold.reynolds(),
                 block.step() * 1000,
-                finned.coldLoss(core.coldFlow(), coldMean),
+                core.coldLoss().orElseThrow(),
                 100 * tanks.spread(),
                 100 * tanks.jetSpread(),
                 100 * tanks.headerSpread());
