@@ -17,5 +17,12 @@ export const UNKNOWNS: Record<Unknown, { name: string; measure: string }> = {
   START: { name: 'how warm it starts', measure: 'Measure core and water at the start line.' },
   BAY: { name: 'air in the engine bay', measure: 'Lay a thermometer into the bay, standing and at 60 km/h.' },
   ICE_CONTACT: { name: 'how the water meets the ice', measure: 'Measure the water at the core while it melts, and the size of the pieces.' },
+  WATER_PORTS: {
+    name: 'how the ports share the water out',
+    measure: 'Feel or film the core hot for cold and hot bands; better, move the ports to opposite corners.',
+  },
+  CHARGE_FINS: { name: 'the formula of the charge fins', measure: 'Put a sensor before and behind the core: the two give what it really does.' },
+  COLD_FINS: { name: 'the formula of the cooling fins', measure: 'Put a sensor before and behind the core: the two give what it really does.' },
+  PATH_LOSSES: { name: 'what pipes, bends and core lose', measure: 'Put a gauge behind the blower and one at the plenum.' },
   CHILLER_CAPACITY: { name: 'chiller capacity', measure: 'Time how long it takes to pull the tank down.' },
 }

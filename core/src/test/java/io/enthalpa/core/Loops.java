@@ -2,6 +2,7 @@ package io.enthalpa.core;
 
 import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.exchanger.ChargeCooler;
+import io.enthalpa.core.exchanger.WaterSpread;
 import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.loss.FittingLoss;
 import io.enthalpa.core.loss.PerformanceCurve;
@@ -114,7 +115,7 @@ public final class Loops {
     }
 
     public LoopHydraulics hydraulics() {
-        ChargeCooler core = new ChargeCooler(Systems.water().core(), coolant, 1, 0);
+        ChargeCooler core = new ChargeCooler(Systems.water().core(), coolant, WaterSpread.EVEN, 0);
         return new LoopHydraulics(
                 spec(), core, radiator.map(r -> Radiator.of(r, coolant)).orElse(null));
     }

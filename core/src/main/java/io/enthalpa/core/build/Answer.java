@@ -56,7 +56,8 @@ public final class Answer {
                                 .map(b -> new BaySpec(
                                         b.standing() * perturbation.factor(UncertainInput.BAY),
                                         b.rolling() * perturbation.factor(UncertainInput.BAY),
-                                        b.settles()))),
+                                        b.settles())),
+                        perturbation.factor(UncertainInput.PATH_LOSSES)),
                 option.airWays(),
                 perturbation,
                 Optional.of(point()));

@@ -1,14 +1,17 @@
 package io.enthalpa.core.build;
 
 import io.enthalpa.core.chargepath.ChargePath;
-import io.enthalpa.core.chargepath.CoolingSide;
-import io.enthalpa.core.chargepath.CoreSlot;
+import io.enthalpa.core.chargepath.LoopCores;
 import io.enthalpa.core.endurance.Trace;
+import io.enthalpa.core.exchanger.FinnedCore;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.uncertainty.Doubt;
 import io.enthalpa.core.uncertainty.MonteCarlo;
 import io.enthalpa.core.uncertainty.MonteCarloResult;
 import io.enthalpa.core.uncertainty.UncertainInput;
 import io.enthalpa.core.verdict.Load;
+import io.enthalpa.core.waterloop.CorePorts;
+import io.enthalpa.core.waterloop.Radiator;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,24 +37,22 @@ public final class OptionMonteCarlo {
                 believed.duty().length());
     }
 
-    private static List<UncertainInput> doubted(Build build, ChargePath path) {
-        List<UncertainInput> unknowns = new ArrayList<>(List.of(
-                UncertainInput.BLOWER_EFFICIENCY, UncertainInput.VOLUMETRIC_EFFICIENCY, UncertainInput.OUTSIDE_AIR));
-        List<WaterLoopSpec> loops = new ArrayList<>();
-        boolean air = false;
-        for (CoreSlot slot : path.cores()) {
-            if (slot.element().cooling() instanceof CoolingSide.Water water) {
-                loops.add(water.loop());
-                air |= water.loop().radiator().isPresent();
-            } else {
-                air = true;
-            }
-        }
+    private static List<Doubt> doubted(Build build, ChargePath path) {
+        List<Doubt> unknowns = new ArrayList<>();
+        add(unknowns, true, UncertainInput.BLOWER_EFFICIENCY);
+        add(unknowns, true, UncertainInput.VOLUMETRIC_EFFICIENCY);
+        add(unknowns, true, UncertainInput.OUTSIDE_AIR);
+        add(unknowns, true, UncertainInput.PATH_LOSSES);
+        List<WaterLoopSpec> loops = path.loops().stream().map(LoopCores::spec).toList();
+        boolean air = path.cores().stream().anyMatch(slot -> slot.element().isCooledByAir())
+                || loops.stream().anyMatch(l -> l.radiator().isPresent());
         add(unknowns, !path.cores().isEmpty(), UncertainInput.CORE_CONDUCTANCE);
         add(unknowns, !path.cores().isEmpty(), UncertainInput.START);
         add(unknowns, air, UncertainInput.COOLING_AIR);
+        fins(unknowns, path);
         add(unknowns, loops.stream().anyMatch(l -> l.measured().isEmpty() || l.guessed()), UncertainInput.WATER_FLOW);
-        add(unknowns, loops.stream().anyMatch(l -> l.radiator().isPresent()), UncertainInput.RADIATOR_CONDUCTANCE);
+        add(unknowns, loops.stream().anyMatch(l -> !l.ports().equals(CorePorts.BEST)), UncertainInput.WATER_PORTS);
+        radiators(unknowns, loops);
         add(
                 unknowns,
                 loops.stream()
@@ -63,9 +64,37 @@ public final class OptionMonteCarlo {
         return unknowns;
     }
 
-    private static void add(List<UncertainInput> unknowns, boolean there, UncertainInput unknown) {
+    /** What the formulas of cores by their geometry may miss by. */
+    private static void fins(List<Doubt> unknowns, ChargePath path) {
+        List<FinnedCore> finned = path.cores().stream()
+                .map(slot -> slot.cooler().model())
+                .filter(FinnedCore.class::isInstance)
+                .map(FinnedCore.class::cast)
+                .toList();
+        if (!finned.isEmpty()) {
+            unknowns.add(new Doubt(
+                    UncertainInput.CHARGE_FINS,
+                    finned.stream().mapToDouble(FinnedCore::chargeWithin).max().orElseThrow() / 2));
+            unknowns.add(new Doubt(
+                    UncertainInput.COLD_FINS,
+                    finned.stream().mapToDouble(FinnedCore::coldWithin).max().orElseThrow() / 2));
+        }
+    }
+
+    /** A card leaves a radiator its usual spread; a formula adds what it may miss by. */
+    private static void radiators(List<Doubt> unknowns, List<WaterLoopSpec> loops) {
+        loops.stream()
+                .flatMap(l -> l.radiator().stream()
+                        .map(r -> Radiator.of(r, l.coolant()).within() / 2))
+                .max(Double::compare)
+                .ifPresent(formula -> unknowns.add(new Doubt(
+                        UncertainInput.RADIATOR_CONDUCTANCE,
+                        Math.hypot(UncertainInput.RADIATOR_CONDUCTANCE.spread(), formula))));
+    }
+
+    private static void add(List<Doubt> unknowns, boolean there, UncertainInput unknown) {
         if (there) {
-            unknowns.add(unknown);
+            unknowns.add(new Doubt(unknown, unknown.spread()));
         }
     }
 

@@ -42,6 +42,7 @@ final class Chain {
     final CoreModel[] model;
 
     private final March march;
+    private final double losses;
 
     /**
      * @param path       that it belongs to
@@ -52,6 +53,7 @@ final class Chain {
     Chain(List<PathElement> elements, March march, ChargePath path, int firstCore, int firstWall, double boreBefore) {
         this.elements = elements;
         this.march = march;
+        this.losses = path.losses();
         int n = elements.size();
         size = n;
         pressure = new double[n + 1];
@@ -269,7 +271,7 @@ final class Chain {
         double mean = (temperature[i] + out) / 2;
         double densityIn = gas[i].density(p, temperature[i]);
         CoreModel core = model[i];
-        double loss = core.loss(m, densityIn, gas[i].density(p, out), mean);
+        double loss = losses * core.loss(m, densityIn, gas[i].density(p, out), mean);
         if (loss > 0.5 * p) {
             return false;
         }
@@ -303,7 +305,7 @@ final class Chain {
             return false;
         }
         double reynolds = 4 * m / (Math.PI * pipe.bore() * gas[i].viscosity(state.temperature));
-        double k = pipe.coefficient(reynolds);
+        double k = losses * pipe.coefficient(reynolds);
         double loss = k * state.head();
         if (loss > 0.5 * p || !state.set(gas[i], p - loss / 2, t, m, pipe.area())) {
             return false;

@@ -30,6 +30,7 @@ public final class ChargePath {
     private final List<PathElement.Blower> blowers = new ArrayList<>();
     private final List<InjectionSpec> sprays = new ArrayList<>();
     private final Optional<BaySpec> bay;
+    private final double losses;
     private final List<PathWall> walls = new ArrayList<>();
 
     public ChargePath(Ambient ambient, EngineSpec engine, List<PathElement> elements) {
@@ -41,6 +42,13 @@ public final class ChargePath {
      * @throws EnthalpaFault {@link FaultKind#CONTRADICTION} when the pieces do not make a path
      */
     public ChargePath(Ambient ambient, EngineSpec engine, List<PathElement> elements, Optional<BaySpec> bay) {
+        this(ambient, engine, elements, bay, 1);
+    }
+
+    /** @param losses what pipes, bends and cores lose, over what their formulas say */
+    public ChargePath(
+            Ambient ambient, EngineSpec engine, List<PathElement> elements, Optional<BaySpec> bay, double losses) {
+        this.losses = losses;
         this.ambient = ambient;
         this.bay = bay;
         this.engine = engine;
@@ -62,6 +70,11 @@ public final class ChargePath {
         walk(elements, Spot.Row.PATH, false);
         require(!blowers.isEmpty(), "blowers", 0, "exactly 1 on every way of the air");
         this.loops = LoopCores.of(cores);
+    }
+
+    /** @return what pipes, bends and cores lose, over what their formulas say */
+    double losses() {
+        return losses;
     }
 
     /** @param blown whether a blower stands before these pieces @return whether one stands before what follows them */
@@ -123,7 +136,7 @@ public final class ChargePath {
             return loop.map(water -> new ChargeCooler(
                             core.spec(),
                             water.coolant(),
-                            water.ports().washed(),
+                            water.ports().spread(),
                             water.raw().map(RawWaterSpec::fouling).orElse(0.0)))
                     .orElseGet(() -> new ChargeCooler(core.spec()));
         } catch (EnthalpaFault fault) {

@@ -1,6 +1,7 @@
 package io.enthalpa.core.exchanger;
 
 import io.enthalpa.core.fluid.GlycolWater;
+import io.enthalpa.core.fluid.HumidAir;
 
 /** A charge cooler ready to compute with: {@link CoreSpec} with its model worked out. */
 public final class ChargeCooler {
@@ -9,21 +10,23 @@ public final class ChargeCooler {
 
     private final CoreSpec spec;
     private final CoreModel model;
-    private final double washed;
+    private final WaterSpread spread;
+    private final GlycolWater coolant;
 
     /** A core that air cools, or pure water that reaches all of it. */
     public ChargeCooler(CoreSpec spec) {
-        this(spec, GlycolWater.WATER, 1, 0);
+        this(spec, GlycolWater.WATER, WaterSpread.EVEN, 0);
     }
 
     /**
      * @param coolant on the cold side of a water-cooled core
-     * @param washed  share of the core that its coolant reaches, above 0 to 1
+     * @param spread  how its passages share the water
      * @param growth  m2 K/W of fouling on the cold side beyond what the core's own description counts
      */
-    public ChargeCooler(CoreSpec spec, GlycolWater coolant, double washed, double growth) {
+    public ChargeCooler(CoreSpec spec, GlycolWater coolant, WaterSpread spread, double growth) {
         this.spec = spec;
-        this.washed = washed;
+        this.spread = spread;
+        this.coolant = coolant;
         spec.tanks().checkedFor(spec.size());
         this.model = spec.basis() instanceof RatingCard card
                 ? new RatedCore(spec, card, coolant, growth)
@@ -52,10 +55,23 @@ public final class ChargeCooler {
         return HeatTransfer.of(conductances(hotFlow, hotT, coldFlow, coldT), spec.arrangement(), hotRate, coldRate);
     }
 
-    /** @return the model's conductances, of the share that the coolant reaches */
+    /** @return the model's conductances, less what an uneven share of the water costs */
     public Conductances conductances(double hotFlow, double hotT, double coldFlow, double coldT) {
-        Conductances all = model.conductances(hotFlow, hotT, coldFlow, coldT);
-        return washed == 1 ? all : new Conductances(all.hot() * washed, all.wall() * washed, all.cold() * washed);
+        Conductances even = model.conductances(hotFlow, hotT, coldFlow, coldT);
+        return even.times(spreadFactor(even, 1, hotFlow, hotT, coldFlow, coldT));
+    }
+
+    /** @param unevenness of the water's share, 1 as it is believed @return what it leaves of conductances with the same water everywhere */
+    public double spreadFactor(
+            Conductances even, double unevenness, double hotFlow, double hotT, double coldFlow, double coldT) {
+        return spread.equals(WaterSpread.EVEN)
+                ? 1
+                : (unevenness == 1 ? spread : spread.times(unevenness))
+                        .factor(
+                                even,
+                                spec.arrangement(),
+                                hotFlow * HumidAir.DRY.heatCapacity(hotT),
+                                coldFlow * coolant.heatCapacity(coldT));
     }
 
     /** @param flow kg/s of water @param t K @return Pa between the water ports */

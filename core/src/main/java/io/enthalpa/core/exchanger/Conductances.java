@@ -8,6 +8,11 @@ package io.enthalpa.core.exchanger;
  * @param cold film of the cold side
  */
 public record Conductances(double hot, double wall, double cold) {
+    /** @return each so many times */
+    public Conductances times(double factor) {
+        return factor == 1 ? this : new Conductances(hot * factor, wall * factor, cold * factor);
+    }
+
     /** @return W/K from stream to stream */
     public double overall() {
         return 1 / (1 / hot + 1 / wall + 1 / cold);

@@ -13,5 +13,8 @@ public enum FinMeasure {
     /** Free width over free height of a passage. */
     WIDTH_TO_HEIGHT,
     THICKNESS_TO_STRIP,
-    THICKNESS_TO_WIDTH
+    THICKNESS_TO_WIDTH;
+
+    /** So many times as far as its authors say may a formula miss where a fin lies beyond those they measured (judgement, no source). */
+    public static final double BEYOND = 2;
 }

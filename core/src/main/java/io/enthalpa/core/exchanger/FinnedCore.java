@@ -83,6 +83,25 @@ public final class FinnedCore implements CoreModel {
         return beyond(block.cold(), coldLength, block.charge().gap() + 2 * block.plate());
     }
 
+    /** @return share within which the formula of the charge fins is believed */
+    public double chargeWithin() {
+        return within(block.charge(), chargeBeyond());
+    }
+
+    /** @return share within which that of the cooling fins is */
+    public double coldWithin() {
+        return within(block.cold(), coldBeyond());
+    }
+
+    private static double within(FinSpec fin, List<FinMeasure> beyond) {
+        double published = switch (fin.type()) {
+            case PLAIN -> PlainPassage.WITHIN;
+            case OFFSET -> ManglikBergles1995.WITHIN;
+            case LOUVRED -> ChangWang1997.WITHIN;
+        };
+        return beyond.isEmpty() ? published : FinMeasure.BEYOND * published;
+    }
+
     private static List<FinMeasure> beyond(FinSpec fin, double length, double wall) {
         return switch (fin.type()) {
             case PLAIN -> List.of();

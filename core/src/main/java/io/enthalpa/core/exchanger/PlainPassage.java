@@ -11,6 +11,9 @@ public final class PlainPassage {
     static final double TURBULENT_FROM = 4000;
     public static final ValidityRange REYNOLDS =
             new ValidityRange("Reynolds number on the hydraulic diameter", 1, 1e6, "");
+    /** Gnielinski's own figure for most measurements; the laminar solutions are exact, real fins are not. */
+    public static final double WITHIN = 0.10;
+
     public static final Method METHOD = Method.of(
                     "plain-fin",
                     "Plain fins and flat passages",

@@ -189,8 +189,12 @@ final class ColdReasons {
                     Reasons.share("of all losses", piece.share()));
         } else if (piece.piece() instanceof LoopPiece.CoreSide core) {
             add(
-                    Reasons.share("core that the water washes", core.ports().washed()),
+                    Reasons.share(
+                            "passages that see little water",
+                            core.ports().spread().slow()),
                     CorePorts.METHOD,
+                    Reasons.share(
+                            "passages that see none", core.ports().spread().dry()),
                     loss,
                     Reasons.share("of all losses", piece.share()));
         } else if (piece.piece() instanceof LoopPiece.RadiatorSide) {

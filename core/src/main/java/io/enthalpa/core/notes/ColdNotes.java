@@ -117,10 +117,12 @@ final class ColdNotes {
     private static void ports(List<Note> notes, LoopPiece.CoreSide side, Subject at) {
         CorePorts ports = side.ports();
         if (ports.feed() == CorePorts.Feed.TOP) {
-            notes.add(new Note(Kind.FED_FROM_TOP, at, side.name(), ports.washed(), 1));
+            notes.add(
+                    new Note(Kind.FED_FROM_TOP, at, side.name(), ports.spread().dry(), 0));
         }
         if (ports.layout() != CorePorts.Layout.OPPOSITE_CORNERS || ports.boss()) {
-            notes.add(new Note(Kind.PORTS_WASH_PART, at, side.name(), ports.washed(), 1));
+            notes.add(new Note(
+                    Kind.PORTS_WASH_PART, at, side.name(), ports.spread().slow(), 0));
         }
     }
 

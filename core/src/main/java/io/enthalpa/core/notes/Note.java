@@ -81,7 +81,7 @@ public record Note(Kind kind, Subject subject, String of, double value, double l
         PUMP_BEYOND_CURVE(Quantity.VOLUME_FLOW),
         /** The pump moves next to nothing. */
         PUMP_STALLED(Quantity.VOLUME_FLOW),
-        /** Water ports on the middle of a tank, at one end, or with a boss before the tubes; value is the share of the core that is washed. */
+        /** Water ports on the middle of a tank, at one end, or with a boss before the tubes; value is the share of its passages that see little water. */
         PORTS_WASH_PART(Quantity.SHARE),
         /** A core fed from the top never fills. */
         FED_FROM_TOP(Quantity.SHARE),

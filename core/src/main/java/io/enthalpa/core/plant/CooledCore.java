@@ -26,11 +26,21 @@ import java.util.List;
 public final class CooledCore {
     /** W below which a core gives too little to ask what limits it. */
     private static final double LEAST_HEAT = 50;
+    /** Share by which flows may move before the water's share is worked out anew. */
+    private static final double SAME_FLOW = 0.01;
 
     private final CoreSlot slot;
     private final Ambient ambient;
     private final Perturbation perturbation;
     private final double coreFactor;
+    private final double chargeFins;
+    private final double coldFins;
+    private final double unevenness;
+    /** What an uneven share of the water leaves, at the flows it was found for. */
+    private double spreadFactor = 1;
+
+    private double spreadHot;
+    private double spreadCold;
     /** Null for a core that air cools. */
     private final CoolingLoop loop;
     /** Its number among those on the loop. */
@@ -41,6 +51,9 @@ public final class CooledCore {
         this.ambient = ambient;
         this.perturbation = perturbation;
         this.coreFactor = perturbation.factor(UncertainInput.CORE_CONDUCTANCE);
+        this.chargeFins = perturbation.factor(UncertainInput.CHARGE_FINS);
+        this.coldFins = perturbation.factor(UncertainInput.COLD_FINS);
+        this.unevenness = perturbation.factor(UncertainInput.WATER_PORTS);
         this.loop = loop;
         this.member = member;
     }
@@ -142,11 +155,16 @@ public final class CooledCore {
 
     /** @return of the core, as far as they are believed; kg/s and K */
     public Conductances conductances(double hotFlow, double hotT, double coldFlow, double coldT) {
-        Conductances believed = cooler().conductances(hotFlow, hotT, coldFlow, coldT);
-        return coreFactor == 1
-                ? believed
-                : new Conductances(
-                        believed.hot() * coreFactor, believed.wall() * coreFactor, believed.cold() * coreFactor);
+        Conductances even = cooler().model().conductances(hotFlow, hotT, coldFlow, coldT);
+        if (Math.abs(hotFlow / spreadHot - 1) > SAME_FLOW || Math.abs(coldFlow / spreadCold - 1) > SAME_FLOW) {
+            spreadFactor = cooler().spreadFactor(even, unevenness, hotFlow, hotT, coldFlow, coldT);
+            spreadHot = hotFlow;
+            spreadCold = coldFlow;
+        }
+        Conductances found = even.times(spreadFactor * coreFactor);
+        return chargeFins == 1 && coldFins == 1
+                ? found
+                : new Conductances(found.hot() * chargeFins, found.wall(), found.cold() * coldFins);
     }
 
     Perturbation perturbation() {

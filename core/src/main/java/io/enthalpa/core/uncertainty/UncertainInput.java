@@ -1,6 +1,6 @@
 package io.enthalpa.core.uncertainty;
 
-/** An input that is seldom known exactly, with the spread that common practice leaves it (no source). */
+/** An input that is seldom known exactly, with the spread that common practice leaves it (no source), or a formula with half of what its authors publish. */
 public enum UncertainInput {
     /** Of the blower, relative. */
     BLOWER_EFFICIENCY(0.05),
@@ -23,7 +23,15 @@ public enum UncertainInput {
     /** Ice against its water, relative. */
     ICE_CONTACT(0.3),
     /** Relative. */
-    CHILLER_CAPACITY(0.15);
+    CHILLER_CAPACITY(0.15),
+    /** How unevenly a core's water ports share the water out, relative. */
+    WATER_PORTS(0.4),
+    /** What the formula of the charge fins misses by, of a core by its geometry; relative. */
+    CHARGE_FINS(0.1),
+    /** What that of the cooling fins does. */
+    COLD_FINS(0.1),
+    /** What those of pipes, bends and the core lose, relative: bends as published within 20 to 40 %. */
+    PATH_LOSSES(0.15);
 
     private final double spread;
 

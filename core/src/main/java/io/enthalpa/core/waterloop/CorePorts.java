@@ -1,7 +1,9 @@
 package io.enthalpa.core.waterloop;
 
+import io.enthalpa.core.exchanger.WaterSpread;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
+import java.util.List;
 
 /**
  * How the water enters and leaves a core.
@@ -15,43 +17,46 @@ public record CorePorts(Layout layout, Feed feed, boolean boss) {
     public static final Method METHOD = Method.of(
                     "water-ports",
                     "Water ports of a core",
-                    "The share of a core's tubes that the water really washes. Opposite corners reach all; ports at one end leave the far corner slow; "
-                            + "ports on the middle leave cold and hot bands beside them. Fed from the top a core keeps air; a boss close to the tubes shuts off those behind it.")
-            .formula("conductance times: corners 1, one end 0.90, middle 0.82; fed from the top 0.80; boss 0.90")
+                    "How the charge passages share the water. From opposite corners all see the same; from ports at one end the far two fifths see a quarter of it; ports on the middle leave "
+                            + "two fifths beside them with 15 %. Fed from the top a core keeps air: an eighth of its passages is dry, and what they let through hot costs far more than their share. A boss close to the tubes "
+                            + "leaves the tenth behind it three tenths of what others see. Each part is worked out as an exchanger of its own, and the charge mixes behind them. The band counts that all this may be "
+                            + "two fifths more or less.")
+            .formula("q = sum over parts of e(NTU_i, C_i) C_i (T_in - T_w), film_i ~ (water_i / passages_i)^0.7")
             .source(
                     Citation.commonPractice(
-                            "that they matter and which way is known from cores felt and filmed hot; the figures are judgement: measure yours before trusting them"))
-            .leavesOut("Everything a thermal picture of your own core would show.");
+                            "that they matter and which way is known from cores felt and filmed hot; the shares are judgement: measure yours before trusting them"))
+            .leavesOut(
+                    "Everything a thermal picture of your own core would show; heat along the metal from one part to another.");
 
     /** Where the ports are. */
     public enum Layout {
-        OPPOSITE_CORNERS(1),
-        ONE_END(0.90),
-        MIDDLE(0.82);
-
-        private final double washed;
-
-        Layout(double washed) {
-            this.washed = washed;
-        }
+        OPPOSITE_CORNERS,
+        ONE_END,
+        MIDDLE
     }
 
     /** Which end the water comes in at. */
     public enum Feed {
-        BOTTOM(1),
-        TOP(0.80);
-
-        private final double filled;
-
-        Feed(double filled) {
-            this.filled = filled;
-        }
+        BOTTOM,
+        TOP
     }
 
-    private static final double BEHIND_BOSS = 0.90;
+    private static final WaterSpread FROM_ONE_END =
+            new WaterSpread(List.of(new WaterSpread.Part(0.6, 0.75), new WaterSpread.Part(0.4, 0.25)));
+    private static final WaterSpread FROM_THE_MIDDLE =
+            new WaterSpread(List.of(new WaterSpread.Part(0.6, 0.85), new WaterSpread.Part(0.4, 0.15)));
+    private static final double BEHIND_BOSS = 0.1;
+    private static final double SEEN_BEHIND_BOSS = 0.3;
+    private static final double DRY = 0.12;
 
-    /** @return share of the core that works, 0 to 1 */
-    public double washed() {
-        return layout.washed * feed.filled * (boss ? BEHIND_BOSS : 1);
+    /** @return how the passages of the core share the water */
+    public WaterSpread spread() {
+        WaterSpread spread = switch (layout) {
+            case OPPOSITE_CORNERS -> WaterSpread.EVEN;
+            case ONE_END -> FROM_ONE_END;
+            case MIDDLE -> FROM_THE_MIDDLE;
+        };
+        WaterSpread behind = boss ? spread.shaded(BEHIND_BOSS, SEEN_BEHIND_BOSS) : spread;
+        return feed == Feed.TOP ? behind.shaded(DRY, 0) : behind;
     }
 }

@@ -51,6 +51,11 @@ public sealed interface Radiator {
 
     CoreSize size();
 
+    /** @return share within which the formula of its fins is believed; 0 where a card tells */
+    default double within() {
+        return 0;
+    }
+
     /** @return measures of its fins that lie beyond what their correlation was fitted over */
     default List<FinMeasure> finBeyond() {
         return List.of();
@@ -218,6 +223,13 @@ public sealed interface Radiator {
                     size.width() * geometry.passes(),
                     Math.max(flow, 1e-6) / waterSection,
                     coolant.transport(t));
+        }
+
+        @Override
+        public double within() {
+            boolean louvred = geometry.fin().type() == FinType.LOUVRED;
+            double published = louvred ? ChangWang1997.WITHIN : PlainPassage.WITHIN;
+            return finBeyond().isEmpty() ? published : FinMeasure.BEYOND * published;
         }
 
         @Override

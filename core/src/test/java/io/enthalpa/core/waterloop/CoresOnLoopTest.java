@@ -8,6 +8,7 @@ import io.enthalpa.core.Systems;
 import io.enthalpa.core.exchanger.ChargeCooler;
 import io.enthalpa.core.exchanger.Coolant;
 import io.enthalpa.core.exchanger.RatingCard;
+import io.enthalpa.core.exchanger.WaterSpread;
 import io.enthalpa.core.fluid.GlycolWater;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -28,7 +29,7 @@ class CoresOnLoopTest {
                 0.75,
                 0.03,
                 OptionalDouble.of(loss));
-        return new ChargeCooler(s.core(), GlycolWater.WATER, 1, 0);
+        return new ChargeCooler(s.core(), GlycolWater.WATER, WaterSpread.EVEN, 0);
     }
 
     /** By hand: both at 8 kPa, one passes 30, the other 10 L/min, so the parting is 3 to 1 at any flow, for both go with the power 1.75. */
