@@ -16,6 +16,7 @@ const rows = computed(() => {
   return t.time_s.map((_, i) => i).filter((i) => i % every === 0 || i === t.time_s.length - 1)
 })
 const hasAir = computed(() => props.soak.trace.cold?.air_m_s.some((v) => v > 0))
+const hasRadiator = computed(() => props.soak.trace.cold?.radiator_pct.some((v) => v != null))
 const unit = (u: 'C' | 'kPa' | 'km_h' | 'kg_s' | 'm_s' | 'L_min') => figure(0, u, settings.units).unit
 const build = useBuild()
 const failed = ref('')
@@ -56,6 +57,8 @@ async function save(how: 'csv' | 'json'): Promise<void> {
           <th scope="col">loss, {{ unit('kPa') }}</th>
           <template v-if="soak.trace.cold">
             <th scope="col">down to outside air, %</th>
+            <th scope="col">down to coolant, %</th>
+            <th v-if="hasRadiator" scope="col">radiator, %</th>
             <th v-if="hasAir" scope="col">face air, {{ unit('m_s') }}</th>
             <th v-if="soak.trace.cold.byWater" scope="col">water, {{ unit('L_min') }}</th>
           </template>
@@ -78,6 +81,8 @@ async function save(how: 'csv' | 'json'): Promise<void> {
           <td>{{ soak.trace.running[i] ? figure(soak.trace.loss_kPa[i]!, 'kPa', settings.units).figure : '' }}</td>
           <template v-if="soak.trace.cold">
             <td>{{ soak.trace.cold.recovered_pct[i]?.toFixed(0) }}</td>
+            <td>{{ soak.trace.cold.effectiveness_pct[i]?.toFixed(0) }}</td>
+            <td v-if="hasRadiator">{{ soak.trace.cold.radiator_pct[i]?.toFixed(0) }}</td>
             <td v-if="hasAir">{{ figure(soak.trace.cold.air_m_s[i]!, 'm_s', settings.units).figure }}</td>
             <td v-if="soak.trace.cold.byWater">{{ figure(soak.trace.cold.water_L_min[i]!, 'L_min', settings.units).figure }}</td>
           </template>

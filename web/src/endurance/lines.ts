@@ -28,9 +28,23 @@ export function extraLines(soak: SoakView, document: BuildDocument): ExtraLine[]
       tone: 'cool',
       often: false,
     })
+  if (t.cold && !(t.layers.length && !t.cold.byWater))
+    lines.push({
+      key: 'airIn',
+      name: t.cold.byWater ? 'air before the radiator' : 'air before the core',
+      values: t.cold.airIn_C,
+      always: true,
+      tone: 'cool',
+      often: false,
+    })
   if (t.cold?.byWater) lines.push({ key: 'tank', name: 'water leaving the tank', values: t.cold.tank_C, always: true, tone: 'cool', often: false })
   lines.push({ key: 'sensor', name: 'sensor', values: t.shown_C, always: true, tone: 'ink', often: true })
   if (document.bay) lines.push({ key: 'bay', name: 'bay', values: t.bay_C, always: true, tone: 'heat', often: true })
+  t.layers.forEach((l, i) => {
+    const of = l.kind === 'RADIATOR' ? `radiator of the ${l.name}` : l.name
+    lines.push({ key: `layerIn${i}`, name: `air before ${of}, ${l.way}`, values: l.in_C, always: true, tone: 'cool', often: false })
+    lines.push({ key: `layerOut${i}`, name: `air behind ${of}, ${l.way}`, values: l.out_C, always: true, tone: 'heat', often: false })
+  })
   t.stations.forEach((s, i) => lines.push({ key: `station${i}`, name: s.name, values: s.temperature_C, always: false, tone: 'ink', often: false }))
   t.walls.forEach((w, i) =>
     lines.push({ key: `wall${i}`, name: `${w.name}, its wall`, values: w.temperature_C, always: true, tone: 'ink', often: false }),

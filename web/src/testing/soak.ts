@@ -41,6 +41,7 @@ export function soakView(
         { name: 'plenum', temperature_C: intake, pressure_kPa: flat(190) },
       ],
       walls: [{ name: 'cold pipe', place: '/path/4', temperature_C: flat(44) }],
+      layers: [],
       switches: [{ kind: 'FAN', of: 'front', on: intake.map((_, i) => i < n / 2) }],
       cold: {
         byWater: false,
@@ -50,7 +51,10 @@ export function soakView(
         tank_C: [],
         water_L_min: [],
         chiller_kW: [],
+        airIn_C: flat(26),
         recovered_pct: flat(80),
+        effectiveness_pct: flat(84),
+        radiator_pct: [],
       },
       ...more.trace,
     },

@@ -72,6 +72,11 @@ public final class TraceFile {
         for (CoreTrace core : trace.cores()) {
             columns.addAll(core(core, trace, always, running));
         }
+        for (Trace.LayerAir layer : trace.layers()) {
+            String name = layer.way() + " " + layer.name();
+            columns.add(new Column(name + " air in_C", i -> layer.in()[i] - KELVIN, 3, always));
+            columns.add(new Column(name + " air out_C", i -> layer.out()[i] - KELVIN, 3, always));
+        }
         for (Trace.Fan fan : trace.fans()) {
             columns.add(new Column(fan.way() + " fan", i -> fan.on()[i] ? 1 : 0, 0, always));
         }
@@ -113,16 +118,29 @@ public final class TraceFile {
                 i -> 100 * core.recovered(trace.outside(), i),
                 2,
                 i -> Double.isNaN(core.recovered(trace.outside(), i)) ? 0 : 1));
+        columns.add(new Column(
+                core.name() + " effectiveness against coolant_pct",
+                i -> 100 * core.effectiveness(i),
+                2,
+                i -> Double.isNaN(core.effectiveness(i)) ? 0 : 1));
         kelvin.accept("coolant_C", i -> cold.in()[i]);
         kelvin.accept("coolant out_C", i -> cold.out()[i]);
         columns.add(new Column(core.name() + " condensate_g_s", i -> core.condensate()[i] * 1000, 4, always));
         columns.add(new Column(
                 core.name() + (cold.byWater() ? " radiator air_m_s" : " air_m_s"), i -> cold.air()[i], 3, always));
+        if (!cold.byWater() || cold.leads()) {
+            kelvin.accept(cold.byWater() ? "radiator air in_C" : "air in_C", i -> cold.airIn()[i]);
+        }
         columns.add(new Column(core.name() + " to air_W", i -> cold.rejected()[i], 1, always));
         if (cold.byWater()) {
             columns.add(new Column(core.name() + " water_L_min", i -> cold.water()[i] * 60e3, 3, always));
         }
         if (cold.leads()) {
+            columns.add(new Column(
+                    core.name() + " radiator effectiveness_pct",
+                    i -> 100 * cold.radiator()[i],
+                    2,
+                    i -> Double.isNaN(cold.radiator()[i]) ? 0 : 1));
             kelvin.accept("tank_C", i -> cold.tank()[i]);
             columns.add(new Column(core.name() + " ice_kg", i -> cold.ice()[i], 3, always));
             columns.add(new Column(core.name() + " pump", i -> cold.pump()[i] ? 1 : 0, 0, always));

@@ -6,6 +6,7 @@ import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.ChargePathSolver;
 import io.enthalpa.core.chargepath.CoreSlot;
 import io.enthalpa.core.chargepath.OperatingPoint;
+import io.enthalpa.core.coolingair.AirWay;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.place.Spot;
@@ -13,7 +14,6 @@ import io.enthalpa.core.plant.AirSide;
 import io.enthalpa.core.plant.BayAir;
 import io.enthalpa.core.plant.CorePlant;
 import io.enthalpa.core.plant.CorePlants;
-import io.enthalpa.core.plant.InletAir;
 import io.enthalpa.core.plant.WallPlant;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
@@ -86,6 +86,9 @@ public final class EnduranceRun {
     /** Of each way of the air; null where it has no fan. */
     private final boolean[][] fans;
 
+    /** Of each way, front first. */
+    private final List<Trace.LayerAir> layers = new ArrayList<>();
+
     private final ChargeCooling asTheyStand = new AsTheyStand();
     /** Liquid that evaporates behind a core takes part of what the core has changed by since: its plenum is not simply so much warmer. */
     private final boolean sprayed;
@@ -116,6 +119,16 @@ public final class EnduranceRun {
         stationP = new double[stationT.length][duration.length];
         wallT = new double[walls.size()][duration.length];
         fans = new boolean[air.ways().size()][];
+        for (AirWay way : air.ways()) {
+            way.spec()
+                    .layers()
+                    .forEach(layer -> layers.add(new Trace.LayerAir(
+                            way.spec().name(),
+                            layer.name(),
+                            layer.kind(),
+                            new double[duration.length],
+                            new double[duration.length])));
+        }
         Arrays.setAll(fans, w -> air.ways().get(w).spec().fan().isPresent() ? new boolean[duration.length] : null);
         findLastOnes();
     }
@@ -218,6 +231,7 @@ public final class EnduranceRun {
                         .filter(w -> fans[w] != null)
                         .mapToObj(w -> new Trace.Fan(air.ways().get(w).spec().name(), fans[w]))
                         .toList(),
+                layers,
                 audit);
     }
 
@@ -232,7 +246,8 @@ public final class EnduranceRun {
         now += dt;
         record(i, dt, cursor);
         OperatingPoint point = new OperatingPoint(running ? cursor.speed() : 0, cursor.boost(), roadSpeed);
-        InletAir[] met = air.meet(air.flowsNear(roadSpeed, running), point, plants.toAir());
+        AirSide.Meeting met = air.meet(air.flowsNear(roadSpeed, running), point, plants.toAir());
+        record(i, met);
         if (running && !ran) {
             plants.newRun();
         }
@@ -243,7 +258,7 @@ public final class EnduranceRun {
                 running,
                 running ? solver.manifoldPressure() : ambient.pressure(),
                 bay.temperature(),
-                met,
+                met.inlets(),
                 point);
         for (int k = 0; k < walls.size(); k++) {
             walls.get(k).advance(dt, running, bay.temperature(), bay.warm(), roadSpeed);
@@ -254,6 +269,17 @@ public final class EnduranceRun {
         columns.intake()[i] = intake();
         double before = i == 0 ? columns.intake()[0] : columns.shown()[i - 1];
         columns.shown()[i] = sensor.after(before, columns.intake()[i], columns.flow()[i] / sensorArea, dt);
+    }
+
+    private void record(int i, AirSide.Meeting met) {
+        int k = 0;
+        for (AirWay.Warmth way : met.ways()) {
+            for (int layer = 0; layer < way.air().length; layer++) {
+                layers.get(k).in()[i] = way.air()[layer];
+                layers.get(k).out()[i] = way.out()[layer];
+                k++;
+            }
+        }
     }
 
     private void record(int i, double dt, Duty.Cursor cursor) {

@@ -1,5 +1,6 @@
 package io.enthalpa.core.endurance;
 
+import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.plant.CoreTrace;
 import java.util.List;
@@ -13,6 +14,7 @@ import java.util.List;
  * @param stations behind each piece of the main way
  * @param walls    each wall counted
  * @param fans     of each way of the cooling air that has one
+ * @param layers   the air at each layer of each way, front first
  * @param audit    heat accounts of cores, water and walls
  */
 public record Trace(
@@ -22,12 +24,14 @@ public record Trace(
         List<Station> stations,
         List<Wall> walls,
         List<Fan> fans,
+        List<LayerAir> layers,
         EnergyAudit audit) {
     public Trace {
         cores = List.copyOf(cores);
         stations = List.copyOf(stations);
         walls = List.copyOf(walls);
         fans = List.copyOf(fans);
+        layers = List.copyOf(layers);
     }
 
     /**
@@ -103,6 +107,14 @@ public record Trace(
      * @param on  whether it turns
      */
     public record Fan(String way, boolean[] on) {}
+
+    /**
+     * @param way  as the way of the air is called
+     * @param name of the layer; of a core or radiator the core's
+     * @param in   K of the air before it
+     * @param out  K behind it
+     */
+    public record LayerAir(String way, String name, Layer.Kind kind, double[] in, double[] out) {}
 
     public int length() {
         return columns.time.length;

@@ -32,9 +32,9 @@ record CardFit(
                     "The conductance of each measured point follows from its effectiveness. It is split into three resistances in series: charge side, "
                             + "wall, cooling side; by stated shares when there is one point, by least squares when several points with different flows tell "
                             + "them apart. Each film goes with its passage flow to a power. Another size of the same make follows by similarity: conductance "
-                            + "with volume at equal passage speed, loss with passage length.")
+                            + "with volume at equal passage speed, loss with passage length. Glycol thickens the water: its film goes as k Re^n Pr^(1/3) with the same n.")
             .formula(
-                    "1/UA = a (mh/mh1)^-0.55 + w + c (mc/mc1)^-n, n 0.55 for air and 0.6 for water; loss = loss1 (m/m1)^e rho1/rho, e 1.7 or from the points")
+                    "1/UA = a (mh/mh1)^-0.55 + w + c (mc/mc1)^-n, n 0.55 for air and 0.6 for water, or 0.3 to 0.8 where points of several water flows tell; loss = loss1 (m/m1)^e rho1/rho, e 1.7 or from the points")
             .range(ScalingLaw.FLOW, ScalingLaw.VOLUME)
             .source(
                     ScalingLaw.SOURCE,

@@ -15,6 +15,11 @@ public final class RatedCore implements CoreModel {
     /** The card's cooling air is taken at sea level. */
     private static final double CARD_AIR_PRESSURE = 101325;
 
+    /** Largest water flow over the least from which points tell how its film goes with it. */
+    private static final double TELLS = 1.5;
+
+    private static final double LAMINAR = 0.3;
+    private static final double TURBULENT = 0.8;
     private static final double LEAST_LOSS_EXPONENT = 1.2;
     private static final double MOST_LOSS_EXPONENT = 2.1;
     /** Share of an air-cooled core's volume that holds charge, and of a water-cooled one's (common practice, no source). */
@@ -33,6 +38,9 @@ public final class RatedCore implements CoreModel {
     private final double fouling;
 
     private final RatedExchanger exchanger;
+    /** Of the water's film with its flow. */
+    private final double waterExponent;
+
     private final double referenceLoss;
     private final double lossExponent;
 
@@ -47,7 +55,8 @@ public final class RatedCore implements CoreModel {
         for (int i = 0; i < card.points().size(); i++) {
             points.add(reference(card, spec.arrangement(), i));
         }
-        exchanger = new RatedExchanger(points, law, spec.size(), spec.arrangement());
+        waterExponent = card.coolant() == Coolant.AIR ? law.coldExponent() : waterExponent(points, law);
+        exchanger = new RatedExchanger(points, law.withColdExponent(waterExponent), spec.size(), spec.arrangement());
         fouling = growth / (WATER_AREA_PER_VOLUME * spec.size().volume());
         lossExponent = lossExponent(card.points(), law.lossExponent());
         referenceLoss = card.points().stream()
@@ -81,6 +90,30 @@ public final class RatedCore implements CoreModel {
         }
     }
 
+    /** What the points say of how the water's film goes with its flow: laminar bricks near 0.3, turbulent ones near 0.8; the usual where they do not tell. */
+    private double waterExponent(List<ReferencePoint> points, ScalingLaw law) {
+        double least =
+                points.stream().mapToDouble(ReferencePoint::coldFlow).min().orElseThrow();
+        double most =
+                points.stream().mapToDouble(ReferencePoint::coldFlow).max().orElseThrow();
+        double best = law.coldExponent();
+        if (most < TELLS * least) {
+            return best;
+        }
+        double[] overall = points.stream()
+                .mapToDouble(point -> point.conductance(spec.arrangement()))
+                .toArray();
+        double misfit = CardFit.of(points, overall, law).misfit();
+        for (double n = LAMINAR; n < TURBULENT + 1e-9; n += 0.05) {
+            double other = CardFit.of(points, overall, law.withColdExponent(n)).misfit();
+            if (other < misfit - 1e-6) {
+                misfit = other;
+                best = n;
+            }
+        }
+        return best;
+    }
+
     private static double density(RatingCard.Point p) {
         return HumidAir.DRY.density(p.chargePressure() - p.loss() / 2, (p.chargeIn() + p.chargeOut()) / 2);
     }
@@ -111,7 +144,8 @@ public final class RatedCore implements CoreModel {
         if (card.coolant() == Coolant.AIR || coolant.share() == 0 && fouling == 0) {
             return c;
         }
-        return new Conductances(c.hot(), 1 / (1 / c.wall() + fouling), c.cold() * coolant.filmFactor(coldT));
+        return new Conductances(
+                c.hot(), 1 / (1 / c.wall() + fouling), c.cold() * coolant.filmFactor(coldT, waterExponent));
     }
 
     /** Water: the card's, as flow^1.75 and viscosity^0.25 (Blasius); air: the card's as flow^1.7. Usual figures where the card is silent. */

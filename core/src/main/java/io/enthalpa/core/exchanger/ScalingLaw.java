@@ -24,7 +24,9 @@ public record ScalingLaw(
             new ValidityRange("core volume over that of the rating card", 0.5, 2.0, "");
 
     private static final double INTERRUPTED_FIN = 0.55;
-    private static final double FLAT_TUBE_WATER = 0.6;
+    /** Water in flat tubes and bricks, between laminar and turbulent. */
+    public static final double FLAT_TUBE_WATER = 0.6;
+
     private static final double FIN_LOSS = 1.7;
 
     public static ScalingLaw chargeToAir(double hotShare, double wallShare) {
@@ -33,6 +35,10 @@ public record ScalingLaw(
 
     public static ScalingLaw chargeToWater(double hotShare, double wallShare) {
         return new ScalingLaw(INTERRUPTED_FIN, FLAT_TUBE_WATER, FIN_LOSS, hotShare, wallShare);
+    }
+
+    ScalingLaw withColdExponent(double other) {
+        return new ScalingLaw(hotExponent, other, lossExponent, hotShare, wallShare);
     }
 
     /** A water radiator: the air side carries nearly all of the resistance (15 % water, 2 % wall: common practice). */

@@ -181,12 +181,22 @@ public final class AirSide {
         return engine.airDemand(ambient.air(), ambient.pressure() + point.boost(), USUAL_CHARGE, point.speed());
     }
 
-    /** @param heats W that each core or its radiator gave to the air last @return what meets each core or radiator */
-    public InletAir[] meet(List<AirFlow> flows, OperatingPoint point, double[] heats) {
+    /**
+     * The air as it comes to everything.
+     *
+     * @param inlets of each core, or its radiator
+     * @param ways   from layer to layer of each way
+     */
+    public record Meeting(InletAir[] inlets, AirWay.Warmth[] ways) {}
+
+    /** @param heats W that each core or its radiator gave to the air last */
+    public Meeting meet(List<AirFlow> flows, OperatingPoint point, double[] heats) {
         double roadSpeed = point.roadSpeed();
         InletAir[] met = new InletAir[cores.size()];
+        AirWay.Warmth[] warmths = new AirWay.Warmth[ways.size()];
         for (int w = 0; w < ways.size(); w++) {
             AirWay.Warmth warmth = warmth(w, flows.get(w), point, heats);
+            warmths[w] = warmth;
             for (int k = 0; k < owner.get(w).length; k++) {
                 if (owner.get(w)[k] != NONE) {
                     met[owner.get(w)[k]] = new InletAir(
@@ -204,7 +214,7 @@ public final class AirSide {
             // What hangs on another core's loop meets the air by that loop's radiator.
             met[k] = core.hasLoop() && !core.leads() ? met[core.loop().members().lead()] : met[k];
         }
-        return met;
+        return new Meeting(met, warmths);
     }
 
     public AirWay.Warmth warmth(int way, AirFlow flow, OperatingPoint point, double[] heats) {

@@ -185,6 +185,11 @@ public final class CoolingLoop {
         return RadiatorMetal.Sides.of(transfer, waterRate, airRate);
     }
 
+    /** @return J/(kg K) of the air that meets its radiator */
+    double airHeatCapacity(InletAir met) {
+        return ambient.air().heatCapacity(met.inlet());
+    }
+
     /** @return J/K of the radiator's metal; 0 without one */
     double radiatorMetal() {
         return radiator == null ? 0 : RadiatorMetal.capacityOf(spec.radiator().orElseThrow());

@@ -33,6 +33,7 @@ public record CoreTrace(
      * @param ice      kg left in it
      * @param rejected W given to the air, by the core itself or by the radiator
      * @param chilled  W taken by the chiller
+     * @param radiator effectiveness of the loop's radiator: its heat over the most that its air and water could pass; NaN without one or with nothing to give
      * @param pump     whether the water is moved
      * @param chills   whether the chiller's compressor may run; at its coldest it takes only what comes in
      */
@@ -49,6 +50,7 @@ public record CoreTrace(
             double[] ice,
             double[] rejected,
             double[] chilled,
+            double[] radiator,
             boolean[] pump,
             boolean[] chills) {
         public static Cold of(boolean byWater, boolean leads, boolean hasChiller, int n) {
@@ -56,6 +58,7 @@ public record CoreTrace(
                     byWater,
                     leads,
                     hasChiller,
+                    new double[n],
                     new double[n],
                     new double[n],
                     new double[n],
@@ -88,6 +91,11 @@ public record CoreTrace(
     /** @param outside K @return how far the charge comes down towards the outside air: what a fabricator calls effectiveness; NaN where nothing passes or it comes hardly warmer */
     public double recovered(double outside, int i) {
         return flow[i] > 0 && in[i] - outside > LEAST_EXCESS ? (in[i] - out[i]) / (in[i] - outside) : Double.NaN;
+    }
+
+    /** @return how far the charge comes down towards what cools it; NaN where nothing passes or it comes hardly warmer */
+    public double effectiveness(int i) {
+        return flow[i] > 0 && in[i] - cold.in[i] > LEAST_EXCESS ? (in[i] - out[i]) / (in[i] - cold.in[i]) : Double.NaN;
     }
 
     /** @return kg left in its tank */

@@ -9,6 +9,9 @@ import java.util.Arrays;
 
 /** A water loop while a run goes on: each step it is begun, hears what every core on it gives, and is ended. */
 final class LoopPlant {
+    /** K between water and air below which a radiator's effectiveness says nothing. */
+    private static final double LEAST_SPAN = 2;
+
     private final CoolingLoop loop;
     private final WaterSide water;
     private final double outside;
@@ -20,6 +23,7 @@ final class LoopPlant {
     private double rate;
     private double feed;
     private double dt;
+    private InletAir met;
     private boolean chills;
 
     LoopPlant(CoolingLoop loop, double outside, double start, Perturbation perturbation) {
@@ -47,9 +51,10 @@ final class LoopPlant {
         return water.longestStep(rate);
     }
 
-    /** Sends the water on its way. @param bay K of the air round it @param met the air at its radiator */
-    void begin(double step, double bay, boolean running, InletAir met, OperatingPoint point) {
+    /** Sends the water on its way. @param bay K of the air round it @param air at its radiator */
+    void begin(double step, double bay, boolean running, InletAir air, OperatingPoint point) {
         dt = step;
+        met = air;
         ChillerSpec chiller = loop.spec().chiller().orElse(null);
         chills = chiller != null && chiller.worksAt(running ? point.boost() : 0) && (running || chiller.whileWaiting());
         water.standIn(bay);
@@ -116,6 +121,12 @@ final class LoopPlant {
         return water.toAir();
     }
 
+    private double radiator() {
+        double span = water.toRadiator() - met.inlet();
+        double least = Math.min(rate, met.flow() * loop.airHeatCapacity(met));
+        return loop.hasRadiator() && span > LEAST_SPAN && least > 0 ? water.toAir() / (least * span) : Double.NaN;
+    }
+
     /**
      * Writes down how it stands after a step or a part of one.
      *
@@ -128,6 +139,7 @@ final class LoopPlant {
         cold.ice()[i] = water.ice();
         cold.chilled()[i] += weight * water.chilled() * part;
         cold.chills()[i] = chills;
+        cold.radiator()[i] = radiator();
         cold.pump()[i] = loop.isPumped(point.speed());
         cold.rejected()[i] += weight * water.toAir() * part;
     }

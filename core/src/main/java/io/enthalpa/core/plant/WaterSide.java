@@ -66,6 +66,8 @@ public final class WaterSide {
     private double chilled;
     /** W that the radiator gave to the air, mean of the last step. */
     private double toAir;
+    /** K of the water where it came to the radiator in it. */
+    private double toRadiator;
     /** J that left for good since the start. */
     private double rejected;
 
@@ -150,6 +152,11 @@ public final class WaterSide {
         return toAir;
     }
 
+    /** @return K of the water where it came to the radiator, mean of the last step */
+    double toRadiator() {
+        return toRadiator;
+    }
+
     /** @return W that the chiller took, mean of the last step */
     double chilled() {
         return chilled;
@@ -202,6 +209,7 @@ public final class WaterSide {
         if (line) {
             double amount = step.rate * step.dt;
             double warm = back.draw(amount);
+            toRadiator = warm;
             RadiatorMetal.Sides sides = step.radiator;
             double left =
                     metal == null ? sides.water() * (warm - step.airIn) : metal.pass(step.dt, sides, warm, step.airIn);
@@ -275,6 +283,7 @@ public final class WaterSide {
             metal.stood(coupled.second(), coupled.meanSecond(), step.radiator, step.airIn);
             toAir = metal.toAir();
         }
+        toRadiator = mean + heat / step.rate;
         givenAway(chiller, melt, mean);
         rejected += toAir * step.dt;
         out = cell[0];

@@ -89,7 +89,7 @@ public final class ChargeSystem {
             waterIn[k] = path.ambient().temperature() + 10;
         }
         List<AirFlow> flows = air.flows(point.roadSpeed());
-        InletAir[] met = air.meet(flows, point, heat);
+        InletAir[] met = air.meet(flows, point, heat).inlets();
         for (int round = 0; ; round++) {
             List<ColdStream> cold = new ArrayList<>();
             List<SteadyCooling> cooling = new ArrayList<>();
@@ -147,7 +147,7 @@ public final class ChargeSystem {
                 wet[k] = r.condensate();
             }
             heats.follow(heat);
-            InletAir[] next = air.meet(flows, point, toAir(results, met, point));
+            InletAir[] next = air.meet(flows, point, toAir(results, met, point)).inlets();
             for (int k = 0; k < n; k++) {
                 moved = Math.max(moved, Math.abs(next[k].inlet() - met[k].inlet()));
             }

@@ -192,8 +192,9 @@ public record Verdict(
         int last = system.cores().size() - 1;
         CooledCore cooled = system.cores().get(last);
         OperatingPoint point = new OperatingPoint(trace.speed()[i], trace.boost()[i], trace.roadSpeed()[i]);
-        InletAir met =
-                system.air().meet(system.air().flowsNear(point.roadSpeed(), true), point, new double[last + 1])[last];
+        InletAir met = system.air()
+                .meet(system.air().flowsNear(point.roadSpeed(), true), point, new double[last + 1])
+                .inlets()[last];
         return cooled.sharesAt(
                 core,
                 i,

@@ -134,7 +134,7 @@ public sealed interface Radiator {
         @Override
         public Conductances conductances(double waterFlow, double waterT, double airFlow, double airT) {
             Conductances c = exchanger.conductances(waterFlow, airFlow);
-            double film = coolant.filmFactor(waterT);
+            double film = coolant.filmFactor(waterT, ScalingLaw.FLAT_TUBE_WATER);
             return film == 1 ? c : new Conductances(c.hot() * film, c.wall(), c.cold());
         }
 

@@ -9,10 +9,15 @@ import io.enthalpa.core.Systems;
 import io.enthalpa.core.Ways;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.coolingair.FanSpec;
+import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyPoint;
+import io.enthalpa.core.plant.CoreResult;
 import io.enthalpa.core.plant.CoreTrace;
+import io.enthalpa.core.steady.AirWayResult;
 import io.enthalpa.core.steady.ChargeSystem;
+import io.enthalpa.core.steady.LoopResult;
+import io.enthalpa.core.steady.SteadyResult;
 import io.enthalpa.core.waterloop.ChillerSpec;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.LoopPiece;
@@ -109,6 +114,41 @@ class StateTraceTest {
                     .as("tank at %.0f s", time)
                     .isCloseTo(once.core().cold().tank()[at(once, time)], within(0.2));
         }
+    }
+
+    /** A condenser before the radiator, foam all round: the air goes from one to the other, and at the end all is as the steady answer says. */
+    @Test
+    void airOfEveryLayerAndEffectivenessAreTold() {
+        Ways w = new Ways();
+        w.seal = 1;
+        w.layers = List.of(Ways.condenser(0.05), new Layer("core", Layer.Kind.RADIATOR, 0, 0, 0.02, null));
+        Systems s = new Loops().systems();
+        s.airWays = List.of(w.spec());
+        SteadyResult steady = s.system().steady(POINT);
+        Trace trace = EnduranceRun.run(s.system(), Systems.hold(POINT, 20, 1800));
+        int end = trace.length() - 1;
+        AirWayResult way = steady.ways().get(0);
+        for (int k = 0; k < 2; k++) {
+            Trace.LayerAir layer = trace.layers().get(k);
+            assertThat(layer.way()).isEqualTo("front");
+            assertThat(layer.in()[end]).isCloseTo(way.layers().get(k).airIn(), within(0.3));
+            assertThat(layer.out()[end]).isCloseTo(way.layers().get(k).airOut(), within(0.5));
+        }
+        assertThat(trace.layers().get(1).kind()).isEqualTo(Layer.Kind.RADIATOR);
+        assertThat(trace.core().cold().airIn()[end])
+                .isEqualTo(trace.layers().get(1).in()[end]);
+        LoopResult loop = steady.loops().get(0);
+        double airRate = loop.air().flow() * 1008;
+        double waterRate = loop.heat() / (loop.waterOut() - loop.waterIn());
+        assertThat(trace.core().cold().radiator()[end])
+                .isCloseTo(
+                        loop.radiator()
+                                / (Math.min(airRate, waterRate)
+                                        * (loop.waterOut() - loop.air().inlet())),
+                        withinPercentage(2));
+        CoreResult core = steady.core();
+        assertThat(trace.core().effectiveness(end))
+                .isCloseTo((core.in() - core.out()) / (core.in() - core.coldIn()), withinPercentage(1));
     }
 
     @Test

@@ -7,7 +7,9 @@ import static org.assertj.core.api.Assertions.withinPercentage;
 
 import io.enthalpa.core.Cases;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.fluid.HumidAir;
+import io.enthalpa.core.fluid.Water;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.LongStream;
@@ -65,6 +67,49 @@ class CardFitTest {
         assertThat(found.cold()).isCloseTo(cold, withinPercentage(8));
         assertThat(core.misfit()).isLessThan(0.01);
         assertThat(core.lossExponent()).isCloseTo(1.6, within(0.08));
+    }
+
+    /** A water brick made with a film that goes as flow^0.3, as laminar passages do: its points tell, and glycol costs it as little as that says. */
+    @Test
+    void pointsOfSeveralWaterFlowsTellALaminarBrick() {
+        double[] found = new double[2];
+        for (int k = 0; k < 2; k++) {
+            double n = k == 0 ? 0.3 : 0.8;
+            List<RatingCard.Point> points = java.util.stream.DoubleStream.of(20, 10, 40, 30)
+                    .mapToObj(litres -> brick(litres, n))
+                    .toList();
+            ChargeCooler mixed = new ChargeCooler(
+                    new CoreSpec(
+                            "",
+                            SIZE,
+                            new RatingCard(SIZE, 4, Coolant.WATER, points, 0.6, 0.01),
+                            Effectiveness.CROSSFLOW_UNMIXED,
+                            EndTankSpec.usual(0.063),
+                            PortSide.RIGHT),
+                    new GlycolWater(0.5),
+                    WaterSpread.EVEN,
+                    0);
+            double water = 20e-3 / 60 * Water.density(298.15);
+            Conductances glycol = mixed.model().conductances(0.2, 360, water, 333.15);
+            found[k] = glycol.cold() / 900;
+        }
+        assertThat(found[0]).isCloseTo(new GlycolWater(0.5).filmFactor(333.15, 0.3), withinPercentage(6));
+        assertThat(found[1]).isCloseTo(new GlycolWater(0.5).filmFactor(333.15, 0.8), withinPercentage(6));
+    }
+
+    /** 0.2 kg/s of charge at 140 °C against water of 25 °C; 700 W/K, wall 1 % of the whole, 900 W/K of water film at 20 L/min. */
+    private static RatingCard.Point brick(double litres, double n) {
+        double water = litres * 1e-3 / 60 * Water.density(298.15);
+        double waterRate = water * Water.heatCapacity(298.15);
+        double films = 1 / 700.0 + 1 / 900.0;
+        double overall = 1 / (1 / 700.0 + films / 99 + Math.pow(litres / 20, -n) / 900);
+        double out = 320;
+        for (int i = 0; i < 50; i++) {
+            double rate = 0.2 * HumidAir.DRY.heatCapacity((413.15 + out) / 2);
+            double effectiveness = Effectiveness.CROSSFLOW_UNMIXED.between(overall, rate, waterRate);
+            out = 413.15 - effectiveness * Math.min(rate, waterRate) * (413.15 - 298.15) / rate;
+        }
+        return new RatingCard.Point(0.2, 220e3, 413.15, out, 3500, 0, litres * 1e-3 / 60, 298.15);
     }
 
     @Test

@@ -47,7 +47,14 @@ class LoadTest {
             columns.shown()[i] = steps.get(i)[1];
         }
         return new Trace(
-                columns, OUTSIDE, cores(tenths.length), List.of(), List.of(), List.of(), new EnergyAudit(0, 0, 0, 0));
+                columns,
+                OUTSIDE,
+                cores(tenths.length),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of(),
+                new EnergyAudit(0, 0, 0, 0));
     }
 
     /** None, or one that gives 20 kW to the air for so many seconds and then what it takes: 0.2 kg/s from 400 K to 350 K, 10.1 kW. */

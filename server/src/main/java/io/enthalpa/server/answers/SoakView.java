@@ -15,6 +15,7 @@ import io.enthalpa.formats.document.Pointers;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.function.IntToDoubleFunction;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
@@ -41,6 +42,9 @@ public record SoakView(
 
     /** The wall of a pipe or plenum. */
     public record WallTraceView(String name, String place, double[] temperature_C) {}
+
+    /** The air before and behind a layer of a way. */
+    public record LayerAirView(String way, String name, String kind, double[] in_C, double[] out_C) {}
 
     /** Whether a fan, pump or chiller works; {@code of} names the core or the way of the air it belongs to. */
     public record SwitchView(SwitchKind kind, String of, boolean[] on) {
@@ -69,7 +73,8 @@ public record SoakView(
 
     /**
      * The cold side of the core nearest the plenum. {@code air_m_s} at the face of the core, or of its radiator; {@code tank_C}, {@code water_L_min} and
-     * {@code chiller_kW} are empty for a core that air cools. {@code recovered_pct}: how far the charge comes down towards the outside air; null where it hardly is warmer, or nothing passes.
+     * {@code chiller_kW} are empty for a core that air cools. {@code airIn_C}: the air before the core or its loop's radiator. {@code recovered_pct}: how far the charge comes down towards the outside air, {@code effectiveness_pct} towards what
+     * cools it; {@code radiator_pct}: what the radiator passes of the most it could; null where it says nothing.
      */
     public record ColdTraceView(
             boolean byWater,
@@ -79,7 +84,10 @@ public record SoakView(
             double[] tank_C,
             double[] water_L_min,
             double[] chiller_kW,
-            List<@Nullable Double> recovered_pct) {
+            double[] airIn_C,
+            List<@Nullable Double> recovered_pct,
+            List<@Nullable Double> effectiveness_pct,
+            List<@Nullable Double> radiator_pct) {
         static @Nullable ColdTraceView of(Trace trace, int[] kept) {
             if (trace.core() == null) {
                 return null;
@@ -94,9 +102,16 @@ public record SoakView(
                     column(cold.tank(), water, 1, -273.15, 100),
                     column(cold.water(), water, 60e3, 0, 100),
                     column(cold.chilled(), water, 1e-3, 0, 100),
-                    IntStream.of(kept)
-                            .mapToObj(i -> orNull(Math.rint(1000 * trace.core().recovered(trace.outside(), i)) / 10))
-                            .toList());
+                    column(cold.airIn(), kept, 1, -273.15, 100),
+                    percent(kept, i -> trace.core().recovered(trace.outside(), i)),
+                    percent(kept, trace.core()::effectiveness),
+                    percent(water, i -> cold.radiator()[i]));
+        }
+
+        private static List<@Nullable Double> percent(int[] kept, IntToDoubleFunction share) {
+            return IntStream.of(kept)
+                    .mapToObj(i -> orNull(Math.rint(1000 * share.applyAsDouble(i)) / 10))
+                    .toList();
         }
     }
 
@@ -168,6 +183,7 @@ public record SoakView(
             boolean[] running,
             List<StationTraceView> stations,
             List<WallTraceView> walls,
+            List<LayerAirView> layers,
             List<SwitchView> switches,
             @Nullable ColdTraceView cold) {
         /** @param kept which steps, rising */
@@ -198,6 +214,14 @@ public record SoakView(
                                     wall.name(),
                                     Pointers.of(wall.spot()),
                                     column(wall.temperature(), kept, 1, -273.15, 10)))
+                            .toList(),
+                    trace.layers().stream()
+                            .map(layer -> new LayerAirView(
+                                    layer.way(),
+                                    layer.name(),
+                                    layer.kind().name(),
+                                    column(layer.in(), kept, 1, -273.15, 10),
+                                    column(layer.out(), kept, 1, -273.15, 10)))
                             .toList(),
                     SwitchView.all(trace, kept),
                     ColdTraceView.of(trace, kept));

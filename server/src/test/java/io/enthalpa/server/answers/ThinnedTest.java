@@ -34,7 +34,8 @@ class ThinnedTest extends AnswersOnDemo {
             columns.flow()[i] = 0.2;
             columns.intake()[i] = 320;
         }
-        return new Trace(columns, 300, List.of(), List.of(), List.of(), List.of(), new EnergyAudit(0, 0, 0, 0));
+        return new Trace(
+                columns, 300, List.of(), List.of(), List.of(), List.of(), List.of(), new EnergyAudit(0, 0, 0, 0));
     }
 
     @Test
