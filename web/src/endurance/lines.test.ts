@@ -10,6 +10,7 @@ describe('lines beside the intake', () => {
     expect(lines.filter((l) => !l.often).map((l) => l.name)).toEqual([
       'core metal, mean',
       'air behind the core',
+      'air before the core',
       'blower out',
       'plenum',
       'cold pipe, its wall',

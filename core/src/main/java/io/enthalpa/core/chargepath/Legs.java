@@ -10,6 +10,10 @@ import io.enthalpa.core.loss.JunctionLoss;
  */
 final class Legs {
     private static final double TOLERANCE = 1e-10;
+    /** Rounds in which the second of two blowers finds its ratio, and in which two legs find their shares: a choke for the march when they are used up. */
+    private static final int MOST_ROUNDS = 30;
+
+    private static final int MOST_TRIALS = 60;
     private static final double LEAST_SHARE = 0.01;
     final Chain[] chain = new Chain[2];
     final double[] splitLoss = new double[2];
@@ -74,20 +78,22 @@ final class Legs {
         if (!passLeg(0, 0.5, m, p, t, gas)) {
             return false;
         }
-        for (int k = 0; k < 30; k++) {
+        double error = 0;
+        for (int k = 0; k < MOST_ROUNDS; k++) {
             march.ratioFactor = ratioFactor;
             boolean passed = passLeg(1, 0.5, m, p, t, gas);
             march.ratioFactor = 1;
             if (!passed) {
                 return false;
             }
-            double error = mergeError(0.5, m);
+            error = mergeError(0.5, m);
             if (Math.abs(error) < TOLERANCE || march.atLimit) {
                 break;
             }
             ratioFactor *= 1 + Math.max(-0.2, Math.min(0.2, error));
         }
         leave(outer, i, 0.5);
+        march.disagreement = Math.max(march.disagreement, march.atLimit ? 0 : Math.abs(error));
         if (march.atLimit) {
             // Each gives what it can; into one pipe the weaker one decides.
             outer.pressure[i + 1] =
@@ -105,7 +111,7 @@ final class Legs {
         double s = Math.max(low, Math.min(high, share));
         double before = Double.NaN;
         double errorBefore = Double.NaN;
-        for (int k = 0; k < 60; k++) {
+        for (int k = 0; k < MOST_TRIALS; k++) {
             boolean first = passLeg(0, s, m, p, t, gas);
             boolean second = first && passLeg(1, 1 - s, m, p, t, gas);
             double next;
@@ -130,6 +136,8 @@ final class Legs {
                 errorBefore = error;
             }
             if (high - low < 1e-13) {
+                march.disagreement =
+                        Math.max(march.disagreement, Double.isNaN(errorBefore) ? 1 : Math.abs(errorBefore));
                 return second && leave(outer, i, s);
             }
             s = next;

@@ -30,6 +30,8 @@ final class March {
     double blowerPressure;
     double blowerTemperature;
     double blowerRatio;
+    /** By which share of the pressure two legs still disagree behind their merge, at most in this march; 0 without legs. */
+    double disagreement;
     /** Where the air choked; null when it went through. */
     PathElement chokedAt;
 

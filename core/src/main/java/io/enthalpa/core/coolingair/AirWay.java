@@ -3,6 +3,7 @@ package io.enthalpa.core.coolingair;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.FaceAir;
 import io.enthalpa.core.exchanger.RatedExchanger;
+import io.enthalpa.core.fault.Budget;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.fluid.HumidAir;
@@ -12,7 +13,9 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.DoubleUnaryOperator;
+import java.util.stream.IntStream;
 import org.hipparchus.analysis.solvers.BrentSolver;
+import org.hipparchus.exception.MathRuntimeException;
 
 /** An {@link AirWaySpec} ready to compute with: the flow balance, and the temperatures from layer to layer. */
 public final class AirWay {
@@ -37,6 +40,10 @@ public final class AirWay {
     /** Nominal excess of the air in a warm stack, K, for warm air rising. */
     private static final double WARM = 40;
 
+    /** Of the pressure over the stack, sought to 1e-6 Pa, and of the velocity in a lane, to 1e-10 of it. */
+    private static final int MOST_TRIALS = 200;
+
+    private static final int MOST_STEPS = 30;
     private static final double GRAVITY = 9.80665;
     /** Road speed at which recirculation has fallen to 1/e, m/s. */
     private static final double BLOWN_OFF = 3;
@@ -55,18 +62,6 @@ public final class AirWay {
     private final double density;
     private final double heatCapacity;
     private final double outside;
-
-    /** Area of the stack covered by the same layers. */
-    private record Lane(double area, int[] layers) {
-        boolean passes(int layer) {
-            for (int k : layers) {
-                if (k == layer) {
-                    return true;
-                }
-            }
-            return false;
-        }
-    }
 
     /** What a core or radiator of the build is to the air: its size, and its loss in Pa by face velocity in m/s. */
     public record Member(CoreSize size, DoubleUnaryOperator loss) {}
@@ -95,7 +90,9 @@ public final class AirWay {
                             : AirLoss.of(members.get(k).loss()));
             others.add(layer.isOther() ? layer.other().exchanger() : null);
         }
-        this.lanes = lanes();
+        this.lanes = Lane.of(IntStream.range(0, sizes.size())
+                .mapToObj(k -> spec.layers().get(k).outline(sizes.get(k)))
+                .toList());
         this.face = lanes.stream().mapToDouble(Lane::area).sum();
         this.opening = spec.opening().area();
         double step = opening < face ? Math.pow(1 - opening / face, 2) : 0;
@@ -143,50 +140,6 @@ public final class AirWay {
         }
     }
 
-    private List<Lane> lanes() {
-        List<Rectangle> outlines = new ArrayList<>();
-        for (int k = 0; k < sizes.size(); k++) {
-            outlines.add(spec.layers().get(k).outline(sizes.get(k)));
-        }
-        double[] xs = outlines.stream()
-                .flatMapToDouble(r -> Arrays.stream(new double[] {r.left(), r.right()}))
-                .sorted()
-                .distinct()
-                .toArray();
-        double[] ys = outlines.stream()
-                .flatMapToDouble(r -> Arrays.stream(new double[] {r.bottom(), r.top()}))
-                .sorted()
-                .distinct()
-                .toArray();
-        double[] area = new double[1 << sizes.size()];
-        for (int i = 1; i < xs.length; i++) {
-            for (int j = 1; j < ys.length; j++) {
-                area[cover(outlines, (xs[i - 1] + xs[i]) / 2, (ys[j - 1] + ys[j]) / 2)] +=
-                        (xs[i] - xs[i - 1]) * (ys[j] - ys[j - 1]);
-            }
-        }
-        List<Lane> found = new ArrayList<>();
-        for (int mask = 1; mask < area.length; mask++) {
-            if (area[mask] > 1e-6) {
-                int bits = mask;
-                found.add(new Lane(
-                        area[mask],
-                        java.util.stream.IntStream.range(0, sizes.size())
-                                .filter(k -> (bits >> k & 1) == 1)
-                                .toArray()));
-            }
-        }
-        return found;
-    }
-
-    private static int cover(List<Rectangle> outlines, double x, double y) {
-        int mask = 0;
-        for (int k = 0; k < outlines.size(); k++) {
-            mask |= outlines.get(k).holds(x, y) ? 1 << k : 0;
-        }
-        return mask;
-    }
-
     /** @param roadSpeed m/s, 0 or more @return with the engine running */
     public AirFlow flow(double roadSpeed) {
         return flow(roadSpeed, true);
@@ -205,7 +158,12 @@ public final class AirWay {
             double q = through(stack);
             return drive + (against ? 0 : fan(q, blows)) + rising - ends(q) - stack;
         };
-        double stack = new BrentSolver(1e-8, 1e-6, 1e-9).solve(200, left::applyAsDouble, 0, most);
+        double stack;
+        try {
+            stack = new BrentSolver(1e-8, 1e-6, 1e-9).solve(MOST_TRIALS, left::applyAsDouble, 0, most);
+        } catch (MathRuntimeException none) {
+            throw unsolved();
+        }
         return state(stack, wind, rising, blows, against);
     }
 
@@ -257,7 +215,7 @@ public final class AirWay {
         }
         double x = Math.log(3);
         double goal = Math.log(stack);
-        for (int i = 0; i < 30; i++) {
+        for (int i = 0; i < MOST_STEPS; i++) {
             double v = Math.exp(x);
             double sum = 0;
             double slope = 0;
@@ -269,10 +227,14 @@ public final class AirWay {
             double step = (Math.log(sum) - goal) * sum / slope;
             x -= step;
             if (Math.abs(step) < 1e-10) {
-                break;
+                return Math.exp(x);
             }
         }
-        return Math.exp(x);
+        throw unsolved();
+    }
+
+    private EnthalpaFault unsolved() {
+        return Budget.spent("air through the way \"" + spec.name() + "\"", MOST_TRIALS);
     }
 
     private AirFlow state(double stack, double wind, double rising, boolean blows, boolean against) {

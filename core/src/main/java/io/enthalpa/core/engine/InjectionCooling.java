@@ -1,5 +1,6 @@
 package io.enthalpa.core.engine;
 
+import io.enthalpa.core.fault.Budget;
 import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.fluid.Methanol;
 import io.enthalpa.core.fluid.Water;
@@ -8,6 +9,7 @@ import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.source.ValidityRange;
 import org.hipparchus.analysis.solvers.BrentSolver;
+import org.hipparchus.exception.MathRuntimeException;
 
 /**
  * What a spray does to the charge: it evaporates until the charge is saturated or the liquid is used up, and takes the heat for it from
@@ -45,6 +47,7 @@ public record InjectionCooling(double temperature, double water, double alcohol,
     private static final double SECANT_REACH = 20;
 
     private static final int SECANT_STEPS = 8;
+    private static final int MOST_TRIALS = 100;
     /** J/(kg K), liquid water. */
     private static final double WATER_HEAT_CAPACITY = 4180;
 
@@ -87,7 +90,11 @@ public record InjectionCooling(double temperature, double water, double alcohol,
             return spray.answer(secant);
         }
         BrentSolver brent = new BrentSolver(1e-13, TEMPERATURE_TOLERANCE, 1e-9);
-        return spray.answer(brent.solve(100, spray::heatLeft, COLDEST, Math.max(inlet, liquidT) + 5));
+        try {
+            return spray.answer(brent.solve(MOST_TRIALS, spray::heatLeft, COLDEST, Math.max(inlet, liquidT) + 5));
+        } catch (MathRuntimeException none) {
+            throw Budget.spent("temperature behind the spray", MOST_TRIALS);
+        }
     }
 
     /** As in {@link #of(InjectionSpec, HumidAir, double, double, double, double, double, double)}, from nowhere near. */

@@ -1,5 +1,6 @@
 package io.enthalpa.core.fluid;
 
+import io.enthalpa.core.fault.Budget;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
@@ -40,6 +41,8 @@ public final class HumidAir {
             .leavesOut("Viscosity and conductivity are those of dry air: 1 % off at 3 % water.");
     /** K; Newton's method doubles the digits with each step, so that what is left behind such a step is below 1e-9 K. */
     private static final double LAST_STEP = 1e-5;
+
+    private static final int MOST_STEPS = 30;
 
     private static final double TABLE_FROM = 200;
     private static final double TABLE_STEP = 2;
@@ -166,14 +169,14 @@ public final class HumidAir {
      */
     public double temperatureAtEnthalpy(double enthalpy, double guess) {
         double t = guess;
-        for (int i = 0; i < 30; i++) {
+        for (int i = 0; i < MOST_STEPS; i++) {
             double step = (enthalpy - enthalpy(t)) / heatCapacity(t);
             t += step;
             if (Math.abs(step) < LAST_STEP) {
-                break;
+                return t;
             }
         }
-        return t;
+        throw Budget.spent("temperature of the air at an enthalpy", MOST_STEPS);
     }
 
     /**
@@ -186,14 +189,14 @@ public final class HumidAir {
     public double isentropicTemperature(double t, double ratio) {
         double target = entropyFunction(t) + gasConstant * Math.log(ratio);
         double after = t * Math.pow(ratio, gasConstant / heatCapacity(t));
-        for (int i = 0; i < 30; i++) {
+        for (int i = 0; i < MOST_STEPS; i++) {
             double step = (target - entropyFunction(after)) * after / heatCapacity(after);
             after += step;
             if (Math.abs(step) < LAST_STEP) {
-                break;
+                return after;
             }
         }
-        return after;
+        throw Budget.spent("temperature of the air behind a change of pressure", MOST_STEPS);
     }
 
     /** @param t K @return ratio of heat capacities */

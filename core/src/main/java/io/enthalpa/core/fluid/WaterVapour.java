@@ -1,5 +1,6 @@
 package io.enthalpa.core.fluid;
 
+import io.enthalpa.core.fault.Budget;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.source.ValidityRange;
@@ -32,6 +33,7 @@ public final class WaterVapour {
             .leavesOut(
                     "Fog within the stream (a twentieth of what comes out where much does) and drops carried along; frost below 0 °C is counted as water.");
 
+    private static final int MOST_STEPS = 40;
     private static final double TABLE_FROM = 230;
     private static final double TABLE_STEP = 0.05;
     private static final double[] TABLE = java.util.stream.IntStream.rangeClosed(0, 3800)
@@ -88,15 +90,15 @@ public final class WaterVapour {
      */
     public static double saturationTemperature(double pressure) {
         double t = 293.15;
-        for (int i = 0; i < 40; i++) {
+        for (int i = 0; i < MOST_STEPS; i++) {
             double error = Math.log(saturationPressure(t) / pressure);
             double slope = (Math.log(saturationPressure(t + 0.01)) - Math.log(saturationPressure(t))) / 0.01;
             double step = Math.max(-40, Math.min(40, error / slope));
             t = Math.max(t - step, 180);
             if (Math.abs(step) < 1e-8) {
-                break;
+                return t;
             }
         }
-        return t;
+        throw Budget.spent("temperature of saturated vapour", MOST_STEPS);
     }
 }

@@ -127,6 +127,10 @@ public record Note(Kind kind, Subject subject, String of, double value, double l
         CONDENSER_SHORT(Quantity.POWER),
         /** An engine radiator or oil cooler does. */
         COOLER_SHORT(Quantity.POWER),
+        /** Temperatures did not come to stand; value is by how much something still moved. */
+        NOT_SETTLED(Quantity.TEMPERATURE_DIFFERENCE),
+        /** Pressures or flows of the path disagree in the end; value is by which share. */
+        NOT_AGREED(Quantity.SHARE),
         /** The power asked for wants more air than speed-density gives, by more than 15 %. */
         POWER_WANTS_MORE_AIR(Quantity.SHARE),
         /** It wants less. */

@@ -37,6 +37,9 @@ final class PathNotes {
     /** Condensate worth a word, kg/s: a drop a second or so. */
     private static final double DRIPS = 5e-5;
 
+    /** Share by which pressures and flows may disagree in the end. */
+    private static final double AGREED = 1e-6;
+
     private static final double LEAST_PAIR = 0.95;
     /** s. */
     private static final double AN_HOUR = 3600;
@@ -48,6 +51,17 @@ final class PathNotes {
                 .engine()
                 .fuel()
                 .ifPresent(fuel -> fuel(notes, fuel, result.path().flow()));
+        if (result.unsettled() > 0) {
+            notes.add(new Note(Kind.NOT_SETTLED, Subject.Whole.PATH, "full load", result.unsettled(), 0));
+        }
+        if (result.path().residual() > AGREED) {
+            notes.add(new Note(
+                    Kind.NOT_AGREED,
+                    Subject.Whole.PATH,
+                    "full load",
+                    result.path().residual(),
+                    AGREED));
+        }
         row(notes, Spot.Row.PATH, result.path().stations(), result.path().pieces(), false);
         sweating(notes, system.path().ambient(), result);
         if (result.path().blowerLimited()) {

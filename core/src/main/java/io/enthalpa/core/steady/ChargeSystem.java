@@ -23,7 +23,10 @@ import java.util.Optional;
 
 /** A charge path with what cools its cores: the thing that is solved steadily or run through a duty. */
 public final class ChargeSystem {
+    /** Rounds in which temperatures of water, walls, air and cores come to stand, to so many K. */
     private static final int MOST_ROUNDS = 40;
+
+    private static final double SETTLED = 1e-4;
     private final ChargePath path;
     private final List<CooledCore> cores;
     private final AirSide air;
@@ -151,14 +154,15 @@ public final class ChargeSystem {
             for (int k = 0; k < n; k++) {
                 moved = Math.max(moved, Math.abs(next[k].inlet() - met[k].inlet()));
             }
-            if (moved < 1e-4 || round > MOST_ROUNDS) {
+            if (moved < SETTLED || round > MOST_ROUNDS) {
                 List<Price> prices = withPrices ? solver.prices() : List.of();
                 return new SteadyResult(
                         result,
                         results,
                         prices,
                         SteadyCold.loops(cores, results, met, point, path.ambient()),
-                        SteadyCold.ways(air, flows, toAir(results, met, point), point));
+                        SteadyCold.ways(air, flows, toAir(results, met, point), point),
+                        moved < SETTLED ? 0 : moved);
             }
             met = next;
         }

@@ -16,9 +16,15 @@ import java.util.Optional;
  * @param prices what each piece costs
  * @param loops  the water of each core that has any
  * @param ways   the cooling air of each way
+ * @param unsettled K by which something still moved when the rounds were used up; 0 when all came to stand
  */
 public record SteadyResult(
-        PathResult path, List<CoreResult> cores, List<Price> prices, List<LoopResult> loops, List<AirWayResult> ways) {
+        PathResult path,
+        List<CoreResult> cores,
+        List<Price> prices,
+        List<LoopResult> loops,
+        List<AirWayResult> ways,
+        double unsettled) {
     public SteadyResult {
         cores = List.copyOf(cores);
         prices = List.copyOf(prices);

@@ -1,6 +1,7 @@
 package io.enthalpa.core.waterloop;
 
 import io.enthalpa.core.exchanger.ChargeCooler;
+import io.enthalpa.core.fault.Budget;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import java.util.Arrays;
@@ -115,6 +116,7 @@ public final class CoresOnLoop {
                 return;
             }
         }
+        throw Budget.spent("how the cores of a loop share its water", MOST_ROUNDS);
     }
 
     private int[] beside(int s) {

@@ -2,6 +2,7 @@ package io.enthalpa.core.waterloop;
 
 import io.enthalpa.core.exchanger.ChargeCooler;
 import io.enthalpa.core.exchanger.CoolantLoss;
+import io.enthalpa.core.fault.Budget;
 import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.loss.DiameterChange;
 import io.enthalpa.core.loss.FrictionFactor;
@@ -12,6 +13,7 @@ import io.enthalpa.core.source.Method;
 import java.util.ArrayList;
 import java.util.List;
 import org.hipparchus.analysis.solvers.BrentSolver;
+import org.hipparchus.exception.MathRuntimeException;
 
 /** Finds the flow at which the pumps give just what hoses, fittings, core and radiator take. */
 public final class LoopHydraulics {
@@ -27,6 +29,9 @@ public final class LoopHydraulics {
     private static final double GRAVITY = 9.80665;
     private static final double INTO_CHAMBER = 1;
     private static final double OUT_OF_CHAMBER = 0.5;
+    /** Of the flow, sought to 1e-11 m3/s. */
+    private static final int MOST_TRIALS = 100;
+
     private static final double LEAST_FLOW = 1e-7;
     private static final int HEADS = 16;
 
@@ -148,8 +153,12 @@ public final class LoopHydraulics {
         for (int i = 0; i < 20 && surplus(high, temperature, engineSpeed) > 0; i++) {
             high *= 1.5;
         }
-        return new BrentSolver(1e-9, 1e-11, 0.1)
-                .solve(100, q -> surplus(q, temperature, engineSpeed), LEAST_FLOW, high);
+        try {
+            return new BrentSolver(1e-9, 1e-11, 0.1)
+                    .solve(MOST_TRIALS, q -> surplus(q, temperature, engineSpeed), LEAST_FLOW, high);
+        } catch (MathRuntimeException none) {
+            throw Budget.spent("flow of the water loop", MOST_TRIALS);
+        }
     }
 
     /** Pa that the pumps give beyond what the loop takes. */
