@@ -4,11 +4,12 @@ import { useBuild } from '../build/store'
 import { finTypeWords, type Fin } from '../document/types'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
+import { UNITS } from '../quantity/units'
 
 /** The fins of one side. */
 const props = defineProps<{ title: string; fin: Fin; pointer: string }>()
 const build = useBuild()
-const perInch = computed(() => (25.4 / props.fin.pitch_mm).toFixed(1))
+const perInch = computed(() => (UNITS.LENGTH!.in!.factor / UNITS.LENGTH!.mm!.factor / props.fin.pitch_mm).toFixed(1))
 
 /** A new kind brings the figures it needs. */
 function pick(type: string): void {

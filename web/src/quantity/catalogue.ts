@@ -1,5 +1,6 @@
 import { ticks } from 'd3-array'
 import type { components } from '../api/schema'
+import { UNITS } from './units'
 
 export type QuantityView = components['schemas']['QuantityView']
 export type UnitView = components['schemas']['UnitView']
@@ -141,40 +142,41 @@ function trimmed(number: number, digits: number): string {
   return minus(String(Number(number.toFixed(digits))))
 }
 
-/** What the file's units are called in the answers, by the suffix of the key. */
-const ANSWER_UNITS: Record<string, { factor: number; offset: number; symbol: string; digits: number }> = {
-  C: { factor: 1.8, offset: 32, symbol: '°F', digits: 1 },
-  K: { factor: 1.8, offset: 0, symbol: '°F', digits: 1 },
-  kPa: { factor: 1 / 6.894757293168, offset: 0, symbol: 'psi', digits: 2 },
-  mm: { factor: 1 / 25.4, offset: 0, symbol: 'in', digits: 2 },
-  kW: { factor: 1 / 0.74569987, offset: 0, symbol: 'hp', digits: 1 },
-  kg_s: { factor: 60 / 0.45359237, offset: 0, symbol: 'lb/min', digits: 1 },
-  m_s: { factor: 1 / 0.3048, offset: 0, symbol: 'ft/s', digits: 1 },
-  km_h: { factor: 1 / 1.609344, offset: 0, symbol: 'mph', digits: 0 },
-  kg: { factor: 1 / 0.45359237, offset: 0, symbol: 'lb', digits: 1 },
-  L_min: { factor: 1 / 3.785411784, offset: 0, symbol: 'gpm', digits: 2 },
-  kg_m3: { factor: 1 / 16.01846337, offset: 0, symbol: 'lb/ft³', digits: 3 },
-  Pa: { factor: 1 / 249.08891, offset: 0, symbol: 'inH2O', digits: 2 },
-  m3_h: { factor: 1 / 1.6990108, offset: 0, symbol: 'cfm', digits: 0 },
-  cm2: { factor: 1 / 6.4516, offset: 0, symbol: 'sq in', digits: 1 },
+interface Shown {
+  /** As the quantity calls it; the table of its factor is the core's. */
+  unit: string
+  digits: number
+  /** Where the reader sees it written otherwise. */
+  symbol?: string
 }
-const METRIC: Record<string, { symbol: string; digits: number }> = {
-  C: { symbol: '°C', digits: 1 },
-  K: { symbol: '°C', digits: 1 },
-  kPa: { symbol: 'kPa', digits: 1 },
-  mm: { symbol: 'mm', digits: 0 },
-  kW: { symbol: 'kW', digits: 1 },
-  kg_s: { symbol: 'kg/s', digits: 3 },
-  m_s: { symbol: 'm/s', digits: 1 },
-  km_h: { symbol: 'km/h', digits: 0 },
-  kg: { symbol: 'kg', digits: 1 },
-  L_min: { symbol: 'L/min', digits: 1 },
-  kg_m3: { symbol: 'kg/m³', digits: 2 },
-  Pa: { symbol: 'Pa', digits: 0 },
-  m3_h: { symbol: 'm³/h', digits: 0 },
-  cm2: { symbol: 'cm²', digits: 0 },
+
+/** How the answers' figures are shown, by the suffix of their key. */
+const ANSWERS = {
+  C: { quantity: 'TEMPERATURE', metric: { unit: '°C', digits: 1 }, us: { unit: '°F', digits: 1 } },
+  K: { quantity: 'TEMPERATURE_DIFFERENCE', metric: { unit: 'K', digits: 1, symbol: '°C' }, us: { unit: '°F', digits: 1 } },
+  kPa: { quantity: 'PRESSURE', metric: { unit: 'kPa', digits: 1 }, us: { unit: 'psi', digits: 2 } },
+  mm: { quantity: 'LENGTH', metric: { unit: 'mm', digits: 0 }, us: { unit: 'in', digits: 2 } },
+  kW: { quantity: 'POWER', metric: { unit: 'kW', digits: 1 }, us: { unit: 'hp', digits: 1 } },
+  kg_s: { quantity: 'MASS_FLOW', metric: { unit: 'kg/s', digits: 3 }, us: { unit: 'lb/min', digits: 1 } },
+  m_s: { quantity: 'SPEED', metric: { unit: 'm/s', digits: 1 }, us: { unit: 'ft/s', digits: 1 } },
+  km_h: { quantity: 'SPEED', metric: { unit: 'km/h', digits: 0 }, us: { unit: 'mph', digits: 0 } },
+  kg: { quantity: 'MASS', metric: { unit: 'kg', digits: 1 }, us: { unit: 'lb', digits: 1 } },
+  L_min: { quantity: 'VOLUME_FLOW', metric: { unit: 'L/min', digits: 1 }, us: { unit: 'US gal/min', digits: 2, symbol: 'gpm' } },
+  kg_m3: { quantity: 'DENSITY', metric: { unit: 'kg/m3', digits: 2, symbol: 'kg/m³' }, us: { unit: 'lb/ft3', digits: 3, symbol: 'lb/ft³' } },
+  Pa: { quantity: 'DRAUGHT', metric: { unit: 'Pa', digits: 0 }, us: { unit: 'inH2O', digits: 2 } },
+  m3_h: { quantity: 'AIR_FLOW', metric: { unit: 'm³/h', digits: 0 }, us: { unit: 'cfm', digits: 0 } },
+  cm2: { quantity: 'AREA', metric: { unit: 'cm²', digits: 0 }, us: { unit: 'sq in', digits: 1 } },
+} satisfies Record<string, { quantity: string; metric: Shown; us: Shown }>
+export type AnswerUnit = keyof typeof ANSWERS
+
+/** @returns what a figure of the answers is multiplied with and then raised by, for the reader */
+function conversion(unit: AnswerUnit, system: UnitSystem): { factor: number; offset: number; shown: Shown } {
+  const { quantity, metric } = ANSWERS[unit]
+  const shown: Shown = ANSWERS[unit][system]
+  const from = UNITS[quantity]![metric.unit]!
+  const to = UNITS[quantity]![shown.unit]!
+  return { factor: from.factor / to.factor, offset: (from.offset - to.offset) / to.factor, shown }
 }
-export type AnswerUnit = keyof typeof METRIC
 
 export interface Figure {
   number: number
@@ -184,10 +186,9 @@ export interface Figure {
 
 /** A computed number as the reader wants it. */
 export function figure(value: number, unit: AnswerUnit, system: UnitSystem, digits?: number): Figure {
-  const us = system === 'us' ? ANSWER_UNITS[unit] : undefined
-  const number = us ? value * us.factor + us.offset : value
-  const places = digits ?? us?.digits ?? METRIC[unit]!.digits
-  return { number, figure: minus(number.toFixed(places)), unit: us?.symbol ?? METRIC[unit]!.symbol }
+  const { factor, offset, shown } = conversion(unit, system)
+  const number = value * factor + offset
+  return { number, figure: minus(number.toFixed(digits ?? shown.digits)), unit: shown.symbol ?? shown.unit }
 }
 
 export function spoken(value: number, unit: AnswerUnit, system: UnitSystem, digits?: number): string {
@@ -197,9 +198,8 @@ export function spoken(value: number, unit: AnswerUnit, system: UnitSystem, digi
 
 /** A change with its sign, empty when it rounds to nothing. */
 export function change(value: number, unit: AnswerUnit, system: UnitSystem, digits?: number): string {
-  const factor = system === 'us' ? ANSWER_UNITS[unit]!.factor : 1
-  const places = digits ?? (system === 'us' ? ANSWER_UNITS[unit]!.digits : METRIC[unit]!.digits)
-  const rounded = (value * factor).toFixed(places)
+  const { factor, shown } = conversion(unit, system)
+  const rounded = (value * factor).toFixed(digits ?? shown.digits)
   if (Number(rounded) === 0) return ''
   return (Number(rounded) > 0 ? '+' : '') + minus(rounded)
 }
@@ -212,8 +212,7 @@ export interface AxisTick {
 
 /** @returns places for an axis that are round in the reader's unit, given in the file's */
 export function axisTicks(low: number, high: number, count: number, unit: AnswerUnit, system: UnitSystem): AxisTick[] {
-  const us = system === 'us' ? ANSWER_UNITS[unit] : undefined
-  const { factor, offset } = us ?? { factor: 1, offset: 0 }
+  const { factor, offset } = conversion(unit, system)
   const round = ticks(low * factor + offset, high * factor + offset, count)
   const step = round.length > 1 ? round[1]! - round[0]! : 1
   const digits = Math.max(0, -Math.floor(Math.log10(step) + 1e-9))

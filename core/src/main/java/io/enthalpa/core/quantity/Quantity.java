@@ -29,7 +29,7 @@ public enum Quantity {
             u("Pa", 1, 0),
             u("psi", 6894.757293168, 0, "psig"),
             u("inH2O", 249.08891, 0, "inh20"),
-            u("inHg", 3386.389, 0)),
+            u("inHg", 3386.38864, 0)),
     TEMPERATURE("K", u("°C", 1, 273.15, "C", "degC"), u("°F", 5.0 / 9, 459.67 * 5 / 9, "F", "degF"), u("K", 1, 0)),
     TEMPERATURE_DIFFERENCE("K", u("K", 1, 0, "°C", "C"), u("°F", 5.0 / 9, 0, "F")),
     VOLUME(
@@ -73,6 +73,7 @@ public enum Quantity {
             u("km/h", 1 / 3.6, 0, "kph", "kmh"),
             u("m/s", 1, 0),
             u("mph", 0.44704, 0),
+            u("ft/s", 0.3048, 0, "fps"),
             u("kn", 1852 / 3600.0, 0, "kt")),
     ROTATION("rad/s", u("rpm", Math.PI / 30, 0, "1/min", "rev/min"), u("rad/s", 1, 0)),
     ANGLE("rad", u("°", Math.PI / 180, 0, "deg"), u("rad", 1, 0)),

@@ -2,6 +2,7 @@ package io.enthalpa.formats.document;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import io.enthalpa.core.quantity.Quantity;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -28,6 +29,26 @@ class GeneratedTest {
     @Test
     void typesOfThePage() throws IOException {
         same(Path.of("../web/src/document/document.ts"), TypeScript.of(ROOT));
+    }
+
+    /** The page knows no factor but these. */
+    @Test
+    void unitsOfThePage() throws IOException {
+        StringBuilder made = new StringBuilder("// Made from the quantities of the core; not to be edited.\n"
+                + "/** Every unit by its quantity: SI = value * factor + offset. */\n"
+                + "export const UNITS: Record<string, Record<string, { factor: number; offset: number }>> = {\n");
+        for (Quantity quantity : Quantity.values()) {
+            made.append("  %s: {\n".formatted(quantity));
+            quantity.units()
+                    .forEach(unit -> made.append("    '%s': { factor: %s, offset: %s },\n"
+                            .formatted(unit.symbol(), plain(unit.factor()), plain(unit.offset()))));
+            made.append("  },\n");
+        }
+        same(Path.of("../web/src/quantity/units.ts"), made.append("}\n").toString());
+    }
+
+    private static String plain(double value) {
+        return Double.toString(value).replaceAll("\\.0$", "").replace("E", "e");
     }
 
     @Test
