@@ -20,11 +20,26 @@ describe('showing numbers', () => {
     expect(catalogue.toFile(catalogue.field('climate', 'airTemperature_C'), 307.15)).toBe(34)
   })
 
-  it('survives a switch of units there and back', () => {
-    for (const value of [10, 51, 63.5, 101.6, 400]) {
-      const inches = catalogue.shown(bore, value, 'us')
-      expect(catalogue.toFile(bore, inches * 0.0254)).toBeCloseTo(value, 6)
-    }
+  it('shows what the definitions say: an inch is 25.4 mm, a pound-force on a square inch 6.894757 kPa', () => {
+    for (const [mm, inches] of [
+      [25.4, 1],
+      [63.5, 2.5],
+      [101.6, 4],
+    ] as const)
+      expect(catalogue.shown(bore, mm, 'us')).toBeCloseTo(inches, 12)
+    expect(figure(68.94757293, 'kPa', 'us', 4).figure).toBe('10.0000')
+    expect(figure(0.45359237, 'kg', 'us', 6)).toMatchObject({ figure: '1.000000', unit: 'lb' })
+    expect(figure(1, 'kg_s', 'us', 3)).toMatchObject({ figure: '132.277', unit: 'lb/min' })
+    expect(figure(100, 'kW', 'us', 3)).toMatchObject({ figure: '134.102', unit: 'hp' })
+    expect(figure(3.048, 'm_s', 'us', 3)).toMatchObject({ figure: '10.000', unit: 'ft/s' })
+    expect(figure(160.9344, 'km_h', 'us', 3)).toMatchObject({ figure: '100.000', unit: 'mph' })
+    expect(figure(3.785411784, 'L_min', 'us', 4)).toMatchObject({ figure: '1.0000', unit: 'gpm' })
+    expect(figure(1.2, 'kg_m3', 'us', 5)).toMatchObject({ figure: '0.07491', unit: 'lb/ft³' })
+    expect(figure(249.08891, 'Pa', 'us', 4)).toMatchObject({ figure: '1.0000', unit: 'inH2O' })
+    expect(figure(1699.011, 'm3_h', 'us', 1)).toMatchObject({ figure: '1000.0', unit: 'cfm' })
+    expect(figure(6.4516, 'cm2', 'us', 4)).toMatchObject({ figure: '1.0000', unit: 'sq in' })
+    expect(figure(5, 'K', 'us', 1)).toMatchObject({ figure: '9.0', unit: '°F' })
+    expect(figure(5, 'K', 'metric', 1)).toMatchObject({ figure: '5.0', unit: '°C' })
   })
 
   it('writes signs that can be told apart', () => {

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.ConsoleMessage;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
@@ -17,17 +18,14 @@ final class Page {
     private final com.microsoft.playwright.Page page;
     private final String address;
     private final List<String> wrong = new CopyOnWriteArrayList<>();
+    private final List<Refusal> refusals = new CopyOnWriteArrayList<>();
     private boolean serverMayBeAway;
 
     private Page(com.microsoft.playwright.Page page, String address) {
         this.page = page;
         this.address = address;
         page.onConsoleMessage(message -> {
-            boolean expected = message.text().contains("409")
-                    || message.text().contains("422")
-                    || serverMayBeAway
-                            && (message.text().contains("ERR_")
-                                    || message.text().contains("50"));
+            boolean expected = refused(message) || serverMayBeAway && away(message);
             if (message.type().equals("error") && !expected) {
                 wrong.add("console: " + message.text());
             }
@@ -38,6 +36,26 @@ final class Page {
                 wrong.add("outside request: " + request.url());
             }
         });
+    }
+
+    /** A preview that a later one overtook, and what the test said it would have refused: by status and where. */
+    private boolean refused(ConsoleMessage message) {
+        return message.text().contains("status of 409") && message.location().contains("/api/preview")
+                || refusals.stream()
+                        .anyMatch(r -> message.text().contains("status of " + r.status())
+                                && message.location().contains(r.path()));
+    }
+
+    private static boolean away(ConsoleMessage message) {
+        return message.text().contains("ERR_") || message.text().contains("status of 50");
+    }
+
+    private record Refusal(int status, String path) {}
+
+    /** From now on the server may refuse so. @param path that the request's address contains */
+    Page mayBeRefused(int status, String path) {
+        refusals.add(new Refusal(status, path));
+        return this;
     }
 
     static Page in(BrowserContext context, String address) {

@@ -73,6 +73,17 @@ class HumidAirTest {
         assertThat(wet.waterMoleFraction()).isCloseTo(0.0729, within(0.0003));
     }
 
+    /** Incropera &amp; DeWitt: ratio of heat capacities of air at 300 K 1.400; sound travels at 347 m/s (sqrt(1.4 x 287.05 x 300) = 347.2). */
+    @Test
+    void soundAndRatioOfHeatCapacities() {
+        assertThat(HumidAir.DRY.gamma(300)).isCloseTo(1.400, within(0.002));
+        assertThat(HumidAir.DRY.soundSpeed(300)).isCloseTo(347.2, within(0.4));
+        HumidAir both = HumidAir.DRY.carrying(0.02, 0.03);
+        assertThat(both.water()).isCloseTo(0.02, within(1e-12));
+        assertThat(both.methanol()).isCloseTo(0.03, within(1e-12));
+        assertThat(both.methanolMoleFraction()).isCloseTo(0.03 / 1.05, within(1e-12));
+    }
+
     /** Methanol vapour at 298.15 K: 44.1 J/(mol K) (Poling, Prausnitz &amp; O'Connell, 2001, from memory). */
     @Test
     void vapourCountsAsWeightRoomAndHeat() {
