@@ -10,6 +10,7 @@ import io.enthalpa.core.fluid.WaterVapour;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class InjectionTest {
@@ -45,6 +46,30 @@ class InjectionTest {
         assertThat(cooled.saturated()).isFalse();
         assertThat(cooled.water()).isCloseTo(2e-3 * 0.998, withinPercentage(0.5));
         assertThat(350 - cooled.temperature()).isCloseTo(16.5, within(0.8));
+    }
+
+    /**
+     * Worked out beside the program: both liquids' equilibrium by halving, vapour pressures of Wagner and Antoine, air at 1.0075 kJ/(kg K), in 0.2 kg/s of dry air, liquid of 25 °C.
+     * Ten and five g/s into 330 K and 150 kPa: saturated at 293.66 K with 1.778 g/s of water and 2.724 of methanol evaporated. Four and three into 380 K, 180 kPa: all evaporates, 313.41 K. Water alone:
+     * 297.93 K, 2.650 g/s.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "10, 5, 330, 150e3, 293.66, 1.778, 2.724, true",
+        "4, 3, 380, 180e3, 313.41, 4, 3, false",
+        "10, 0, 330, 150e3, 297.93, 2.650, 0, true"
+    })
+    void workedOutBesideTheProgram(
+            double water, double alcohol, double inlet, double pressure, double t, double w, double a, boolean full) {
+        double litres = water / 998.2 + alcohol / 791.8;
+        InjectionSpec spray = new InjectionSpec(alcohol / 791.8 / litres, litres * 1e-3, 1e6, 1e6, -1, 0, 1, 1);
+        InjectionCooling cooled = InjectionCooling.of(spray, HumidAir.DRY, 0.2, inlet, pressure, 0, 298.15);
+        assertThat(cooled.temperature()).isCloseTo(t, within(0.15));
+        assertThat(cooled.water() * 1000).isCloseTo(w, within(0.02));
+        assertThat(cooled.alcohol() * 1000).isCloseTo(a, within(0.02));
+        assertThat(cooled.saturated()).isEqualTo(full);
+        InjectionCooling near = InjectionCooling.of(spray, HumidAir.DRY, 0.2, inlet, pressure, 0, 298.15, t + 3);
+        assertThat(near.temperature()).as("from close by").isCloseTo(cooled.temperature(), within(1e-6));
     }
 
     @ParameterizedTest
