@@ -40,6 +40,34 @@ class BlowerAndDemandTest {
         assertThat(new FuelDemand(300e3, 0.3 / 3.6e6, 12).airDemand()).isCloseTo(0.3, within(1e-12));
     }
 
+    /** By hand: 2.3 L, 92 %, 5000 rpm, two turns a filling, 200 kPa and 320 K (2.1773 kg/m3): 0.92 (2.1773) 0.0023 (5000 / 120) = 0.19197 kg/s. */
+    @Test
+    void airFromSpeedAndDensity() {
+        EngineSpec engine = new EngineSpec(0.0023, 4, 0.92, 7000 * Math.PI / 30);
+        assertThat(engine.airDemand(HumidAir.DRY, 200e3, 320, 5000 * Math.PI / 30))
+                .isCloseTo(0.19197, withinPercentage(0.02));
+    }
+
+    /** Without a map what was told holds everywhere; with one the map's, at its own inlet's flow, and never more than was told. */
+    @Test
+    void blowerWithAMapAndWithout() {
+        BlowerSpec plain = new BlowerSpec(BlowerType.SCREW, 0.7, 2.5, 0.06);
+        assertThat(plain.efficiencyAt(0.2, 1e5, 300, 2)).isEqualTo(0.7);
+        assertThat(plain.mostRatio(0.2, 1e5, 300)).isEqualTo(2.5);
+        assertThat(BlowerSpec.outletTemperature(HumidAir.DRY, 300, 0.9, 0.7)).isEqualTo(300);
+        assertThat(BlowerSpec.outletTemperature(HumidAir.DRY, 300, 1, 0.7)).isEqualTo(300);
+        BlowerSpec mapped = new BlowerSpec(BlowerType.TURBO, 0.7, 2.5, 0.06, java.util.Optional.of(MAP));
+        double corrected = MAP.corrected(0.15, 310, 95e3);
+        assertThat(mapped.efficiencyAt(0.15, 95e3, 310, 2)).isEqualTo(MAP.efficiencyAt(corrected, 2));
+        assertThat(mapped.efficiencyAt(0.15, 95e3, 310, 1)).isEqualTo(0.7);
+        assertThat(mapped.place(0.15, 95e3, 310, 2)).isEqualTo(MAP.at(corrected, 2));
+        assertThat(mapped.mostRatio(0.15, 95e3, 310)).isEqualTo(Math.min(2.5, MAP.mostRatio(corrected)));
+        assertThat(BlowerType.SCREW.usualLow()).isEqualTo(0.65);
+        assertThat(BlowerType.SCREW.usualHigh()).isEqualTo(0.75);
+        assertThat(BlowerType.SCREW.usualEfficiency()).isCloseTo(0.70, within(1e-12));
+        assertThat(BlowerType.SCREW.usualName()).isEqualTo("screw blower");
+    }
+
     @Test
     void measuredPointsComeBack() {
         for (SpeedLine line : MAP.lines().subList(0, MAP.lines().size() - 1)) {
