@@ -162,7 +162,7 @@ final class ColdNotes {
                 .map(r -> Radiator.of(r, coolant).finBeyond())
                 .filter(beyond -> !beyond.isEmpty())
                 .ifPresent(beyond -> notes.add(new Note(
-                        Kind.RADIATOR_FIN_UNLIKE, here, name, beyond.get(0).ordinal(), beyond.size())));
+                        Kind.RADIATOR_FIN_UNLIKE, here, name, beyond.get(0).place(), beyond.size())));
         if (loop.ice() > 0) {
             notes.add(new Note(Kind.ICE_LASTS, here, name, loop.iceLasts(), 0));
         }

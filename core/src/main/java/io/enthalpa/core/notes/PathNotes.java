@@ -285,7 +285,7 @@ final class PathNotes {
 
     private static void unlike(List<Note> notes, Kind kind, Spot here, String name, List<FinMeasure> measures) {
         if (!measures.isEmpty()) {
-            notes.add(new Note(kind, here, name, measures.get(0).ordinal(), measures.size()));
+            notes.add(new Note(kind, here, name, measures.get(0).place(), measures.size()));
         }
     }
 

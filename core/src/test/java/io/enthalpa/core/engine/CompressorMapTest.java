@@ -106,6 +106,16 @@ class CompressorMapTest {
         assertThat(half.place()).isEqualTo(Place.ABOVE);
         assertThat(half.chokeMargin()).isCloseTo(0.1633593 / 0.5 - 1, within(1e-4));
         assertThat(half.efficiency()).isCloseTo(0.8 - 0.2 * 0.0839816, within(1e-4));
+        // Half way between the lines at half of both ways, (0.075, 1.4) and (0.16336, 1.9496), and at a quarter,
+        // (0.0625, 1.45) and 0.55047 of the first piece, (0.133028, 2).
+        MapPoint middle = bent.at((0.075 + 0.1633593) / 2, (1.4 + 1.9496110) / 2);
+        assertThat(middle.efficiency()).isCloseTo((0.65 + 0.7832037) / 2, within(1e-4));
+        assertThat(middle.speed()).isCloseTo(1500, within(0.5));
+        MapPoint quarter = bent.at((0.0625 + 0.1330282) / 2, (1.45 + 2) / 2);
+        assertThat(quarter.efficiency()).isCloseTo((0.675 + 0.755047) / 2, within(1e-4));
+        assertThat(quarter.speed()).isCloseTo(1500, within(0.5));
+        MapPoint late = bent.at((0.0875 + 0.1816795) / 2, (1.35 + 1.6748075) / 2);
+        assertThat(late.efficiency()).isCloseTo((0.625 + 0.6916025) / 2, within(1e-4));
     }
 
     @Test

@@ -34,9 +34,11 @@ class GeneratedTest {
     /** The page knows no factor but these. */
     @Test
     void unitsOfThePage() throws IOException {
-        StringBuilder made = new StringBuilder("// Made from the quantities of the core; not to be edited.\n"
-                + "/** Every unit by its quantity: SI = value * factor + offset. */\n"
-                + "export const UNITS: Record<string, Record<string, { factor: number; offset: number }>> = {\n");
+        StringBuilder made = new StringBuilder("""
+                // Made from the quantities of the core; not to be edited.
+                /** Every unit by its quantity: SI = value * factor + offset. */
+                export const UNITS: Record<string, Record<string, { factor: number; offset: number }>> = {
+                """);
         for (Quantity quantity : Quantity.values()) {
             made.append("  %s: {\n".formatted(quantity));
             quantity.units()
