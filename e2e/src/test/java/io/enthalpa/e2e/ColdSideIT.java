@@ -126,6 +126,7 @@ class ColdSideIT extends OnDemo {
 
     @Test
     void badWaterAndAirAreRefusedOrExplainedAndNothingIsLost() {
+        page.mayBeRefused(422, "/api/");
         page.openBuild("Juniper").option("A").surface("Water");
         piece("brushless pump").click();
         page.type("brushless pump point 2 curve pressure", "60 kPa");

@@ -27,7 +27,7 @@ final class Page {
         page.onConsoleMessage(message -> {
             boolean expected = refused(message) || serverMayBeAway && away(message);
             if (message.type().equals("error") && !expected) {
-                wrong.add("console: " + message.text());
+                wrong.add("console: " + message.text() + " " + message.location());
             }
         });
         page.onPageError(error -> wrong.add("error: " + error));
