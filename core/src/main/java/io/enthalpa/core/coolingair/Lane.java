@@ -1,9 +1,10 @@
 package io.enthalpa.core.coolingair;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /** Area of the stack covered by the same layers. */
 record Lane(double area, int[] layers) {
@@ -18,16 +19,8 @@ record Lane(double area, int[] layers) {
 
     /** @param outlines of the layers, front first @return every area that the same of them cover */
     static List<Lane> of(List<Rectangle> outlines) {
-        double[] xs = outlines.stream()
-                .flatMapToDouble(r -> Arrays.stream(new double[] {r.left(), r.right()}))
-                .sorted()
-                .distinct()
-                .toArray();
-        double[] ys = outlines.stream()
-                .flatMapToDouble(r -> Arrays.stream(new double[] {r.bottom(), r.top()}))
-                .sorted()
-                .distinct()
-                .toArray();
+        double[] xs = edges(outlines, Rectangle::left, Rectangle::right);
+        double[] ys = edges(outlines, Rectangle::bottom, Rectangle::top);
         double[] area = new double[1 << outlines.size()];
         for (int i = 1; i < xs.length; i++) {
             for (int j = 1; j < ys.length; j++) {
@@ -47,6 +40,15 @@ record Lane(double area, int[] layers) {
             }
         }
         return found;
+    }
+
+    private static double[] edges(
+            List<Rectangle> outlines, ToDoubleFunction<Rectangle> from, ToDoubleFunction<Rectangle> to) {
+        return Stream.of(from, to)
+                .flatMapToDouble(edge -> outlines.stream().mapToDouble(edge))
+                .sorted()
+                .distinct()
+                .toArray();
     }
 
     private static int cover(List<Rectangle> outlines, double x, double y) {

@@ -5,7 +5,8 @@ import java.util.List;
 
 /**
  * How the charge passages of a core share its water. Every part is an exchanger of its own, with its share of the charge and of the water; the charge of all
- * mixes behind them. What a part without water lets through hot costs far more than its share of the surface.
+ * mixes behind them. What a part without water lets through hot costs far more than its share of the surface. Effectiveness by capacity ratio and NTU of
+ * each part (Kays &amp; London, Compact Heat Exchangers, from memory); that no heat passes from part to part is assumed.
  *
  * @param parts all passages and all water
  */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
+import io.enthalpa.core.Blocks;
 import io.enthalpa.core.Loops;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.build.Answer;
@@ -15,9 +16,6 @@ import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.engine.EngineSpec;
-import io.enthalpa.core.exchanger.Coolant;
-import io.enthalpa.core.exchanger.FinSpec;
-import io.enthalpa.core.exchanger.FinnedBlock;
 import io.enthalpa.core.exchanger.FinnedCore;
 import io.enthalpa.core.verdict.Targets;
 import io.enthalpa.core.waterloop.CorePorts;
@@ -172,16 +170,7 @@ class MonteCarloTest {
                 .extracting(MonteCarloResult.Weight::unknown)
                 .contains(UncertainInput.PATH_LOSSES)
                 .doesNotContain(UncertainInput.CHARGE_FINS, UncertainInput.COLD_FINS);
-        s.basis = new FinnedBlock(
-                FinnedBlock.Construction.BAR_AND_PLATE,
-                Coolant.AIR,
-                FinSpec.offset(6e-3, 2e-3, 0.15e-3, 4e-3),
-                FinSpec.louvred(9e-3, 2.4e-3, 0.12e-3, 1.4e-3, Math.toRadians(24)),
-                0.5e-3,
-                5e-3,
-                180,
-                0,
-                0);
+        s.basis = Blocks.barAndPlate();
         FinnedCore core = (FinnedCore) s.path().cores().get(0).cooler().model();
         assertThat(core.chargeWithin()).isEqualTo(0.20);
         assertThat(core.coldWithin()).as("between plates").isEqualTo(2 * 0.15);
