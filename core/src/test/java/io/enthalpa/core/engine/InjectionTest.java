@@ -72,6 +72,27 @@ class InjectionTest {
         assertThat(near.temperature()).as("from close by").isCloseTo(cooled.temperature(), within(1e-6));
     }
 
+    /**
+     * Likewise into a charge that carries 0.02 mol of water and 0.03 of methanol for each of dry air: ten and five g/s into 330 K and 150 kPa, 306.81 K with 1.183 and 1.250 g/s evaporated; two and two into 380 K and
+     * 180 kPa all, 343.98 K, 0.036811 and 0.039452 mol.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "10, 5, 330, 150e3, 306.807, 0.029945, 0.035910, true",
+        "2, 2, 380, 180e3, 343.981, 0.036811, 0.039452, false"
+    })
+    void intoAChargeThatCarriesBoth(
+            double water, double alcohol, double inlet, double pressure, double t, double w, double a, boolean full) {
+        double litres = water / 998.2 + alcohol / 791.8;
+        InjectionSpec spray = new InjectionSpec(alcohol / 791.8 / litres, litres * 1e-3, 1e6, 1e6, -1, 0, 1, 1);
+        HumidAir charge = HumidAir.DRY.carrying(0.02, 0.03);
+        InjectionCooling cooled = InjectionCooling.of(spray, charge, 0.2, inlet, pressure, 0, 298.15);
+        assertThat(cooled.temperature()).isCloseTo(t, within(0.2));
+        assertThat(cooled.gas().water()).isCloseTo(w, within(1e-4));
+        assertThat(cooled.gas().methanol()).isCloseTo(a, within(1e-4));
+        assertThat(cooled.saturated()).isEqualTo(full);
+    }
+
     @ParameterizedTest
     @MethodSource("seeds")
     void laws(long seed) {
@@ -106,7 +127,6 @@ class InjectionTest {
         assertThat(mix.temperature()).isLessThan(water.temperature() - 3);
     }
 
-    /** TF-28, common practice, no source: starts at one boost, full at another; the nozzle sees pump less boost. */
     /** A cold core leaves the charge saturated: what came out there is not sprayed in again as heat. */
     @Test
     void chargeBelowTheDewPointOfItsWeatherStillHasAnAnswer() {
@@ -121,6 +141,7 @@ class InjectionTest {
         }
     }
 
+    /** TF-28, common practice, no source: starts at one boost, full at another; the nozzle sees pump less boost. */
     @Test
     void nozzleFollowsBoost() {
         InjectionSpec spec = spec(0.5, 0.42, 0.5);
@@ -129,6 +150,9 @@ class InjectionTest {
         assertThat(spec.flow(90e3)).isCloseTo(0.42 / 60e3 * Math.sqrt(910.0 / 700), withinPercentage(1e-6));
         assertThat(spec.flow(300e3)).isLessThan(spec.flow(90e3));
         assertThat(spec.flow(1200e3)).isZero();
+        InjectionSpec atOnce = new InjectionSpec(0, 7e-6, 700e3, 1000e3, 90e3, 90e3, 5e-3, 1);
+        assertThat(atOnce.flow(89e3)).isZero();
+        assertThat(atOnce.flow(90e3)).isCloseTo(7e-6 * Math.sqrt(910.0 / 700), withinPercentage(1e-6));
         InjectionCooling off = InjectionCooling.of(spec, HumidAir.DRY, 0.2, 350, 2e5, 10e3, 298);
         assertThat(off.temperature()).isEqualTo(350);
         assertThat(off.gas()).isSameAs(HumidAir.DRY);
