@@ -118,7 +118,7 @@ export const api = {
   build: (id: number) => call<BuildState>('GET', `/builds/${id}`),
   create: (file: string, uid: string, change?: string) =>
     call<BuildState>('POST', `/builds?${new URLSearchParams({ uid, ...(change ? { change } : {}) }).toString()}`, file),
-  starter: (job?: NewJobDocument) => call<Starter>(job ? 'POST' : 'GET', '/builds/starter', job),
+  starter: (job?: NewJobDocument, signal?: AbortSignal) => call<Starter>(job ? 'POST' : 'GET', '/builds/starter', job, undefined, signal),
   cooled: (document: BuildDocument, option: string, cooled: CoolingMethod) =>
     call<{ option: BuildOption }>('POST', '/preview/cooled', { document, option, cooled }),
   sharedLoop: (document: BuildDocument, option: string, place: string, join: { with: string; stands: CoolingSideOnLoop } | null) =>
@@ -140,22 +140,24 @@ export const api = {
   redo: (id: number, revision: number) => call<BuildState>('POST', `/builds/${id}/redo`, undefined, revision),
   preview: (document: BuildDocument, options?: string[], part?: 'LINE' | 'DUTY', signal?: AbortSignal) =>
     call<{ answers: OptionAnswer[] }>('POST', '/preview', { document, options, part }, undefined, signal),
-  changes: (document: BuildDocument, option: string) => call<{ changes: ChangeView[] }>('POST', '/preview/changes', { document, option }),
-  coreSteps: (document: BuildDocument, option: string, place: string) =>
-    call<{ steps: CoreStep[] }>('POST', '/preview/core-steps', { document, option, place }),
-  waterChanges: (document: BuildDocument, option: string, place: string) =>
-    call<{ changes: WaterChange[] }>('POST', '/preview/water-changes', { document, option, place }),
-  stackOrders: (document: BuildDocument, option: string, way: number) =>
-    call<{ orders: OrderView[] }>('POST', '/preview/stack-orders', { document, option, way }),
-  reasons: (document: BuildDocument, option: string) => call<{ reasons: ReasonView[] }>('POST', '/preview/reasons', { document, option }),
+  changes: (document: BuildDocument, option: string, signal?: AbortSignal) =>
+    call<{ changes: ChangeView[] }>('POST', '/preview/changes', { document, option }, undefined, signal),
+  coreSteps: (document: BuildDocument, option: string, place: string, signal?: AbortSignal) =>
+    call<{ steps: CoreStep[] }>('POST', '/preview/core-steps', { document, option, place }, undefined, signal),
+  waterChanges: (document: BuildDocument, option: string, place: string, signal?: AbortSignal) =>
+    call<{ changes: WaterChange[] }>('POST', '/preview/water-changes', { document, option, place }, undefined, signal),
+  stackOrders: (document: BuildDocument, option: string, way: number, signal?: AbortSignal) =>
+    call<{ orders: OrderView[] }>('POST', '/preview/stack-orders', { document, option, way }, undefined, signal),
+  reasons: (document: BuildDocument, option: string, signal?: AbortSignal) =>
+    call<{ reasons: ReasonView[] }>('POST', '/preview/reasons', { document, option }, undefined, signal),
   dutyLibrary: (document: BuildDocument) => call<{ entries: DutyEntry[] }>('POST', '/duties/library', { document }),
-  dutyRows: (document: BuildDocument) => call<DutyView>('POST', '/duties/rows', { document }),
+  dutyRows: (document: BuildDocument, signal?: AbortSignal) => call<DutyView>('POST', '/duties/rows', { document }, undefined, signal),
   laps: (document: BuildDocument, lap: { lap_s: number; corners: number; fast_km_h: number; slow_km_h: number; laps: number }) =>
     call<DutyEntry>('POST', '/duties/laps', { document, ...lap }),
   logColumns: (start: string) => call<LogHead>('POST', '/duties/log-columns', { start }),
   log: (file: Blob, query: URLSearchParams) => call<LogView>('POST', `/duties/log?${query.toString()}`, file),
-  stretch: (document: BuildDocument, option: string, from_s: number, to_s: number) =>
-    call<TraceView>('POST', '/preview/stretch', { document, option, from_s, to_s }),
+  stretch: (document: BuildDocument, option: string, from_s: number, to_s: number, signal?: AbortSignal) =>
+    call<TraceView>('POST', '/preview/stretch', { document, option, from_s, to_s }, undefined, signal),
   trace: async (document: BuildDocument, option: string, how: 'csv' | 'json') =>
     (await send('POST', `/preview/trace/${how}`, { document, option })).blob(),
   startJob: (kind: 'spread' | 'methods', document: BuildDocument, option: string, every?: boolean) =>

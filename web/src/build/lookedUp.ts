@@ -6,13 +6,13 @@ import { useBuild, type Asked } from './store'
  * Asks the server for something about the option on screen, once the reader has stopped typing, and again whenever the document or what
  * else is watched changes. Only the newest question's answer counts; an answer that cannot be had leaves nothing.
  *
- * @param ask undefined when there is nothing to ask
+ * @param ask undefined when there is nothing to ask; its signal ends it when a newer question is on its way or nobody looks any more
  * @returns what was found and what it was asked about: places in it count in that document; stale while a newer answer is on its way, when
  *   nothing of it should be pressed
  */
 export function useLookedUp<T>(
   more: () => unknown,
-  ask: (document: BuildDocument, letter: string) => Promise<T[]> | undefined,
+  ask: (document: BuildDocument, letter: string, dropped: AbortSignal) => Promise<T[]> | undefined,
   delay = 300,
 ): { found: ShallowRef<T[]>; asked: ShallowRef<Asked | undefined>; looking: Ref<boolean>; stale: ComputedRef<boolean> } {
   const build = useBuild()
@@ -27,15 +27,19 @@ export function useLookedUp<T>(
       const mine = ++ticket
       if (!document) return
       looking.value = true
+      const question = new AbortController()
       const timer = setTimeout(async () => {
-        const answer = (await ask(document, letter)?.catch(() => [])) ?? []
+        const answer = (await ask(document, letter, question.signal)?.catch(() => [])) ?? []
         if (mine === ticket) {
           found.value = answer
           asked.value = { document, letter }
           looking.value = false
         }
       }, delay)
-      onCleanup(() => clearTimeout(timer))
+      onCleanup(() => {
+        clearTimeout(timer)
+        question.abort()
+      })
     },
     { immediate: true },
   )

@@ -16,7 +16,7 @@ const {
   stale,
 } = useLookedUp<CoreStep>(
   () => props.place,
-  async (document, letter) => (await api.coreSteps(document, letter, props.place)).steps,
+  async (document, letter, dropped) => (await api.coreSteps(document, letter, props.place, dropped)).steps,
 )
 
 const unit = (metric: string, us: string) => (settings.units === 'us' ? us : metric)

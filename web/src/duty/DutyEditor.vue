@@ -25,7 +25,7 @@ const chosen = ref(first())
 const source = ref<'library' | 'laps' | 'log'>()
 const { found } = useLookedUp<DutyView>(
   () => undefined,
-  async (document) => [await api.dutyRows(document)],
+  async (document, _, dropped) => [await api.dutyRows(document, dropped)],
   0,
 )
 const view = computed(() => found.value[0])

@@ -14,23 +14,24 @@ const STANDS = 120
 export function useStretch(window: Ref<Window | undefined>, letter: Ref<string | undefined>): Readonly<Ref<TraceView | undefined>> {
   const build = useBuild()
   const told = shallowRef<{ of: Window; trace: TraceView }>()
-  let asked = 0
+  let question: AbortController | undefined
   let timer: ReturnType<typeof setTimeout> | undefined
 
   async function ask(): Promise<void> {
-    const number = ++asked
+    const mine = (question = new AbortController())
     const w = window.value!
     try {
-      const trace = await api.stretch(build.document!, letter.value!, w.from, w.to)
-      if (number === asked) told.value = { of: w, trace }
+      const trace = await api.stretch(build.document!, letter.value!, w.from, w.to, mine.signal)
+      if (mine === question) told.value = { of: w, trace }
     } catch {
-      if (number === asked) told.value = undefined
+      if (mine === question) told.value = undefined
     }
   }
 
   watch([window, letter, () => build.answer], ([w, l], [, , before]) => {
     clearTimeout(timer)
-    asked++
+    question?.abort()
+    question = undefined
     if (!w || !l || build.answer !== before) told.value = undefined
     if (w && l) timer = setTimeout(() => void ask(), STANDS)
   })

@@ -31,7 +31,7 @@ const opening = ref(false)
 const { job: comparison, start: compare, cancel } = useJob('methods')
 /** Sent twice, it is kept once. */
 const uid = crypto.randomUUID()
-let ticket = 0
+let question = new AbortController()
 
 const METHODS = coolingMethodWords.filter((m) => m !== 'injection on top')
 const oneTwo = [
@@ -79,12 +79,12 @@ onMounted(async () => {
 
 const work = useDebounceFn(async () => {
   if (!job.value) return
-  const mine = ++ticket
+  const mine = question
   await guarded(async () => {
-    const starter = await api.starter(job.value!)
-    if (mine !== ticket) return
-    const [first] = (await api.preview(starter.document)).answers
-    if (mine !== ticket) return
+    const starter = await api.starter(job.value!, mine.signal)
+    if (mine !== question) return
+    const [first] = (await api.preview(starter.document, undefined, undefined, mine.signal)).answers
+    if (mine !== question) return
     made.value = starter
     answer.value = first
     duties.value = starter.duties
@@ -95,19 +95,20 @@ const work = useDebounceFn(async () => {
 watch(
   job,
   () => {
-    ticket++
+    question.abort()
+    question = new AbortController()
     made.value = undefined
     void work()
   },
   { deep: true },
 )
 
-async function guarded(act: () => Promise<void>, mine?: number): Promise<void> {
-  if (mine === undefined || mine === ticket) failure.value = ''
+async function guarded(act: () => Promise<void>, mine?: AbortController): Promise<void> {
+  if (mine === undefined || mine === question) failure.value = ''
   try {
     await act()
   } catch (e) {
-    if (mine !== undefined && mine !== ticket) return
+    if (mine !== undefined && mine !== question) return
     failure.value =
       e instanceof Offline
         ? 'The Enthalpa server does not answer; your answers stay here. Start it again (./enthalpa demo or serve), then press Ask again.'

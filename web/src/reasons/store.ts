@@ -12,7 +12,7 @@ export const useReasons = defineStore('reasons', () => {
   const reasons = shallowRef<ReasonView[]>([])
   const chapters = shallowRef<ChapterView[]>([])
   const failure = ref('')
-  let ticket = 0
+  let question: AbortController | undefined
 
   /** @param about places whose numbers to open: "/path/3", "/engine" */
   async function open(about: string, words: string): Promise<void> {
@@ -21,13 +21,14 @@ export const useReasons = defineStore('reasons', () => {
     failure.value = ''
     reasons.value = []
     visible.value = true
-    const mine = ++ticket
+    question?.abort()
+    const mine = (question = new AbortController())
     try {
       if (!chapters.value.length) chapters.value = await api.methods()
-      const all = await api.reasons(build.document!, build.letter)
-      if (mine === ticket) reasons.value = all.reasons.filter((r) => r.subject === about)
+      const all = await api.reasons(build.document!, build.letter, mine.signal)
+      if (mine === question) reasons.value = all.reasons.filter((r) => r.subject === about)
     } catch (e) {
-      if (mine === ticket) failure.value = (e as Error).message
+      if (mine === question) failure.value = (e as Error).message
     }
   }
 

@@ -21,7 +21,7 @@ const {
   stale,
 } = useLookedUp<OrderView>(
   () => `${props.index} ${open.value}`,
-  (document, letter) => (open.value ? api.stackOrders(document, letter, props.index).then((a) => a.orders) : undefined),
+  (document, letter, dropped) => (open.value ? api.stackOrders(document, letter, props.index, dropped).then((a) => a.orders) : undefined),
   200,
 )
 

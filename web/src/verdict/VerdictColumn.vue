@@ -46,7 +46,7 @@ const {
   stale,
 } = useLookedUp<ChangeView>(
   () => undefined,
-  async (document, letter) => (await api.changes(document, letter)).changes,
+  async (document, letter, dropped) => (await api.changes(document, letter, dropped)).changes,
   400,
 )
 

@@ -16,7 +16,7 @@ const {
   stale,
 } = useLookedUp<WaterChange>(
   () => props.place,
-  async (document, letter) => (await api.waterChanges(document, letter, props.place)).changes,
+  async (document, letter, dropped) => (await api.waterChanges(document, letter, props.place, dropped)).changes,
 )
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
