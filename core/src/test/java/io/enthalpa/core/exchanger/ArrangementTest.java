@@ -8,6 +8,7 @@ import io.enthalpa.core.Cases;
 import java.util.stream.LongStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
@@ -34,6 +35,44 @@ class ArrangementTest {
         assertThat(Effectiveness.CROSSFLOW_COLD_MIXED.of(2, 1, true)).isCloseTo(0.579, within(0.001));
         assertThat(Effectiveness.CROSSFLOW_HOT_MIXED.of(3, 0.5, true))
                 .isEqualTo(Effectiveness.CROSSFLOW_COLD_MIXED.of(3, 0.5, false));
+    }
+
+    /**
+     * Beside the program: crossflow in 400 by 400 cells of its two equations; two passes behind each other and above each other made up of such, both streams or the hot one mixed between; the others in closed form, NTU 2
+     * and equal rates 2/3, 1 - exp(-(1 - exp(-2))) = 0.57881. Where the hot stream is the lesser.
+     */
+    @ParameterizedTest
+    @CsvSource({
+        "2, 1, 0.61425, 0.57881, 0.57881, 0.66667, 0.64519, 0.59830",
+        "2, 0.5, 0.73241, 0.71755, 0.70201, 0.77460, 0.75914, 0.72566",
+        "1, 0.75, 0.51031, 0.50516, 0.50340, 0.53186, 0.52493, 0.50783",
+        "4, 0.25, 0.93402, 0.92022, 0.87050, 0.96219, 0.95121, 0.92840"
+    })
+    void eachArrangement(
+            double ntu,
+            double ratio,
+            double unmixed,
+            double hotMixed,
+            double coldMixed,
+            double counter,
+            double behind,
+            double above) {
+        assertThat(Effectiveness.CROSSFLOW_UNMIXED.of(ntu, ratio)).isCloseTo(unmixed, within(2e-5));
+        assertThat(Effectiveness.CROSSFLOW_HOT_MIXED.of(ntu, ratio)).isCloseTo(hotMixed, within(1e-5));
+        assertThat(Effectiveness.CROSSFLOW_COLD_MIXED.of(ntu, ratio)).isCloseTo(coldMixed, within(1e-5));
+        assertThat(Effectiveness.COUNTERFLOW.of(ntu, ratio)).isCloseTo(counter, within(1e-5));
+        assertThat(Effectiveness.U_FLOW_CROSS_COUNTER.of(ntu, ratio)).isCloseTo(behind, within(2e-5));
+        assertThat(Effectiveness.U_FLOW_STACKED.of(ntu, ratio)).isCloseTo(above, within(2e-5));
+        for (Effectiveness each : Effectiveness.values()) {
+            assertThat(each.ntuFor(each.of(ntu, ratio, false), ratio, false)).isCloseTo(ntu, within(1e-6));
+        }
+    }
+
+    /** Above each other, each with half of the lesser cold stream: as above. */
+    @ParameterizedTest
+    @CsvSource({"2, 1, 0.59830", "2, 0.5, 0.71794", "1, 0.75, 0.50697", "4, 0.25, 0.90280"})
+    void stackedPassesWithTheColdStreamTheLesser(double ntu, double ratio, double above) {
+        assertThat(Effectiveness.U_FLOW_STACKED.of(ntu, ratio, false)).isCloseTo(above, within(2e-5));
     }
 
     @ParameterizedTest

@@ -29,9 +29,12 @@ class WorkedCoreTest {
     private static final Transport COLD = new Transport(1.1614, 1007, 18.46e-6, 0.0263);
 
     private static FinnedCore core(Effectiveness arrangement) {
-        EndTankSpec open = new EndTankSpec(0.063, 0, EndTankSpec.PortPlace.MIDDLE, false, 0, 1, 0.063, 0.04);
+        return core(arrangement, new EndTankSpec(0.063, 0, EndTankSpec.PortPlace.MIDDLE, false, 0, 1, 0.063, 0.04));
+    }
+
+    private static FinnedCore core(Effectiveness arrangement, EndTankSpec tanks) {
         return new FinnedCore(
-                new CoreSpec("bar-and-plate", SIZE, BLOCK, arrangement, open, PortSide.RIGHT),
+                new CoreSpec("bar-and-plate", SIZE, BLOCK, arrangement, tanks, PortSide.RIGHT),
                 BLOCK,
                 GlycolWater.WATER);
     }
@@ -98,6 +101,20 @@ class WorkedCoreTest {
         FinnedCore core = core(Effectiveness.CROSSFLOW_UNMIXED);
         assertThat(core.loss(0.2, 2.0, 2.3, 350)).isCloseTo(9951, withinPercentage(1));
         assertThat(core.airLoss(6.888, new FaceAir(1.1614, 300))).isCloseTo(661.3, withinPercentage(1));
+    }
+
+    /**
+     * There and back at half the flow: the same 457.5 Pa of head, twice the way, 19 590 Pa; into and out of the turn 0.384 + 0.501 heads of 425.6 Pa, 376.7. Ports of 57 mm: 767.9 (0.7065 / 2.0 + 0.4203 / 2.3)
+     * Pa = 411.5. Once through, 23.54 heads of 4675.3 mm2 stand against the jet: a spread of 0.02916.
+     */
+    @Test
+    void twoPassesBetweenTanks() {
+        FinnedCore core = core(Effectiveness.U_FLOW_CROSS_COUNTER, EndTankSpec.usual(0.057));
+        assertThat(core.loss(0.1, 2.0, 2.3, 350)).isCloseTo(20_378, withinPercentage(1));
+        assertThat(core(Effectiveness.CROSSFLOW_UNMIXED, EndTankSpec.usual(0.057))
+                        .tankEffect(0.2, 350)
+                        .spread())
+                .isCloseTo(0.029156, withinPercentage(1));
     }
 
     /** There and back: half the section, twice the way. Counterflow: air along the 500 mm between bars of the depth. */
