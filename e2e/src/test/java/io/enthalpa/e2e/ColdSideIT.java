@@ -42,7 +42,7 @@ class ColdSideIT extends OnDemo {
 
     @Test
     void widerSpigotMovesMoreWater() {
-        page.openBuild("Juniper").option("A").surface("Water");
+        page.openBuild("Juniper", "Water").option("A");
         double before = solved("A").loops().get(0).flow().flow();
         piece("radiator spigot").click();
         page.type("radiator spigot bore", "17 mm").saved();
@@ -69,7 +69,7 @@ class ColdSideIT extends OnDemo {
 
     @Test
     void stranglingSpigotsAreNamedAndTriedAsAnOption() {
-        page.openBuild("Juniper").option("A").surface("Water");
+        page.openBuild("Juniper", "Water").option("A");
         assertThat(page.raw()
                         .getByText(
                                 Pattern.compile("radiator spigot: it alone takes \\d+\u00a0% of what the pump gives")))
@@ -90,7 +90,7 @@ class ColdSideIT extends OnDemo {
 
     @Test
     void orderOfTheStackIsComparedAndSwapped() {
-        page.openBuild("Pass Van").option("B").surface("Space");
+        page.openBuild("Pass Van", "Space").option("B");
         double before = solved("B").path().intakeTemperature();
         page.button("compare all orders").click();
         Locator row = row("core, condenser, engine radiator");
@@ -112,7 +112,7 @@ class ColdSideIT extends OnDemo {
 
     @Test
     void sealAndWallsChangeTheAir() {
-        page.openBuild("Pass Van").option("A").surface("Space");
+        page.openBuild("Pass Van", "Space").option("A");
         double before = solved("A").core().faceSpeed();
         page.type("seal round the stack", "97").saved();
         double sealed = solved("A").core().faceSpeed();
@@ -127,7 +127,7 @@ class ColdSideIT extends OnDemo {
     @Test
     void badWaterAndAirAreRefusedOrExplainedAndNothingIsLost() {
         page.mayBeRefused(422, "/api/");
-        page.openBuild("Juniper").option("A").surface("Water");
+        page.openBuild("Juniper", "Water").option("A");
         piece("brushless pump").click();
         page.type("brushless pump point 2 curve pressure", "60 kPa");
         assertThat(page.raw().getByRole(AriaRole.ALERT).first())
@@ -138,12 +138,12 @@ class ColdSideIT extends OnDemo {
                 .containsText("water loop is without a pump; it must be driven by at least one.");
         assertThat(page.file()).contains("brushless pump");
 
-        page.openBuild("Saltline").option("A").surface("Water");
+        page.openBuild("Saltline", "Water").option("A");
         page.type("ice", "60 kg");
         assertThat(page.raw().getByRole(AriaRole.ALERT).first())
                 .containsText("no more than the tank of 45.0 L holds, 41.3 kg");
 
-        page.openBuild("Pass Van").option("B").surface("Space");
+        page.openBuild("Pass Van", "Space").option("B");
         page.button("condenser").click();
         page.type("condenser width", "900 mm");
         assertThat(page.verdict()).containsText("No answer for this");
@@ -161,7 +161,7 @@ class ColdSideIT extends OnDemo {
 
     @Test
     void loopIsWalkedByKeyboardAndOpensToItsFormulas() {
-        page.openBuild("Pilot Launch").surface("Water");
+        page.openBuild("Pilot Launch", "Water");
         piece("sea cock").focus();
         page.raw().keyboard().press("ArrowRight");
         assertThat(page.field("sea cock to strainer bore")).hasValue("38 mm");

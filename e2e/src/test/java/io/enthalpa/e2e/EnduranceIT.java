@@ -90,7 +90,7 @@ class EnduranceIT extends OnDemo {
 
     @Test
     void libraryAndLapsBecomeTheDutyAndTheVerdictFollows() {
-        page.openBuild("Pass Van").surface("Brief");
+        page.openBuild("Pass Van", "Brief");
         page.button("from the library").click();
         page.button("Take: limiter, standing").click();
         assertThat(page.button("Take: limiter, standing")).hasCount(0);
@@ -112,7 +112,7 @@ class EnduranceIT extends OnDemo {
     @Test
     void pieceWithoutEngineSpeedIsRefusedUntilThereIsGearing() {
         page.mayBeRefused(422, "/api/");
-        page.openBuild("Pilot Launch").surface("Brief");
+        page.openBuild("Pilot Launch", "Brief");
         page.button("from the library").click();
         page.button("Take: motorway").click();
         assertThat(page.button("Take: motorway")).hasCount(0);
@@ -144,7 +144,7 @@ class EnduranceIT extends OnDemo {
         }
         Path file = Files.writeString(folder.resolve("session 3.csv"), log);
         page.mayBeRefused(422, "/api/");
-        page.openBuild("Pass Van").surface("Brief").button("from a log").click();
+        page.openBuild("Pass Van", "Brief").button("from a log").click();
         page.raw().setInputFiles("input[aria-label='Log as CSV']", file);
         assertThat(page.raw().locator(".log")).containsText("Line 2003: a gap of 40.1 s");
         page.button("Take it as the duty").click();
@@ -312,7 +312,7 @@ class EnduranceIT extends OnDemo {
 
     @Test
     void bayAndHotNeighbourWarmThePipe() {
-        page.openBuild("Pass Van").surface("Pipes");
+        page.openBuild("Pass Van", "Pipes");
         double before = new Answer(build(), "C").steady().path().intakeTemperature();
         page.raw()
                 .getByRole(AriaRole.BUTTON, named("something hot beside it"))

@@ -1,8 +1,10 @@
 package io.enthalpa.e2e;
 
 import java.io.IOException;
+import java.nio.channels.FileChannel;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.zip.CRC32C;
@@ -46,8 +48,18 @@ final class InstalledProgram {
         return FOLDER.resolve(PACKAGED.getFileName()).toString();
     }
 
-    /** Once for each packaged program; the file's time says nothing, it is the same in every package. */
+    /** Once for each packaged program, whichever process of the tests comes first; the file's time says nothing, it is the same in every package. */
     private static void install() throws IOException {
+        Files.createDirectories(FOLDER);
+        try (FileChannel file =
+                FileChannel.open(FOLDER.resolve("lock"), StandardOpenOption.CREATE, StandardOpenOption.WRITE)) {
+            // Given back when the file is closed.
+            file.lock();
+            installWhereStale();
+        }
+    }
+
+    private static void installWhereStale() throws IOException {
         CRC32C crc = new CRC32C();
         crc.update(Files.readAllBytes(PACKAGED));
         installed = Long.toHexString(crc.getValue());

@@ -14,7 +14,7 @@ class KeepingIT extends OnDemo {
 
     @Test
     void everyVersionCanBeLookedAtNamedAndBroughtBack() {
-        page.openBuild("Pass Van").surface("Pipes");
+        page.openBuild("Pass Van", "Pipes");
         page.type("cold pipe outside diameter", "63")
                 .saved()
                 .type("cold pipe outside diameter", "70")
@@ -75,7 +75,7 @@ class KeepingIT extends OnDemo {
 
     @Test
     void everythingGoesOutAndComesBack() throws Exception {
-        page.openBuild("Saltline").surface("Brief").type("Build", "Gone soon").saved();
+        page.openBuild("Saltline", "Brief").type("Build", "Gone soon").saved();
         page.open("/");
         page.button("Backup").click();
         Path backup = page.raw()

@@ -47,7 +47,7 @@ class LateAnswersIT extends OnDemo {
 
     @Test
     void twoBlowersTwoBanksAndWhatIsTypedMeanwhile() {
-        page.openBuild("Pass Van").surface("Brief").late("/api/", LATE_MS);
+        page.openBuild("Pass Van", "Brief").late("/api/", LATE_MS);
         page.pick("blowers", "two");
         page.type("boost", "120 kPa");
         page.pick("banks", "two");
@@ -88,7 +88,7 @@ class LateAnswersIT extends OnDemo {
 
     @Test
     void sinksOfTheWater() {
-        page.openBuild("Saltline").option("A").surface("Water").late("/api/", LATE_MS);
+        page.openBuild("Saltline", "Water").option("A").late("/api/", LATE_MS);
         page.type("ice", "24 kg");
         page.pick("ice stirred", "still");
         page.type("water in all", "55 L");

@@ -42,7 +42,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void fourPressesAddFourBendsAndTypedValuesStayInTheirRows() {
-        page.openBuild("Pass Van").surface("Pipes");
+        page.openBuild("Pass Van", "Pipes");
         slowly();
         page.type("hot pipe outside diameter", "57 mm");
         for (int i = 0; i < 4; i++) {
@@ -64,7 +64,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void dutyRowsAndPiecesKeepWhatIsTypedWhileRowsComeAndGo() {
-        page.openBuild("Pass Van").surface("Brief");
+        page.openBuild("Pass Van", "Brief");
         int rows = document().at("/duty/rows").size();
         slowly();
         page.button("Add a row after row 2").click();
@@ -82,7 +82,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void layersWallsAndLoopPiecesToo() {
-        page.openBuild("Pass Van").surface("Space");
+        page.openBuild("Pass Van", "Space");
         int walls = document().at("/options/2/airWays/0/opening/walls").size();
         slowly();
         page.button("a plate or bar").click();
@@ -106,7 +106,7 @@ class NothingLostIT extends OnDemo {
         assertThat(after.at("/opening/walls").get(walls).get("width_mm").intValue())
                 .isEqualTo(444);
         assertThat(after.get("seal_pct").intValue()).isEqualTo(61);
-        page.openBuild("Juniper").option("A").surface("Water");
+        page.openBuild("Juniper", "Water").option("A");
         int pieces =
                 document().at("/options/0/path").findValues("pieces").get(0).size();
         slowly();
@@ -130,7 +130,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void cardPointsFinsChoicesAndTheCatalogueOfACore() {
-        page.openBuild("Pass Van").option("A").surface("Core");
+        page.openBuild("Pass Van", "Core").option("A");
         slowly();
         page.button("rating card").click();
         page.button("add a point").click();
@@ -174,7 +174,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void anEditStillOnItsWayIsSavedInItsOwnBuildWhenAnotherIsOpened() {
-        page.openBuild("Pass Van").surface("Pipes");
+        page.openBuild("Pass Van", "Pipes");
         long van = page.build();
         late("/api/builds/" + van);
         page.type("cold pipe outside diameter", "63");
@@ -193,7 +193,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void aLostAnswerAndAFailureAreSentAgainAndKeptOnce() {
-        page.letServerBeAway().openBuild("Pass Van").surface("Pipes");
+        page.letServerBeAway().openBuild("Pass Van", "Pipes");
         long van = page.build();
         AtomicInteger times = new AtomicInteger();
         page.raw().route("**/api/builds/" + van, route -> {
@@ -223,7 +223,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void aReloadInTheMiddleOfASaveIsNoQuarrelWithOneself() {
-        page.letServerBeAway().openBuild("Pass Van").surface("Pipes");
+        page.letServerBeAway().openBuild("Pass Van", "Pipes");
         long van = page.build();
         page.raw().route("**/api/builds/" + van, route -> {
             if (route.request().method().equals("PUT")) {
@@ -250,7 +250,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void editsMadeOfflineAreStepsOfTheirOwnAndTheLastCanBeTakenBack() {
-        page.letServerBeAway().openBuild("Pass Van").surface("Pipes");
+        page.letServerBeAway().openBuild("Pass Van", "Pipes");
         page.raw().context().setOffline(true);
         page.type("cold pipe outside diameter", "63");
         assertThat(page.raw().locator(".strip")).containsText("The server does not answer");
@@ -271,7 +271,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void aValueThatOnlyTheServerRefusesHoldsBackNothingElse() {
-        page.letServerBeAway().openBuild("Pass Van").surface("Core");
+        page.letServerBeAway().openBuild("Pass Van", "Core");
         page.raw().context().setOffline(true);
         page.type("core port bore", "140 mm");
         assertThat(page.raw().locator(".strip")).containsText("The server does not answer");
@@ -285,7 +285,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void typingDuringAConflictIsKept() {
-        page.openBuild("Pass Van").surface("Pipes");
+        page.openBuild("Pass Van", "Pipes");
         Page second = Page.in(page.raw().context(), program.address())
                 .mayBeRefused(409, "/api/builds/")
                 .open(page.raw().url().replace(program.address(), ""));

@@ -1,9 +1,12 @@
 package io.enthalpa.e2e;
 
+import java.io.File;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
@@ -11,7 +14,10 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The started program with the demo builds, and a fresh window for every test. */
+/**
+ * The started program with the demo builds, and a fresh window for every test. One program serves all classes of a process one after the
+ * other: to start it and warm it up costs more than most tests.
+ */
 abstract class OnDemo {
     static Chromium chromium;
     static RunningProgram program;
@@ -23,14 +29,27 @@ abstract class OnDemo {
 
     @BeforeAll
     static void start() throws IOException {
+        if (program == null) {
+            Path store = Files.createTempDirectory("store");
+            program = RunningProgram.demo(store, 0);
+            Runtime.getRuntime().addShutdownHook(new Thread(() -> end(store), "end"));
+        }
+        // Playwright hangs on the thread that began it.
         chromium = new Chromium();
-        program = RunningProgram.demo(Files.createTempDirectory(folder, "store"), 0);
     }
 
     @AfterAll
     static void stop() {
-        program.close();
         chromium.close();
+    }
+
+    private static void end(Path store) {
+        program.close();
+        try (Stream<Path> files = Files.walk(store)) {
+            files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
+        } catch (IOException leftToTheSystem) {
+            // Temporary files are the system's to sweep.
+        }
     }
 
     @BeforeEach

@@ -2,6 +2,8 @@ package io.enthalpa.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.APIRequestContext;
+import com.microsoft.playwright.APIResponse;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.ConsoleMessage;
@@ -9,9 +11,13 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.RequestOptions;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.regex.Pattern;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** A window on the program that remembers every console error and every request that leaves the program. */
 final class Page {
@@ -74,21 +80,35 @@ final class Page {
         return this;
     }
 
-    /** Opens a fresh copy of a demo build, so that tests do not meet in one. */
+    /** Opens a fresh copy of a demo build on Endurance, so that tests do not meet in one. */
     Page openBuild(String name) {
-        open("/");
-        PlaywrightAssertions.assertThat(page.getByText("Builds").first()).isVisible();
-        Object id = page.evaluate("""
-                async name => {
-                  const token = /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]
-                  const all = await (await fetch('/api/builds')).json()
-                  const card = all.filter(b => b.name === name).sort((a, b) => a.id - b.id)[0]
-                  const original = await (await fetch('/api/builds/' + card.id)).json()
-                  const made = await fetch('/api/builds', { method: 'POST', body: JSON.stringify(original.document),
-                    headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token } })
-                  return (await made.json()).id
-                }""", name);
-        return openBuild(((Number) id).longValue());
+        return openBuild(name, "Endurance");
+    }
+
+    /** Opens a fresh copy of a demo build; the copy is made beside the page, which need not show all builds for it. */
+    Page openBuild(String name, String surface) {
+        APIRequestContext request = page.request();
+        JsonNode all = JsonMapper.shared()
+                .readTree(request.get(address + "/api/builds").text());
+        long first = all.valueStream()
+                .filter(build -> build.get("name").stringValue().equals(name))
+                .mapToLong(build -> build.get("id").longValue())
+                .min()
+                .orElseThrow();
+        JsonNode original = JsonMapper.shared()
+                .readTree(request.get(address + "/api/builds/" + first).text());
+        String token = page.context().cookies().stream()
+                .filter(cookie -> cookie.name.equals("XSRF-TOKEN"))
+                .map(cookie -> cookie.value)
+                .findFirst()
+                .orElseThrow();
+        APIResponse made = request.post(
+                address + "/api/builds",
+                RequestOptions.create()
+                        .setHeader("Content-Type", "application/json")
+                        .setHeader("X-XSRF-TOKEN", token)
+                        .setData(original.get("document").toString()));
+        return openBuild(JsonMapper.shared().readTree(made.text()).get("id").longValue(), surface);
     }
 
     /** A new build of the usual answers; ends on its Brief, kept. */
@@ -105,7 +125,11 @@ final class Page {
     }
 
     Page openBuild(long id) {
-        open("/build/" + id + "/endurance");
+        return openBuild(id, "Endurance");
+    }
+
+    private Page openBuild(long id, String surface) {
+        open("/build/" + id + "/" + surface.toLowerCase(Locale.ROOT));
         PlaywrightAssertions.assertThat(page.locator("[data-station]").first()).isVisible();
         return this;
     }

@@ -37,7 +37,7 @@ class PiecesIT extends OnDemo {
 
     @Test
     void jointAndPairArePutInPricedAndTakenOut() {
-        page.openBuild("Pass Van").surface("Pipes");
+        page.openBuild("Pass Van", "Pipes");
         putIn("hot pipe", "joint");
         assertThat(section(3))
                 .containsText(decimal(solved("C").path().pieces().get(3).loss() / 1000, 2) + " kPa");
@@ -55,7 +55,7 @@ class PiecesIT extends OnDemo {
 
     @Test
     void bendIsMitredAndCostsMore() {
-        page.openBuild("Pass Van").surface("Pipes");
+        page.openBuild("Pass Van", "Pipes");
         double smooth = solved("C").path().pieces().get(4).loss();
         page.button("Bend 1 of cold pipe is smooth; change it").click();
         assertThat(page.button("Bend 1 of cold pipe is a mitre; change it")).isVisible();
@@ -69,7 +69,7 @@ class PiecesIT extends OnDemo {
     @Test
     void coreByGeometryAnswersTurnsAndRefuses() {
         page.mayBeRefused(422, "/api/");
-        page.openBuild("Pass Van").surface("Core");
+        page.openBuild("Pass Van", "Core");
         double before = solved("C").core().out() - 273.15;
         page.type("Charge fin fin pitch", "3 mm").saved();
         double after = solved("C").core().out() - 273.15;
@@ -88,7 +88,7 @@ class PiecesIT extends OnDemo {
 
     @Test
     void oneMoreRowIsTriedAsAnOption() {
-        page.openBuild("Pass Van").surface("Core");
+        page.openBuild("Pass Van", "Core");
         Locator row = page.raw()
                 .getByRole(
                         AriaRole.ROW,
@@ -108,7 +108,7 @@ class PiecesIT extends OnDemo {
 
     @Test
     void everyPieceSaysHowItIsKnown() {
-        page.openBuild("Pass Van").surface("Pipes");
+        page.openBuild("Pass Van", "Pipes");
         page.button("How do you know? hot pipe").click();
         Locator dialog = page.raw().getByRole(AriaRole.DIALOG);
         assertThat(dialog).containsText("loss of the straight pipe");
@@ -123,7 +123,7 @@ class PiecesIT extends OnDemo {
     @Test
     void mapIsReadDrawnAndABadOneRefused() throws IOException {
         page.mayBeRefused(422, "/api/");
-        page.openBuild("Pass Van").surface("Brief");
+        page.openBuild("Pass Van", "Brief");
         assertThat(page.raw().getByLabel(Pattern.compile("^Compressor map of 5 speed lines; full load at")))
                 .isVisible();
         String rows =
@@ -146,7 +146,7 @@ class PiecesIT extends OnDemo {
 
     @Test
     void twoAirDemandsThatDisagreeAreNamed() {
-        page.openBuild("Pass Van").surface("Brief");
+        page.openBuild("Pass Van", "Brief");
         page.type("power", "300 hp").saved();
         assertThat(page.raw().getByText(Pattern.compile("The power asked for wants \\d+\u00a0% more air")))
                 .isVisible();
@@ -164,7 +164,7 @@ class PiecesIT extends OnDemo {
                 .isVisible();
         page.raw().reload();
         assertThat(page.field("Price of bar-and-plate 550 x 230 x 65")).hasValue("261");
-        page.openBuild("Pass Van").surface("Core");
+        page.openBuild("Pass Van", "Core");
         page.button("from the catalogue").click();
         page.button("Take bar-and-plate 550 x 230 x 65").click();
         assertThat(page.field("core width")).hasValue("550 mm");

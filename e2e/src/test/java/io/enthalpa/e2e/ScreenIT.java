@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ScreenIT extends OnDemo {
     @Test
     void typedBoreChangesTheLineItsGhostAndTheChange() {
-        page.openBuild("Pass Van").surface("Pipes");
+        page.openBuild("Pass Van", "Pipes");
         Expected before = Expected.of(page.file(), "C");
         assertThat(page.station(2)).containsText(before.figure(2));
         page.type("hot pipe outside diameter", "2 1/2 in").saved();
@@ -35,7 +35,7 @@ class ScreenIT extends OnDemo {
 
     @Test
     void boostChangesPressureTemperatureAndTime() {
-        page.openBuild("Pass Van").surface("Brief");
+        page.openBuild("Pass Van", "Brief");
         double before = Expected.of(page.file(), "C").worst();
         page.type("boost", "1.7 bar").saved();
         Expected after = Expected.of(page.file(), "C");
@@ -49,7 +49,7 @@ class ScreenIT extends OnDemo {
 
     @Test
     void coreSizeChangesTheAnswerOfAWaterCooledBuildToo() {
-        page.openBuild("Juniper").option("B").surface("Core");
+        page.openBuild("Juniper", "Core").option("B");
         double before = Expected.of(page.file(), "B").celsius(4);
         page.type("core depth", "5 1/4\"").saved();
         Expected after = Expected.of(page.file(), "B");
@@ -61,7 +61,7 @@ class ScreenIT extends OnDemo {
 
     @Test
     void staleEditFromASecondWindowIsNotLost() {
-        page.openBuild("Pass Van").surface("Pipes");
+        page.openBuild("Pass Van", "Pipes");
         Page second = Page.in(page.raw().context(), program.address())
                 .mayBeRefused(409, "/api/builds/")
                 .open(page.raw().url().replace(program.address(), ""));
@@ -93,7 +93,7 @@ class ScreenIT extends OnDemo {
 
     @Test
     void theirsCanBeTakenAndMineBroughtBack() {
-        page.openBuild("Pass Van").surface("Pipes");
+        page.openBuild("Pass Van", "Pipes");
         Page second = Page.in(page.raw().context(), program.address())
                 .mayBeRefused(409, "/api/builds/")
                 .open(page.raw().url().replace(program.address(), ""));
@@ -120,7 +120,7 @@ class ScreenIT extends OnDemo {
             })
     void badNumberIsRefusedWhereItStandsAndNothingIsHarmed(String text, String words) {
         page.mayBeRefused(422, "/api/");
-        page.openBuild("Pass Van").surface("Pipes").saved();
+        page.openBuild("Pass Van", "Pipes").saved();
         String before = page.file();
         String line = page.station(2).textContent();
         page.type("cold pipe outside diameter", text);
@@ -135,7 +135,7 @@ class ScreenIT extends OnDemo {
 
     @Test
     void strangledPathSaysSoAndTheLastGoodAnswerStaysMarkedAsOld() {
-        page.openBuild("Juniper").surface("Pipes");
+        page.openBuild("Juniper", "Pipes");
         page.button("Take out bend 1 of transfer pipe").click();
         assertThat(page.raw().getByText("no bends")).isVisible();
         page.type("transfer pipe outside diameter", "14 mm");
@@ -191,7 +191,7 @@ class ScreenIT extends OnDemo {
 
     @Test
     void unitsAndThemeSwitchAtOnceAndStay() {
-        page.openBuild("Pass Van").surface("Pipes");
+        page.openBuild("Pass Van", "Pipes");
         page.raw().keyboard().press("u");
         assertThat(page.field("cold pipe outside diameter")).hasValue("2.244 in");
         assertThat(page.station(2)).containsText(Expected.of(page.file(), "C").fahrenheit(2));
@@ -237,7 +237,7 @@ class ScreenIT extends OnDemo {
     @Test
     void dutyIsEditedAsATable() {
         page.mayBeRefused(422, "/api/");
-        page.openBuild("Pass Van").surface("Brief");
+        page.openBuild("Pass Van", "Brief");
         page.type("duty row 3 boost", "20 psi").saved();
         assertThat(page.file()).contains("\"boost_kPa\" : 137.895");
         page.type("duty row 3 time", "300 s");
