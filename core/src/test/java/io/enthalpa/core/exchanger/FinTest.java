@@ -70,27 +70,6 @@ class FinTest {
         }
     }
 
-    /** Ranges of measured surfaces in Kays &amp; London's charts, from memory: offset strips at Re 1000. */
-    @Test
-    void offsetStripLiesAmongMeasuredSurfaces() {
-        double j = ManglikBergles1995.factorJ(1000, 0.3, 0.04, 0.08);
-        double f = ManglikBergles1995.factorF(1000, 0.3, 0.04, 0.08);
-        assertThat(j).isBetween(0.010, 0.020);
-        assertThat(f).isBetween(0.035, 0.080);
-        assertThat(j / f).as("the area goodness of interrupted fins").isBetween(0.2, 0.33);
-    }
-
-    /** Chang &amp; Wang's own data band, from memory: j 0.015 to 0.04 and f 0.06 to 0.2 at Re 300 on the louvre pitch. */
-    @Test
-    void louvredFinLiesAmongMeasuredSurfaces() {
-        FinSpec fin = FinSpec.louvred(8e-3, 1.5e-3, 0.1e-3, 1.2e-3, Math.toRadians(28));
-        double flux = 300 * AIR.viscosity() / 1.2e-3;
-        FinFlow flow = ChangWang1997.flow(fin, 0.032, 2e-3, flux, AIR);
-        assertThat(flow.film() * Math.pow(AIR.prandtl(), 2.0 / 3) / (flux * AIR.heatCapacity()))
-                .isBetween(0.015, 0.04);
-        assertThat(flow.friction()).isBetween(0.06, 0.2);
-    }
-
     /**
      * Fins between plates, where the other stream's layer stands for the tube (9 mm high, 7.5 mm between; 12 and 6 mm too), against Davenport (1983), from memory, mm and the
      * louvre's height Lp tan / 2: j = 0.249 Re^-0.42 Lh^0.33 (Ll/H)^1.1 H^0.26, f = 5.47 Re^-0.72 Lh^0.37 (Ll/H)^0.89 Lp^0.2 H^0.23 below Re 1000 on the hydraulic

@@ -32,18 +32,6 @@ class FinnedCoreTest {
         return core(size, EndTankSpec.usual(0.063), Effectiveness.CROSSFLOW_UNMIXED);
     }
 
-    /** What a fabricator finds on a 500 x 250 x 64 mm core: 3 to 7 kg, a few kPa at 0.2 kg/s, 70 to 90 % at 8 m/s (common practice, no source). */
-    @Test
-    void usualCoreHasUsualFigures() {
-        FinnedCore core = core(SIZE);
-        assertThat(core.metalMass()).isBetween(3.0, 7.0);
-        assertThat(core.loss(0.2, 2.0, 2.4, 365)).isBetween(1500.0, 9000.0);
-        double air = 8 * SIZE.face() * 1.18;
-        double effectiveness = Effectiveness.CROSSFLOW_UNMIXED.between(
-                core.conductances(0.2, 365, air, 310).overall(), 0.2 * 1012, air * 1006);
-        assertThat(effectiveness).isBetween(0.65, 0.92);
-    }
-
     @ParameterizedTest
     @MethodSource("seeds")
     void largerCoreMovesMoreHeatAndAWiderOneLosesMore(long seed) {
@@ -160,10 +148,6 @@ class FinnedCoreTest {
         FinnedCore core =
                 core(SIZE, EndTankSpec.alike(0.063, 0.05, place, false, 0, 1), Effectiveness.CROSSFLOW_UNMIXED);
         TankEffect effect = core.tankEffect(0.2, 360);
-        assertThat(effect.spread()).isBetween(0.0, 0.8);
-        assertThat(effect.conductanceFactor(1.5)).isBetween(0.5, 1.0);
-        assertThat(effect.inletK()).isPositive();
-        assertThat(effect.outletK()).isPositive();
         TankEffect divided = core(
                         SIZE, EndTankSpec.alike(0.063, 0.05, place, true, 0, 1), Effectiveness.CROSSFLOW_UNMIXED)
                 .tankEffect(0.2, 360);

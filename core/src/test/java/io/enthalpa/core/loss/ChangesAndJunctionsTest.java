@@ -101,13 +101,6 @@ class ChangesAndJunctionsTest {
         assertThat(JointLoss.coefficient(0.063, 0.067, 0)).isZero();
     }
 
-    /** Idelchik (from memory) gives 0.1 to 0.3 for wide open butterflies with a plate of 0.1 to 0.2 bores. */
-    @Test
-    void wideOpenThrottleCostsAFractionOfAHead() {
-        assertThat(ThrottleLoss.coefficient(0.06, 0.009)).isBetween(0.1, 0.3);
-        assertThat(ThrottleLoss.coefficient(0.06, 0.012)).isGreaterThan(ThrottleLoss.coefficient(0.06, 0.009));
-    }
-
     @Test
     void mitreInARunCountsAsAMitre() {
         PipeSpec mitred = new PipeSpec(PipeMaterial.STEEL, 0.063, 0.5, List.of(PipeSpec.Bend.mitre(Math.PI / 2)));
