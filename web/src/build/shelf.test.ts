@@ -1,4 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { page } from '../api/client'
 import type { BuildDocument } from '../document/types'
 import { clearShelf, shelve, takeOver, type Shelved } from './shelf'
 
@@ -46,6 +47,51 @@ describe('the shelf of unsaved edits', () => {
     localStorage.setItem('enthalpa.unsaved.u7.1-2', '{"build')
     expect(await takeOver(seven)).toBeUndefined()
     expect(localStorage.length).toBe(0)
+  })
+
+  it.each(['null', '{}', '[]', '7', ...['uid', 'base', 'steps'].map((without) => JSON.stringify({ ...left('torn'), [without]: undefined }))])(
+    'throws away what is no edit: %s',
+    async (text) => {
+      localStorage.setItem('enthalpa.unsaved.u7.1-2', text)
+      expect(await takeOver(() => true)).toBeUndefined()
+      expect(localStorage.length).toBe(0)
+    },
+  )
+
+  it.each([{ steps: [] }, { steps: 'none' }])('throws away edits without a step: %j', async (steps) => {
+    localStorage.setItem('enthalpa.unsaved.u7.1-2', JSON.stringify({ ...left('torn'), ...steps }))
+    expect(await takeOver(() => true)).toBeUndefined()
+    expect(localStorage.length).toBe(0)
+  })
+
+  it('leaves alone what else the browser keeps', async () => {
+    localStorage.setItem('enthalpa.theme', 'dark')
+    localStorage.setItem('other', JSON.stringify(left('not ours')))
+    expect(await takeOver(() => true)).toBeUndefined()
+    expect(localStorage.length).toBe(2)
+  })
+
+  it('asks no browser for its locks before there is anything to take over', async () => {
+    const query = vi.fn()
+    vi.stubGlobal('navigator', { locks: { query } })
+    expect(await takeOver(seven)).toBeUndefined()
+    expect(query).not.toHaveBeenCalled()
+  })
+
+  it('works in a browser without locks, and in one that tells of none', async () => {
+    another('1-2', 'left behind')
+    vi.stubGlobal('navigator', {})
+    expect((await takeOver(seven))?.steps[0]!.change).toBe('left behind')
+    another('3-4', 'left behind too')
+    vi.stubGlobal('navigator', { locks: { query: async () => ({}) } })
+    localStorage.removeItem(`enthalpa.unsaved.u7.${page}`)
+    expect((await takeOver(seven))?.steps[0]!.change).toBe('left behind too')
+  })
+
+  it("takes this page's own back whatever locks it holds", async () => {
+    shelve(left('mine'))
+    vi.stubGlobal('navigator', { locks: { query: async () => ({ held: [{ name: `enthalpa.page.${page}` }] }) } })
+    expect((await takeOver(seven))?.steps[0]!.change).toBe('mine')
   })
 
   it('says so when the browser has no room', () => {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { apply, at, freeLetter, Gone, identified, named, prepared, touched } from './edit'
+import { apply, at, freeLetter, Gone, identified, identity, named, prepared, touched } from './edit'
 import type { BuildDocument } from './types'
 
 const document = {
@@ -19,7 +19,8 @@ describe('edits by pointer', () => {
   })
 
   it('take a value out', () => {
-    expect(apply(document, [{ pointer: '/climate/barometer_kPa', value: undefined }]).climate).toEqual({ airTemperature_C: 25 })
+    const { climate } = apply(document, [{ pointer: '/climate/barometer_kPa', value: undefined }])
+    expect(Object.keys(climate)).toEqual(['airTemperature_C'])
   })
 
   it('find nothing where there is nothing', () => {
@@ -78,5 +79,54 @@ describe('edits by pointer', () => {
     const bends = (once.options[0]!.path[1] as unknown as { bends: { id: string }[] }).bends
     expect(new Set(bends.map((b) => b.id)).size).toBe(2)
     expect(identified(once)).toEqual(once.options.length ? expect.objectContaining({ name: 'Bench' }) : {})
+  })
+
+  it('write the whole document under an empty pointer', () => {
+    expect(apply(document, [{ pointer: '', value: { name: 'Other' } }])).toEqual({ name: 'Other' })
+  })
+
+  it('make on the way what a file leaves out, objects and lists, never rows', () => {
+    const bare = { name: 'Bench', climate: null, options: document.options } as unknown as BuildDocument
+    expect(at(apply(bare, [{ pointer: '/climate/air/humidity_pct', value: 40 }]), '/climate')).toEqual({ air: { humidity_pct: 40 } })
+    expect(at(apply(bare, [{ list: '/options/#C/airWays', put: { id: 'w1' } }]), '/options/#C/airWays')).toEqual([{ id: 'w1' }])
+    expect(() => apply(bare, [{ pointer: '/options/7/boost_kPa', value: 1 }])).toThrow(Gone)
+    expect(() => apply(bare, [{ pointer: '/options/#A/path/#gone', value: {} }])).toThrow(Gone)
+  })
+
+  it('tell rows by id or letter and nothing else', () => {
+    expect(identity({ id: 'p1', letter: 'B' })).toBe('p1')
+    expect(identity({ id: 5, letter: 'B' })).toBe('B')
+    for (const none of [null, undefined, 'p1', 7, {}, { id: 5 }, { letter: 1 }]) expect(identity(none)).toBeUndefined()
+    expect(at({ a: null, b: 'text' }, '/a/length')).toBeUndefined()
+    expect(at({ a: null, b: 'text' }, '/b/length')).toBeUndefined()
+    expect(at({ a: { b: 1 } }, '/a/#b'), 'no list').toBeUndefined()
+  })
+
+  it('put a row in once, one without identity as often as asked', () => {
+    const put = (row: object) => at(apply(document, [{ list: '/options', put: row }]), '/options') as object[]
+    expect(put({ letter: 'A' })).toHaveLength(2)
+    expect(put({ letter: 'B' })).toHaveLength(3)
+    const two = apply(document, [
+      { list: '/notes', put: { words: 'one' } },
+      { list: '/notes', put: { words: 'two' } },
+    ])
+    expect(at(two, '/notes')).toEqual([{ words: 'one' }, { words: 'two' }])
+  })
+
+  it('give identities to rows alone, and to those that have none', () => {
+    const given = identified({ list: [null, 'text', 3, { id: 'kept' }, { letter: 'B' }, { rows: [{ x: 1 }] }] })
+    expect(given.list.slice(0, 5)).toEqual([null, 'text', 3, { id: 'kept' }, { letter: 'B' }])
+    expect(given.list[5]).toEqual({ id: expect.stringMatching(/^n[a-z2-9]{8}$/), rows: [{ id: expect.any(String), x: 1 }] })
+    expect(prepared([{ row: '/options/#A', out: true }])).toEqual([{ row: '/options/#A', out: true }])
+    expect(prepared([{ pointer: '/name', value: 'New' }])).toEqual([{ pointer: '/name', value: 'New' }])
+  })
+
+  it('know which options lists and rows of theirs can change', () => {
+    expect(touched(document, [{ list: '/options', put: { letter: 'B' } }])).toEqual(['B'])
+    expect(touched(document, [{ row: '/options/#A', out: true }]), 'an option taken out changes none').toEqual([])
+    expect(touched(document, [{ row: '/options/#A/path/#p1', out: true }])).toEqual(['A'])
+    expect(touched(document, [{ list: '/options/#C/path', put: { id: 'x' } }])).toEqual(['C'])
+    expect(touched(document, [{ list: '/duty/rows', put: { id: 'x' } }])).toBeUndefined()
+    expect(touched(document, [{ pointer: '/options/9/name', value: '' }])).toBeUndefined()
   })
 })
