@@ -234,6 +234,16 @@ describe('the keeper of a build', () => {
     expect(keeper.told.newest).toEqual(server.document)
   })
 
+  it('lets no undo overtake a change of the same moment: it takes that one back', async () => {
+    vi.spyOn(api, 'undo').mockImplementation((_, on) => server.undo(on))
+    void keeper.add('bore 63', [{ pointer: bore, value: 63 }])
+    expect(await keeper.travel('undo')).toBe('bore 63')
+    expect(keeper.told.conflict).toBeUndefined()
+    expect(cold(keeper.told.newest).bore_mm).toBe(53)
+    expect(keeper.told.revision).toBe(3)
+    expect(keeper.told.sending).toBe(false)
+  })
+
   it('shows the newest where another window was quicker than an undo, and makes what came meanwhile on it', async () => {
     vi.spyOn(api, 'undo').mockImplementation((_, on) => server.undo(on))
     server.revision = 5

@@ -54,6 +54,8 @@ export class Keeper {
   private retry: ReturnType<typeof setTimeout> | undefined
   private wait = SOON_MS
   private running = false
+  /** Done when what is being sent has been answered. */
+  private ran: Promise<void> = Promise.resolve()
   /** How many undos and redos are on their way, and when the last of them is done. */
   private travels = 0
   private travelled: Promise<unknown> = Promise.resolve()
@@ -156,6 +158,11 @@ export class Keeper {
     clearTimeout(this.retry)
     this.running = true
     this.told.sending = true
+    this.ran = this.sendAll()
+    await this.ran
+  }
+
+  private async sendAll(): Promise<void> {
     try {
       while (this.steps.length && !this.told.conflict) {
         const step = this.steps[0]!
@@ -163,7 +170,7 @@ export class Keeper {
       }
     } finally {
       this.running = false
-      this.told.sending = false
+      this.told.sending = this.travels > 0
     }
   }
 
@@ -229,15 +236,15 @@ export class Keeper {
   }
 
   /**
-   * Undo or redo on the server; to be asked for when all is drained, or while another one is on its way. What is changed meanwhile is sent
-   * after it.
+   * Undo or redo on the server; to be asked for when all is drained, or while another one is on its way. A change that came in the same
+   * moment is kept first, so that neither overtakes the other; what is changed later is sent after it.
    *
    * @returns what was taken back or done again, nothing when there was nothing
    */
   travel(way: 'undo' | 'redo'): Promise<string | undefined> {
     this.travels++
     this.told.sending = true
-    const mine = this.travelled.then(() => this.go(way))
+    const mine = this.travelled.then(() => this.ran).then(() => this.go(way))
     this.travelled = mine.catch(() => undefined)
     return mine
   }

@@ -36,8 +36,6 @@ class SharedLoopIT extends OnDemo {
 
     @Test
     void aSecondCoreHangsOnTheFirstOnesLoopWhateverHappensToTheFirst() {
-        // Undone while an edit may still be on its way: asked again on the newest.
-        page.mayBeRefused(409, "/api/builds/");
         page.open("/new");
         page.type("boost", "80 kPa").pick("how many", "two, side by side");
         page.raw()
