@@ -255,6 +255,83 @@ describe('the keeper of a build', () => {
     expect(keeper.told.conflict).toBeUndefined()
   })
 
+  it('begins with what was left on what it was made on, unless that is what the server has', () => {
+    const steps = [{ id: 's1', change: 'bore 63', edits: [{ pointer: bore, value: 63 }] }]
+    const wider = structuredClone(document)
+    wider.options[0]!.boost_kPa = 120
+    const left = { build: 7, uid: 'u7', revision: 1, base: document, steps }
+    const behind = new Keeper('u7', wider, state(2, wider), left)
+    expect([behind.told.revision, behind.told.newest.options[0]!.boost_kPa, cold(behind.told.newest).bore_mm]).toEqual([1, 90, 63])
+    const beside = new Keeper('u7', wider, state(1, wider), left)
+    expect([beside.told.revision, beside.told.newest.options[0]!.boost_kPa, cold(beside.told.newest).bore_mm]).toEqual([1, 120, 63])
+  })
+
+  it('does nothing again that was taken back before another change, and forgets a refusal with the next change', async () => {
+    vi.mocked(api.save).mockRejectedValue(new Offline('away'))
+    void keeper.add('bore 63', [{ pointer: bore, value: 63 }])
+    await settle()
+    void keeper.add('bend added', [bend])
+    keeper.undoUnsent()
+    keeper.told.refused = 'Not kept: length 1 mm.'
+    void keeper.add('bore 70', [{ pointer: bore, value: 70 }])
+    expect(keeper.told.refused).toBe('')
+    expect(keeper.redoUnsent()).toMatchObject({ not: expect.any(String) })
+  })
+
+  it('lets nobody wait for a change that cannot be sent: while two versions stand against each other, or for all to be kept while it is away', async () => {
+    server.revision = 5
+    await keeper.add('bore 63', [{ pointer: bore, value: 63 }])
+    expect(keeper.told.conflict).toBeDefined()
+    expect(await keeper.add('bend added', [bend])).toEqual({ done: true })
+    const away = new Keeper('u8', document, state(1))
+    vi.mocked(api.save).mockRejectedValue(new Offline('away'))
+    await away.add('bore 63', [{ pointer: bore, value: 63 }])
+    vi.useFakeTimers()
+    const kept = vi.fn()
+    void away.drained().then(kept)
+    await vi.advanceTimersByTimeAsync(100)
+    expect(kept).toHaveBeenCalledWith(false)
+  })
+
+  it('sends again after 2 s, then later and later, never later than 15 s, and after 2 s again once something was kept', async () => {
+    vi.useFakeTimers()
+    const times: number[] = []
+    const begun = Date.now()
+    let fails = 12
+    vi.mocked(api.save).mockImplementation(async (_, revision) => {
+      times.push((Date.now() - begun) / 1000)
+      if (fails-- > 0) throw new Offline('away')
+      return { revision: revision + 1, change: '', changedAt: '' }
+    })
+    void keeper.add('bore 63', [{ pointer: bore, value: 63 }])
+    await vi.advanceTimersByTimeAsync(200_000)
+    const waits = times.slice(1).map((t, i) => t - times[i]!)
+    expect(waits.slice(0, 3)).toEqual([2, 3, 4.5])
+    expect(Math.max(...waits)).toBe(15)
+    expect(keeper.settled).toBe(true)
+    fails = 1
+    times.length = 0
+    void keeper.add('bore 70', [{ pointer: bore, value: 70 }])
+    await vi.advanceTimersByTimeAsync(10_000)
+    expect(times[1]! - times[0]!).toBe(2)
+  })
+
+  it('takes a refusal without another version for trouble, not for a clash', async () => {
+    vi.mocked(api.save).mockRejectedValue(new Problem(409, 'Try again.'))
+    await keeper.add('bore 63', [{ pointer: bore, value: 63 }])
+    expect(keeper.told.conflict).toBeUndefined()
+    expect(keeper.told.hold).toEqual({ kind: 'trouble', words: 'Try again. Your edits are kept in this browser and sent again.' })
+  })
+
+  it('lets no second undo follow at once when something was changed since the first', async () => {
+    vi.spyOn(api, 'undo').mockImplementation((_, on) => server.undo(on))
+    const undo = keeper.travel('undo')
+    expect(keeper.travelling).toBe(true)
+    void keeper.add('bend added', [bend])
+    expect(keeper.travelling).toBe(false)
+    await undo
+  })
+
   it('offers a deleted build as a new one', async () => {
     vi.mocked(api.save).mockRejectedValue(new Problem(404, 'gone'))
     void keeper.add('bore 63', [{ pointer: bore, value: 63 }])

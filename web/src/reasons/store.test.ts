@@ -39,6 +39,20 @@ describe('how do you know', () => {
     expect(reasons.title).toBe('core')
   })
 
+  it('shows nothing of a piece that was asked for before, however late its answer comes', async () => {
+    let late!: (told: Awaited<ReturnType<typeof api.reasons>>) => void
+    vi.mocked(api.reasons).mockImplementationOnce(() => new Promise((done) => (late = done)))
+    const reasons = useReasons()
+    const first = reasons.open('/path/2', 'hot pipe')
+    await vi.waitFor(() => expect(api.reasons).toHaveBeenCalledTimes(1))
+    await reasons.open('/path/3', 'core')
+    expect(vi.mocked(api.reasons).mock.calls[0]![2]!.aborted).toBe(true)
+    late({ reasons: [{ subject: '/path/2', result: { name: 'late', si: 1, quantity: 'PRESSURE' }, method: 'bend', numbers: [] }] })
+    await first
+    expect(reasons.reasons.map((r) => r.result.name)).toEqual(['charge out'])
+    expect(reasons.failure).toBe('')
+  })
+
   it('says so when the server does not answer', async () => {
     vi.spyOn(api, 'reasons').mockRejectedValue(new Offline('The Enthalpa server does not answer.'))
     const reasons = useReasons()
