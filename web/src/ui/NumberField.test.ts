@@ -2,7 +2,7 @@ import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import PrimeVue from 'primevue/config'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { Keeper } from '../build/keeper'
+import { Keeper, type Outcome } from '../build/keeper'
 import { useBuild } from '../build/store'
 import type { BuildDocument } from '../document/types'
 import { Catalogue } from '../quantity/catalogue'
@@ -42,6 +42,25 @@ describe('a number field', () => {
     await wrapper.vm.$nextTick()
     expect(wrapper.find('input').element.value).toBe('2.244 in')
   })
+
+  it.each([{ done: true } as const, { done: false, fault: { sentence: 'No.' } as never } as const])(
+    'keeps what is typed while the value before it is still on its way: %j',
+    async (outcome) => {
+      let answer!: (outcome: Outcome) => void
+      const edit = vi.spyOn(useBuild(), 'edit').mockImplementationOnce(() => new Promise((done) => (answer = done)))
+      const wrapper = field()
+      const input = wrapper.find('input')
+      await input.setValue('70')
+      await input.trigger('keydown', { key: 'Enter' })
+      await input.setValue('63')
+      answer(outcome)
+      await new Promise((done) => setTimeout(done))
+      expect(input.element.value).toBe('63')
+      edit.mockResolvedValue({ done: true })
+      await input.trigger('keydown', { key: 'Enter' })
+      expect(edit).toHaveBeenLastCalledWith([{ pointer: '/options/0/path/0/bore_mm', value: 63 }], 'hot pipe bore 57 mm → 63 mm')
+    },
+  )
 
   it('takes any unit and says what changed', async () => {
     const { edit } = await type('2 1/2 in')

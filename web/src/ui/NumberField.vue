@@ -96,6 +96,8 @@ async function write(number: number | undefined, shown: string): Promise<void> {
   const outcome = await build.edit(edits, label)
   // What a refusal takes back has reached the field by then.
   await nextTick()
+  // What is being typed by the time the answer comes is not this any more.
+  if (draft.value !== undefined && draft.value !== typed) return
   if (outcome.done) reset()
   else {
     draft.value = typed

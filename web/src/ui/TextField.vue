@@ -38,6 +38,8 @@ async function commit(): Promise<void> {
   }
   const outcome = await build.edit([{ pointer: props.pointer, value: text }, ...(props.also?.(text) ?? [])], `${props.label.toLowerCase()} "${text}"`)
   await nextTick()
+  // What is being typed by the time the answer comes is not this any more.
+  if (draft.value !== undefined && draft.value !== typed) return
   draft.value = outcome.done ? undefined : typed
   if (!outcome.done) refusal.value = outcome.fault.sentence
 }
