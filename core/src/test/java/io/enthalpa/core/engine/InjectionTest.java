@@ -22,6 +22,12 @@ class InjectionTest {
         return new InjectionSpec(alcohol, litresPerMinute / 60e3, 700e3, 1000e3, 40e3, 90e3, 5e-3, evaporated);
     }
 
+    /** @param water g/s @param alcohol g/s of methanol @return both sprayed at any boost, all of it free to evaporate */
+    private static InjectionSpec grams(double water, double alcohol) {
+        double litres = water / 998.2 + alcohol / 791.8;
+        return new InjectionSpec(alcohol / 791.8 / litres, litres * 1e-3, 1e6, 1e6, -1, 0, 1, 1);
+    }
+
     /**
      * Adiabatic saturation (Çengel &amp; Boles, Thermodynamics, from memory): air of 25 °C and 33.2 % at 1 atm takes up water of 15 °C until it
      * stands at its wet-bulb temperature, 15 °C.
@@ -61,8 +67,7 @@ class InjectionTest {
     })
     void workedOutBesideTheProgram(
             double water, double alcohol, double inlet, double pressure, double t, double w, double a, boolean full) {
-        double litres = water / 998.2 + alcohol / 791.8;
-        InjectionSpec spray = new InjectionSpec(alcohol / 791.8 / litres, litres * 1e-3, 1e6, 1e6, -1, 0, 1, 1);
+        InjectionSpec spray = grams(water, alcohol);
         InjectionCooling cooled = InjectionCooling.of(spray, HumidAir.DRY, 0.2, inlet, pressure, 0, 298.15);
         assertThat(cooled.temperature()).isCloseTo(t, within(0.15));
         assertThat(cooled.water() * 1000).isCloseTo(w, within(0.02));
@@ -83,8 +88,7 @@ class InjectionTest {
     })
     void intoAChargeThatCarriesBoth(
             double water, double alcohol, double inlet, double pressure, double t, double w, double a, boolean full) {
-        double litres = water / 998.2 + alcohol / 791.8;
-        InjectionSpec spray = new InjectionSpec(alcohol / 791.8 / litres, litres * 1e-3, 1e6, 1e6, -1, 0, 1, 1);
+        InjectionSpec spray = grams(water, alcohol);
         HumidAir charge = HumidAir.DRY.carrying(0.02, 0.03);
         InjectionCooling cooled = InjectionCooling.of(spray, charge, 0.2, inlet, pressure, 0, 298.15);
         assertThat(cooled.temperature()).isCloseTo(t, within(0.2));
