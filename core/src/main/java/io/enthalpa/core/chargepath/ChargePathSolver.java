@@ -99,7 +99,7 @@ public final class ChargePathSolver {
         return result();
     }
 
-    /** Solves without building the answer; read it through {@link #flow()}, {@link #intakeTemperature} and their like. */
+    /** Solves without building the answer; read it through {@link #flow()}, {@link #intakeTemperature} and their like, or {@link #result}. */
     public void advance(OperatingPoint point, ChargeCooling cooling) {
         this.point = point;
         march.cooling = cooling;
@@ -378,7 +378,8 @@ public final class ChargePathSolver {
         return chain.pass(m);
     }
 
-    private PathResult result() {
+    /** @return the path as solved last by {@link #advance} */
+    public PathResult result() {
         PathAnswer answer = new PathAnswer(march);
         PathAnswer.Row row = answer.row(chain, flow, throttleLoss, "air in", false);
         return new PathResult(

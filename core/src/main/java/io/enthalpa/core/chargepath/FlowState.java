@@ -12,6 +12,7 @@ final class FlowState {
 
     private static final int MOST_STEPS = 40;
     private static final double THIRD = 1.0 / 3;
+    private static final double SIXTH = 1.0 / 6;
     /** Of x; Newton's method doubles the digits, so that what is left behind such a step is some 1e-10. */
     private static final double LAST_STEP = 1e-5;
 
@@ -37,19 +38,22 @@ final class FlowState {
         double atRest = flow / (area * stagnation);
         double s = atRest * atRest / (2 * cp * totalTemperature);
         double x = s < CHOKED ? start(s, a) : CHOKED;
+        double thinner = power(x, exponent);
         for (int i = 0; i < MOST_STEPS && x < CHOKED; i++) {
-            double p = power(x, a);
+            double p = thinner * thinner;
             double step = (s - x * p) * (1 - x) / (p * (1 - x - a * x));
             x += step;
             if (Math.abs(step) < LAST_STEP * x) {
+                // So short a step needs no new power: its slope is exact to 1e-11.
+                thinner *= 1 - exponent * step / (1 - x);
                 break;
             }
+            thinner = power(x, exponent);
         }
         this.air = air;
         if (!(x < CHOKED)) {
             return false;
         }
-        double thinner = power(x, exponent);
         density = stagnation * thinner;
         velocity = atRest / thinner;
         temperature = totalTemperature * (1 - x);
@@ -61,7 +65,7 @@ final class FlowState {
     private static double start(double s, double a) {
         double a5 = 5 * a;
         double a4 = 4 * a;
-        double fourth = (a4 + 1) * (a4 + 2) / 6 + s * (a5 + 1) * (a5 + 2) * (a5 + 3) / 24;
+        double fourth = (a4 + 1) * (a4 + 2) * SIXTH + s * (a5 + 1) * (a5 + 2) * (a5 + 3) * (SIXTH / 4);
         return s * (1 + a * s * (1 + s * ((3 * a + 1) / 2 + s * fourth)));
     }
 

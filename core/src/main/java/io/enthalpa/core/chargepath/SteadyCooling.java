@@ -8,25 +8,43 @@ import io.enthalpa.core.fluid.HumidAir;
 public final class SteadyCooling {
     private final ChargeCooler core;
     private final ColdStream cold;
+    private static final int MOST_ROUNDS = 20;
+    private static final double TOLERANCE = 1e-7;
+    /** Kelvin: a step not longer than this, taken by the slope known, ends within {@link #TOLERANCE}. */
+    private static final double LAST_STEP = 1e-5;
+
     /** How far down the charge came last, of the way to the sink: the start for the next search. */
     private double reached = 0.7;
+    /** Kelvin by which the answer to a guess moves for each that the guess moves, small: of the last search; unknown before the first. */
+    private double echo = Double.NaN;
 
     public SteadyCooling(ChargeCooler core, ColdStream cold) {
         this.core = core;
         this.cold = cold;
     }
 
-    /** @param flow kg/s of charge @param inlet K @return K of the charge behind the core */
+    /**
+     * The outlet that the core's transfer at that outlet gives: by the secant method, which starts with the slope of the search before.
+     *
+     * @param flow  kg/s of charge
+     * @param inlet K
+     * @return K of the charge behind the core, to 1e-7
+     */
     public double outletTemperature(HumidAir air, double flow, double inlet) {
         double span = inlet - cold.sinkTemperature();
         double h1 = air.enthalpy(inlet);
         double outlet = inlet - reached * span;
-        for (int i = 0; i < 8; i++) {
-            double before = outlet;
-            double perKelvin = transfer(air, flow, inlet, outlet).conductancePerKelvin();
-            double heat = perKelvin * span / (1 + perKelvin * cold.resistanceToSink());
-            outlet = air.temperatureAtEnthalpy(h1 - heat / flow, outlet);
-            if (Math.abs(outlet - before) < 1e-7) {
+        double guessBefore = Double.NaN;
+        double missBefore = Double.NaN;
+        for (int i = 0; i < MOST_ROUNDS; i++) {
+            double miss = answerTo(outlet, air, flow, inlet, h1) - outlet;
+            double slope = 1 + (miss - missBefore) / (outlet - guessBefore);
+            echo = Math.abs(slope) < 0.5 ? slope : echo;
+            guessBefore = outlet;
+            missBefore = miss;
+            double step = Double.isNaN(echo) ? miss : miss / (1 - echo);
+            outlet += step;
+            if (Math.abs(step) < (Double.isNaN(echo) ? TOLERANCE : LAST_STEP)) {
                 break;
             }
         }
@@ -34,6 +52,14 @@ public final class SteadyCooling {
             reached = (inlet - outlet) / span;
         }
         return outlet;
+    }
+
+    /** @return K of the charge behind the core when its films are those of a guessed outlet */
+    private double answerTo(double guess, HumidAir air, double flow, double inlet, double h1) {
+        double perKelvin = transfer(air, flow, inlet, guess).conductancePerKelvin();
+        double span = inlet - cold.sinkTemperature();
+        double heat = perKelvin * span / (1 + perKelvin * cold.resistanceToSink());
+        return air.temperatureAtEnthalpy(h1 - heat / flow, guess);
     }
 
     /** @return the core's transfer when the charge goes from inlet to outlet, K both */

@@ -175,6 +175,9 @@ public final class EnduranceRun {
     /** Lengths of all steps: equal ones in each run; in each wait first those in which hot metal and water come together, then longer ones. */
     private static double[] steps(Duty duty, double step) {
         double[] run = equal(duty.runLength(), step);
+        if (duty.repeats() == 1) {
+            return run;
+        }
         double settling = Math.min(SETTLING, duty.waitTime());
         double[] first = equal(settling, Math.max(step, LONGEST_STEP));
         double[] then = equal(duty.waitTime() - settling, Math.max(step, WAITING_STEP));

@@ -194,8 +194,8 @@ public final class CompressorMap {
     }
 
     /**
-     * Share of the way from surge to choke where a ratio has a flow: the part by halving, the place in it by false position with
-     * Illinois' halving.
+     * Share of the way from surge to choke where a ratio has a flow: the part by false position from node to node, the place in it by false position with
+     * Anderson and Björck's weights.
      */
     private double share(double flow, double ratio, double from, double below, double to, double above) {
         double low = from;
@@ -203,7 +203,8 @@ public final class CompressorMap {
         double atLow = below;
         double atHigh = above;
         while (Math.ceil(high) - Math.floor(low) > 1.5) {
-            double node = Math.rint((Math.floor(low) + Math.ceil(high)) / 2);
+            double guess = Math.rint(low - atLow * (high - low) / (atHigh - atLow));
+            double node = Math.max(Math.floor(low) + 1, Math.min(Math.ceil(high) - 1, guess));
             double error = flowAlong(node, ratio) - flow;
             if (error < 0) {
                 low = node;
@@ -221,16 +222,22 @@ public final class CompressorMap {
                 break;
             }
             if (error < 0) {
+                atHigh *= weight(error, atLow);
                 low = k;
                 atLow = error;
-                atHigh /= 2;
             } else {
+                atLow *= weight(error, atHigh);
                 high = k;
                 atHigh = error;
-                atLow /= 2;
             }
         }
         return k;
+    }
+
+    /** What the end that stays counts for, so that it does not hold the search up: Anderson and Björck (1973). */
+    private static double weight(double error, double replaced) {
+        double left = 1 - error / replaced;
+        return left > 0 ? left : 0.5;
     }
 
     /** @return isentropic efficiency alone, as {@link #at} gives it */

@@ -108,7 +108,7 @@ public final class ChargeSystem {
                 cold.add(wet[k] == null ? dry : dry.carrying(wet[k].latentHeat()));
                 cooling.add(new SteadyCooling(cores.get(k).cooler(), cold.get(k)));
             }
-            PathResult result = solver.solve(point, new ChargeCooling() {
+            solver.advance(point, new ChargeCooling() {
                 @Override
                 public double outletTemperature(int core, HumidAir gas, double flow, double inlet) {
                     seen[core].flow = flow;
@@ -138,7 +138,7 @@ public final class ChargeSystem {
                                 seen[k].flow,
                                 seen[k].in,
                                 seen[k].out,
-                                result.manifoldPressure(),
+                                solver.manifoldPressure(),
                                 cold.get(k),
                                 heats.others(k),
                                 met[k]);
@@ -155,6 +155,7 @@ public final class ChargeSystem {
                 moved = Math.max(moved, Math.abs(next[k].inlet() - met[k].inlet()));
             }
             if (moved < SETTLED || round > MOST_ROUNDS) {
+                PathResult result = solver.result();
                 List<Price> prices = withPrices ? solver.prices() : List.of();
                 return new SteadyResult(
                         result,

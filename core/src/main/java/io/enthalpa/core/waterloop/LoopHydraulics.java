@@ -42,6 +42,14 @@ public final class LoopHydraulics {
     /** K of the steps beside each piece, on its own velocity head. */
     private final double[] steps;
 
+    /** What every loss asks for, found once: K, kg/m3, Pa s of the coolant, rad/s of the engine. */
+    private record Moment(double temperature, double density, double viscosity, double engineSpeed) {}
+
+    private Moment moment(double temperature, double engineSpeed) {
+        GlycolWater coolant = loop.coolant();
+        return new Moment(temperature, coolant.density(temperature), coolant.viscosity(temperature), engineSpeed);
+    }
+
     /** @param radiator null without one */
     public LoopHydraulics(WaterLoopSpec loop, ChargeCooler core, Radiator radiator) {
         this(loop, CoresOnLoop.alone(core), radiator);
@@ -100,25 +108,25 @@ public final class LoopHydraulics {
      * @param engineSpeed rad/s, for pumps that the engine drives
      */
     public LoopFlow at(double temperature, double engineSpeed) {
-        double flow = loop.measured().orElseGet(() -> solve(temperature, engineSpeed));
-        return result(flow, temperature, engineSpeed);
+        return result(flow(temperature, engineSpeed), moment(temperature, engineSpeed));
     }
 
     /** @return m3/s */
     public double flow(double temperature, double engineSpeed) {
-        return loop.measured().orElseGet(() -> solve(temperature, engineSpeed));
+        return loop.measured().orElseGet(() -> solve(moment(temperature, engineSpeed)));
     }
 
     /** @return both curves at evenly spread flows, up to what the pumps move with nothing against them; empty without a pump */
     public List<LoopFlow.Head> heads(double temperature, double engineSpeed) {
+        Moment now = moment(temperature, engineSpeed);
         double most = freeFlow(engineSpeed);
         List<LoopFlow.Head> heads = new ArrayList<>();
         for (int k = 0; k <= HEADS && most > 0; k++) {
             double flow = Math.max(most * k / HEADS, LEAST_FLOW);
             double given = 0;
-            double taken = lift(temperature);
+            double taken = lift(now);
             for (int i = 0; i < steps.length; i++) {
-                double loss = loss(i, flow, temperature, engineSpeed);
+                double loss = loss(i, flow, now);
                 double rise = loop.pieces().get(i) instanceof LoopPiece.Pump pump
                         ? pump.spec().rise(flow / pump.beside(), engineSpeed)
                         : 0;
@@ -144,88 +152,81 @@ public final class LoopHydraulics {
         return most;
     }
 
-    private double solve(double temperature, double engineSpeed) {
-        double most = freeFlow(engineSpeed);
-        if (most <= 0 || surplus(LEAST_FLOW, temperature, engineSpeed) <= 0) {
+    private double solve(Moment now) {
+        double most = freeFlow(now.engineSpeed);
+        if (most <= 0 || surplus(LEAST_FLOW, now) <= 0) {
             return LEAST_FLOW;
         }
         double high = most;
-        for (int i = 0; i < 20 && surplus(high, temperature, engineSpeed) > 0; i++) {
+        for (int i = 0; i < 20 && surplus(high, now) > 0; i++) {
             high *= 1.5;
         }
         try {
-            return new BrentSolver(1e-9, 1e-11, 0.1)
-                    .solve(MOST_TRIALS, q -> surplus(q, temperature, engineSpeed), LEAST_FLOW, high);
+            return new BrentSolver(1e-9, 1e-11, 0.1).solve(MOST_TRIALS, q -> surplus(q, now), LEAST_FLOW, high);
         } catch (MathRuntimeException none) {
             throw Budget.spent("flow of the water loop", MOST_TRIALS);
         }
     }
 
     /** Pa that the pumps give beyond what the loop takes. */
-    private double surplus(double flow, double temperature, double engineSpeed) {
-        double sum = -lift(temperature);
+    private double surplus(double flow, Moment now) {
+        double sum = -lift(now);
         for (int i = 0; i < steps.length; i++) {
-            sum -= loss(i, flow, temperature, engineSpeed);
+            sum -= loss(i, flow, now);
         }
         return sum;
     }
 
     /** @return Pa for the height between the ends of an open line */
-    private double lift(double temperature) {
+    private double lift(Moment now) {
         return loop.isOpen() && steps.length > 0
-                ? loop.coolant().density(temperature)
+                ? now.density
                         * GRAVITY
                         * (loop.pieces().get(steps.length - 1).height()
                                 - loop.pieces().get(0).height())
                 : 0;
     }
 
-    private double loss(int i, double flow, double temperature, double engineSpeed) {
-        GlycolWater coolant = loop.coolant();
+    private double loss(int i, double flow, Moment now) {
         LoopPiece piece = loop.pieces().get(i);
         double alone = flow / piece.beside();
         double through = 0;
         if (own.get(i) != null) {
             double velocity = flow / piece.area();
-            double k = own.get(i).coefficient(reynolds(piece, velocity, temperature)) + steps[i];
-            through = k * coolant.density(temperature) * velocity * velocity / 2;
+            double k = own.get(i).coefficient(reynolds(piece, velocity, now)) + steps[i];
+            through = k * now.density * velocity * velocity / 2;
         }
         if (piece instanceof LoopPiece.Pump pump) {
-            return through - pump.spec().rise(alone, engineSpeed);
+            return through - pump.spec().rise(alone, now.engineSpeed);
         } else if (piece instanceof LoopPiece.CoreSide) {
-            return cores.loss(flow * coolant.density(temperature), temperature);
+            return cores.loss(flow * now.density, now.temperature);
         } else if (piece instanceof LoopPiece.RadiatorSide) {
-            return radiator.waterLoss(flow * coolant.density(temperature), temperature);
+            return radiator.waterLoss(flow * now.density, now.temperature);
         } else if (piece instanceof LoopPiece.ChillerSide chiller) {
-            return CoolantLoss.water(chiller.loss(), flow / chiller.flow(), coolant, temperature);
+            return CoolantLoss.water(chiller.loss(), flow / chiller.flow(), loop.coolant(), now.temperature);
         }
         return through;
     }
 
-    private double reynolds(LoopPiece piece, double velocity, double temperature) {
-        return Math.max(
-                velocity
-                        * piece.bore()
-                        * loop.coolant().density(temperature)
-                        / loop.coolant().viscosity(temperature),
-                1e-6);
+    private static double reynolds(LoopPiece piece, double velocity, Moment now) {
+        return Math.max(velocity * piece.bore() * now.density / now.viscosity, 1e-6);
     }
 
-    private LoopFlow result(double flow, double temperature, double engineSpeed) {
+    private LoopFlow result(double flow, Moment now) {
         int n = steps.length;
         double[] losses = new double[n];
-        double taken = Math.max(lift(temperature), 0);
+        double taken = Math.max(lift(now), 0);
         double power = 0;
         boolean past = false;
         int narrowest = -1;
         for (int i = 0; i < n; i++) {
-            losses[i] = loss(i, flow, temperature, engineSpeed);
+            losses[i] = loss(i, flow, now);
             LoopPiece piece = loop.pieces().get(i);
             if (piece instanceof LoopPiece.Pump pump) {
-                double rise = pump.spec().rise(flow / pump.beside(), engineSpeed);
+                double rise = pump.spec().rise(flow / pump.beside(), now.engineSpeed);
                 power += pump.spec().power(flow, rise);
                 past |= flow / pump.beside()
-                        > pump.spec().curve().lastFlow() * pump.spec().speed(engineSpeed) * 1.001;
+                        > pump.spec().curve().lastFlow() * pump.spec().speed(now.engineSpeed) * 1.001;
             } else {
                 taken += losses[i];
                 if (piece.bore() > 0
@@ -241,8 +242,8 @@ public final class LoopHydraulics {
             boolean pump = piece instanceof LoopPiece.Pump;
             double velocity = piece.bore() == 0 ? 0 : flow / piece.area();
             double reynolds = piece instanceof LoopPiece.CoreSide
-                    ? cores.reynolds(flow * loop.coolant().density(temperature), temperature)
-                    : piece.bore() == 0 ? 0 : reynolds(piece, velocity, temperature);
+                    ? cores.reynolds(flow * now.density, now.temperature)
+                    : piece.bore() == 0 ? 0 : reynolds(piece, velocity, now);
             pieces.add(new PieceLoss(piece, losses[i], pump || taken <= 0 ? 0 : losses[i] / taken, velocity, reynolds));
         }
         return new LoopFlow(flow, taken, power, pieces, narrowest, past);
