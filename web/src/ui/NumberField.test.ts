@@ -62,6 +62,27 @@ describe('a number field', () => {
     },
   )
 
+  it('keeps what is typed when the value before it goes back, and shows the new value when nothing is', async () => {
+    const wrapper = mount(NumberField, {
+      props: { part: 'pipe', name: 'bore_mm', pointer: '', shown: 57, set: () => undefined },
+      global: { plugins: [PrimeVue] },
+    })
+    const input = wrapper.find('input')
+    await input.setValue('70')
+    await input.trigger('keydown', { key: 'Enter' })
+    await wrapper.setProps({ shown: 70 })
+    await input.setValue('63')
+    await wrapper.setProps({ shown: 57 })
+    expect(input.element.value).toBe('63')
+    await input.trigger('keydown', { key: 'Enter' })
+    expect(input.element.value).toBe('57 mm')
+    await input.setValue('9000')
+    await input.trigger('keydown', { key: 'Enter' })
+    await wrapper.setProps({ shown: 60 })
+    expect(wrapper.find('[role=alert]').exists()).toBe(false)
+    expect(input.element.value).toBe('60 mm')
+  })
+
   it('takes any unit and says what changed', async () => {
     const { edit } = await type('2 1/2 in')
     expect(edit).toHaveBeenCalledWith([{ pointer: '/options/0/path/0/bore_mm', value: 63.5 }], 'hot pipe bore 57 mm → 63.5 mm')

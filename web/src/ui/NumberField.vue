@@ -37,6 +37,8 @@ const said = computed(() => (props.of && !words.value.startsWith(`${props.of} `)
 const value = computed(() => (props.set ? props.shown : (at(build.document, props.pointer) as number | undefined)))
 const written = computed(() => (value.value === undefined ? '' : build.catalogue!.text(field.value, value.value, settings.units, true)))
 const draft = ref<string>()
+/** The draft, from when it is given in until something else is typed. */
+let entered: string | undefined
 const refusal = ref('')
 const range = computed(() => {
   const c = build.catalogue!
@@ -44,20 +46,24 @@ const range = computed(() => {
 })
 const wasBefore = computed(() => c(field.value.usual))
 
-watch(
-  () => [value.value, settings.units, props.pointer],
-  () => {
-    draft.value = undefined
-    refusal.value = ''
-  },
-)
+watch(() => [settings.units, props.pointer], reset)
+// What was entered goes when another value comes; what is still being typed stays, also where a refusal takes the value before it back.
+watch(value, () => {
+  if (draft.value === entered) reset()
+})
 
 function c(v: number): string {
   return build.catalogue!.text(field.value, v, settings.units, true)
 }
 
+function type(text: string): void {
+  draft.value = text
+  entered = undefined
+}
+
 async function commit(): Promise<void> {
   if (draft.value === undefined) return
+  entered = draft.value
   const text = draft.value.trim()
   if (text === written.value) return reset()
   if (text === '' && props.optional) return write(undefined, 'left empty')
@@ -137,7 +143,7 @@ function capital(text: string): string {
       inputmode="text"
       autocomplete="off"
       spellcheck="false"
-      @input="draft = ($event.target as HTMLInputElement).value"
+      @input="type(($event.target as HTMLInputElement).value)"
       @focus="($event.target as HTMLInputElement).select()"
       @blur="commit"
       @keydown="keys"

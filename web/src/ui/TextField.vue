@@ -17,18 +17,28 @@ const props = defineProps<{
 const build = useBuild()
 const value = computed(() => (at(build.document, props.pointer) as string | undefined) ?? '')
 const draft = ref<string>()
+/** The draft, from when it is given in until something else is typed. */
+let entered: string | undefined
 const refusal = ref('')
-watch(
-  () => [value.value, props.pointer],
-  () => {
-    draft.value = undefined
-    refusal.value = ''
-  },
-)
+watch(() => props.pointer, reset)
+// What was entered goes when another value comes; what is still being typed stays, also where a refusal takes the value before it back.
+watch(value, () => {
+  if (draft.value === entered) reset()
+})
+
+function reset(): void {
+  draft.value = undefined
+  refusal.value = ''
+}
+
+function type(text: string): void {
+  draft.value = text
+  entered = undefined
+}
 
 async function commit(): Promise<void> {
   if (draft.value === undefined) return
-  const typed = draft.value
+  const typed = (entered = draft.value)
   const text = typed.trim()
   refusal.value = props.required && text === '' ? `${props.label} is empty. Give it a name.` : ''
   if (refusal.value) return
@@ -53,7 +63,7 @@ async function commit(): Promise<void> {
       :maxlength="longest ?? 200"
       autocomplete="off"
       :aria-label="of ? `${of} ${label}` : undefined"
-      @input="draft = ($event.target as HTMLInputElement).value"
+      @input="type(($event.target as HTMLInputElement).value)"
       @change="commit"
     />
     <em v-if="refusal" role="alert">{{ refusal }}</em>
