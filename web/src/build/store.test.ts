@@ -1,38 +1,13 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { api, Offline, Problem, type BuildState, type FaultView, type OptionAnswer, type SoakView } from '../api/client'
+import { api, Offline, Problem, type BuildState, type FaultView } from '../api/client'
 import type { BuildDocument } from '../document/types'
+import { answersFor, bench as document, settle, stateOf as state } from '../testing/build'
 import { catalogueView } from '../testing/catalogue'
-import { steadyView } from '../testing/steady'
 import { counted } from '../testing/surface'
 import { useBuild } from './store'
 
-const document = {
-  name: 'Bench',
-  options: [
-    { letter: 'A', name: 'first', boost_kPa: 90, path: [] },
-    { letter: 'B', name: 'second', boost_kPa: 80, path: [] },
-  ],
-} as unknown as BuildDocument
-
-function state(revision: number, doc: BuildDocument = document, change = 'x'): BuildState {
-  return { id: 7, uid: 'u7', revision, change, changedAt: '2026-11-25T10:00:00Z', undo: revision > 1 ? change : undefined, document: doc }
-}
-
-function answersFor(doc: BuildDocument, letters?: string[], part?: string): { answers: OptionAnswer[] } {
-  const options = doc.options.filter((o) => !letters || letters.includes(o.letter))
-  return {
-    answers: options.map((o) =>
-      part === 'DUTY'
-        ? { option: o.letter, soak: { length_s: o.boost_kPa } as SoakView }
-        : { option: o.letter, steady: steadyView([20, 21, o.boost_kPa, 40, 40, 40, 40]) },
-    ),
-  }
-}
-
 const shelved = () => Object.keys(localStorage).map((key) => localStorage.getItem(key))
-
-const settle = () => new Promise((done) => setTimeout(done))
 
 describe('the build on screen', () => {
   beforeEach(() => {
