@@ -55,6 +55,14 @@ describe('what is shown of a build', () => {
       expect([build.letter, build.against]).toEqual([letter, against])
     })
 
+    it('opens against the one asked for, of several', async () => {
+      vi.mocked(api.build).mockResolvedValue(stateOf(1, { ...bench, options: [...bench.options, { ...bench.options[0]!, letter: 'C' }] }))
+      await build.open(7, 'A', 'C')
+      expect([build.letter, build.against]).toEqual(['A', 'C'])
+      await build.removeOption('A')
+      expect([build.letter, build.against], 'the last takes the place of what is taken out').toEqual(['C', 'B'])
+    })
+
     it('compares a chosen one with the one before, never with itself', async () => {
       await build.edit([{ pointer: boostOf('B'), value: 70 }], 'boost')
       build.choose('B')
@@ -90,6 +98,9 @@ describe('what is shown of a build', () => {
       build.choose('B')
       await again
       expect(build.letter).toBe('B')
+      build.leave()
+      await build.putOption(made, 'A', 'put in')
+      expect(build.letter, 'no build, nothing to show').toBe('B')
     })
 
     it('says why what was found cannot be tried any more, and changes nothing', async () => {
@@ -150,6 +161,12 @@ describe('what is shown of a build', () => {
       expect(vi.mocked(api.preview).mock.lastCall!.slice(1, 3), 'only what it touches is asked about').toEqual([['A'], 'DUTY'])
     })
 
+    it('of what is not there any more changes nothing on screen', async () => {
+      build.notice = 'Undone: x.'
+      expect(await build.edit([{ pointer: boostOf('Z'), value: 70 }], 'boost')).toMatchObject({ done: false })
+      expect([build.before, build.ghostMode, build.notice]).toEqual([undefined, 'option', 'Undone: x.'])
+    })
+
     it('takes the words of the one before from the screen', async () => {
       build.trouble = 'No.'
       build.notice = 'Undone: x.'
@@ -162,6 +179,7 @@ describe('what is shown of a build', () => {
       await elsewhere()
       vi.mocked(api.save).mockRejectedValueOnce(refusedBy('No.'))
       expect(await left.act([{ pointer: '/name', value: 'x' }], 'name')).toMatchObject({ done: false })
+      await left.edit([{ pointer: '/summary', value: 'late' }], 'late')
       expect([build.trouble, build.before]).toEqual(['', undefined])
     })
 
@@ -194,6 +212,7 @@ describe('what is shown of a build', () => {
       await build.travel('undo')
       expect([build.document!.name, build.notice, build.canUndo, build.canRedo]).toEqual(['Was', 'Undone: boost.', undefined, 'boost'])
       expect(vi.mocked(api.preview).mock.lastCall![0].name, 'answered anew').toBe('Was')
+      expect([build.before?.change, build.ghostMode], 'beside what was').toEqual(['Undone: boost.', 'before'])
       await build.travel('redo')
       expect([build.document!.name, build.notice]).toEqual(['Bench', 'Done again: boost.'])
     })
@@ -210,6 +229,23 @@ describe('what is shown of a build', () => {
       await build.travel('undo')
       await build.travel('undo')
       expect(build.trouble, 'the first has been sent').toContain('on its way')
+    })
+
+    it('asked for twice at once take back what there is, once', async () => {
+      const undo = vi.spyOn(api, 'undo').mockResolvedValue({ ...stateOf(3), undo: undefined })
+      await Promise.all([build.travel('undo'), build.travel('undo')])
+      expect(undo).toHaveBeenCalledTimes(1)
+      expect(build.notice).toBe('Undone: boost.')
+    })
+
+    it('of what is not sent yet say nothing in another build', async () => {
+      away()
+      await build.edit([{ pointer: '/name', value: 'one' }], 'first')
+      await build.edit([{ pointer: '/name', value: 'two' }], 'second')
+      const undone = build.travel('undo')
+      await elsewhere()
+      await undone
+      expect([build.notice, build.before]).toEqual(['', undefined])
     })
 
     it('show what another window made of the build meanwhile', async () => {
@@ -367,15 +403,17 @@ describe('what is shown of a build', () => {
       expect(build.document!.name).toBe('Newer')
     })
 
-    it('a build left with something on its way is forgotten when that is kept', async () => {
+    it.each(['left', 'opened again'])('a build left with something on its way is forgotten when that is kept: %s meanwhile', async (what) => {
       let kept!: () => void
       vi.mocked(api.save).mockImplementationOnce(
         () => new Promise((tell) => (kept = () => tell({ revision: 3, change: 'name', changedAt: '', undo: 'name' }))),
       )
       void build.edit([{ pointer: '/name', value: 'x' }], 'name')
       await elsewhere()
+      if (what !== 'left') await build.open(7)
       kept()
       await settle()
+      await elsewhere()
       vi.mocked(api.build).mockResolvedValueOnce(stateOf(9, { ...bench, name: 'Newer' }))
       await build.open(7)
       expect(build.document!.name).toBe('Newer')

@@ -189,7 +189,7 @@ export const useBuild = defineStore('build', () => {
 
   async function travel(way: 'undo' | 'redo'): Promise<void> {
     const k = keeper.value
-    if (!k || looking.value || !(way === 'undo' ? canUndo.value : canRedo.value)) return
+    if (!k || !(way === 'undo' ? canUndo.value : canRedo.value)) return
     if (!k.travelling && !(await k.drained())) {
       const done = way === 'undo' ? k.undoUnsent() : k.redoUnsent()
       if (k !== keeper.value) return
@@ -283,7 +283,7 @@ export const useBuild = defineStore('build', () => {
     const options = document.value?.options.filter((o) => o.letter !== l) ?? []
     if (!options.length) return
     if (letter.value === l) letter.value = options.at(-1)!.letter
-    if (against.value === l) against.value = options.find((o) => o.letter !== letter.value)?.letter
+    if (against.value === l || against.value === letter.value) against.value = options.find((o) => o.letter !== letter.value)?.letter
     await here().act([{ row: `/options/#${l}`, out: true }], `option ${l} taken out`)
     ghostMode.value = 'option'
   }

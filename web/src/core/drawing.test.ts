@@ -1,3 +1,4 @@
+// @vitest-environment node
 import { describe, expect, it } from 'vitest'
 import { newPiece } from '../document/pieces'
 import type { CorePiece } from '../document/types'

@@ -1,3 +1,4 @@
+// @vitest-environment node
 import { describe, expect, it } from 'vitest'
 import { boreOf, ofMaterial, radiusOf, sizeOf, soldFor } from './tube'
 import type { PipePiece } from './types'

@@ -1,3 +1,4 @@
+// @vitest-environment node
 import { describe, expect, it } from 'vitest'
 import { ASKS, KINDS, newPiece, pieceAt, place, seconds, summary } from './pieces'
 

@@ -1,3 +1,4 @@
+// @vitest-environment node
 import { describe, expect, it } from 'vitest'
 import { catalogueView } from '../testing/catalogue'
 import { axisTicks, Catalogue, change, figure, minus } from './catalogue'

@@ -1,3 +1,4 @@
+// @vitest-environment node
 import { describe, expect, it } from 'vitest'
 import { Catalogue } from '../quantity/catalogue'
 import { catalogueView } from '../testing/catalogue'

@@ -1,3 +1,4 @@
+// @vitest-environment node
 import { describe, expect, it } from 'vitest'
 import { steadyView } from '../testing/steady'
 import { loopView, waterLoop } from '../testing/cold'

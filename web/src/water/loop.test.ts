@@ -1,3 +1,4 @@
+// @vitest-environment node
 import { describe, expect, it } from 'vitest'
 import type { LoopPiece } from '../document/types'
 import { loopView, waterLoop } from '../testing/cold'
