@@ -16,6 +16,8 @@ import io.enthalpa.server.work.Work;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Objects;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -35,9 +37,11 @@ class AnswersController {
     private static final String PAGE = "X-Page";
 
     private final Work work;
+    private final KnownAnswers known;
 
-    AnswersController(Work work) {
+    AnswersController(Work work, KnownAnswers known) {
         this.work = work;
+        this.known = known;
     }
 
     /**
@@ -87,17 +91,14 @@ class AnswersController {
                     "letters of options of the document",
                     "");
         }
-        if (request.part() == Part.LINE) {
-            return new PreviewAnswer(letters.stream()
-                    .map(letter -> answer(build, letter, Part.LINE))
-                    .toList());
-        }
-        return work.now(
-                page,
-                "preview",
-                () -> new PreviewAnswer(letters.stream()
-                        .map(letter -> answer(build, letter, request.part()))
-                        .toList()));
+        Supplier<PreviewAnswer> answers = () -> new PreviewAnswer(letters.stream()
+                .map(letter -> known.or(
+                        request.document(),
+                        "%s of %s".formatted(request.part(), letter),
+                        OptionAnswer.class,
+                        () -> answer(build, letter, request.part())))
+                .toList());
+        return request.part() == Part.LINE ? answers.get() : work.now(page, "preview", answers::get);
     }
 
     private static OptionAnswer answer(Build build, String letter, @Nullable Part part) {
@@ -121,26 +122,30 @@ class AnswersController {
     CoreStepsAnswer coreSteps(
             @RequestHeader(name = PAGE, required = false) @Nullable String page,
             @RequestBody CoreStepsRequest request) {
-        return work.now(
+        String option = Asked.text(request.option(), "option");
+        String place = Asked.text(request.place(), "place");
+        return found(
                 page,
                 "coreSteps",
-                () -> new CoreStepsAnswer(CoreStepView.of(
-                        BuildFile.read(Asked.document(request.document())),
-                        Asked.text(request.option(), "option"),
-                        Asked.text(request.place(), "place"))));
+                request.document(),
+                option + place,
+                CoreStepsAnswer.class,
+                build -> new CoreStepsAnswer(CoreStepView.of(build, option, place)));
     }
 
     @PostMapping("/water-changes")
     WaterChangesAnswer waterChanges(
             @RequestHeader(name = PAGE, required = false) @Nullable String page,
             @RequestBody CoreStepsRequest request) {
-        return work.now(
+        String option = Asked.text(request.option(), "option");
+        String place = Asked.text(request.place(), "place");
+        return found(
                 page,
                 "waterChanges",
-                () -> new WaterChangesAnswer(WaterChangeView.of(
-                        BuildFile.read(Asked.document(request.document())),
-                        Asked.text(request.option(), "option"),
-                        Asked.text(request.place(), "place"))));
+                request.document(),
+                option + place,
+                WaterChangesAnswer.class,
+                build -> new WaterChangesAnswer(WaterChangeView.of(build, option, place)));
     }
 
     record WaterChangesAnswer(List<WaterChangeView> changes) {}
@@ -154,13 +159,14 @@ class AnswersController {
     StackOrdersAnswer stackOrders(
             @RequestHeader(name = PAGE, required = false) @Nullable String page,
             @RequestBody StackOrdersRequest request) {
-        return work.now(
+        String option = Asked.text(request.option(), "option");
+        return found(
                 page,
                 "stackOrders",
-                () -> new StackOrdersAnswer(OrderView.of(
-                        BuildFile.read(Asked.document(request.document())),
-                        Asked.text(request.option(), "option"),
-                        request.way())));
+                request.document(),
+                option + "/" + request.way(),
+                StackOrdersAnswer.class,
+                build -> new StackOrdersAnswer(OrderView.of(build, option, request.way())));
     }
 
     /** Every step and column of a run, to save; how is csv or json. */
@@ -224,10 +230,21 @@ class AnswersController {
     @PostMapping("/changes")
     ChangesAnswer changes(
             @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody ChangesRequest request) {
-        return work.now(
+        String option = Asked.text(request.option(), "option");
+        return found(
                 page,
                 "changes",
-                () -> new ChangesAnswer(ChangeView.of(
-                        BuildFile.read(Asked.document(request.document())), Asked.text(request.option(), "option"))));
+                request.document(),
+                option,
+                ChangesAnswer.class,
+                build -> new ChangesAnswer(ChangeView.of(build, option)));
+    }
+
+    /** What is found out about a document, once. @param of what of it the question is about */
+    private <T> T found(
+            @Nullable String page, String kind, JsonNode document, String of, Class<T> type, Function<Build, T> find) {
+        JsonNode asked = Asked.document(document);
+        return work.now(
+                page, kind, () -> known.or(asked, kind + " " + of, type, () -> find.apply(BuildFile.read(asked))));
     }
 }

@@ -1,0 +1,51 @@
+package io.enthalpa.server.answers;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.nio.charset.StandardCharsets;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Component;
+import tools.jackson.databind.JsonNode;
+
+/**
+ * Answers given before: a reload, an undo, a second window and a copy of a build ask the same again. An answer comes of its document alone, so none grows
+ * old; the least asked for make room.
+ */
+@Component
+class KnownAnswers {
+    /** A duty's answer takes some 200 kB. */
+    private static final int MOST = 120;
+
+    /** @param document digest of it @param what is asked about it */
+    private record Question(String document, String what) {}
+
+    private final Cache<Question, Object> answers =
+            Caffeine.newBuilder().maximumSize(MOST).build();
+
+    /**
+     * @param what is asked, with all that the answer hangs on beside the document
+     * @param find the answer where it is not known; what it throws is not kept
+     */
+    <T> T or(JsonNode document, String what, Class<T> type, Supplier<T> find) {
+        Question question = new Question(digest(document), what);
+        Object known = answers.getIfPresent(question);
+        if (known != null) {
+            return type.cast(known);
+        }
+        T found = find.get();
+        answers.put(question, found);
+        return found;
+    }
+
+    private static String digest(JsonNode document) {
+        try {
+            byte[] text = document.toString().getBytes(StandardCharsets.UTF_8);
+            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(text));
+        } catch (NoSuchAlgorithmException e) {
+            throw new IllegalStateException(e);
+        }
+    }
+}
