@@ -6,5 +6,12 @@ export default defineConfig({
   build: { outDir: 'dist', emptyOutDir: true, chunkSizeWarningLimit: 700, license: { fileName: 'licences-scripts.json' } },
   server: { proxy: { '/api': 'http://127.0.0.1:8420' } },
   // A busy machine mounts a surface in seconds.
-  test: { maxWorkers: 2, pool: 'threads', environment: 'jsdom', include: ['src/**/*.test.ts'], setupFiles: ['src/testing/setup.ts'], testTimeout: 30_000 },
+  test: {
+    maxWorkers: 2,
+    pool: 'threads',
+    environment: 'jsdom',
+    include: ['src/**/*.test.ts'],
+    setupFiles: ['src/testing/setup.ts'],
+    testTimeout: 30_000,
+  },
 })

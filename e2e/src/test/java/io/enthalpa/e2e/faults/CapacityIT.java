@@ -69,7 +69,7 @@ class CapacityIT {
             long id = build.get("id").longValue();
             ExecutorService asking = Executors.newFixedThreadPool(3);
             for (int i = 1; i <= 5; i++) {
-                document.put("summary", "edit " + i);
+                document.put("summary", "edit " + i + " of " + page);
                 ObjectNode request = Client.JSON.createObjectNode();
                 request.set("document", document.deepCopy());
                 for (String part : List.of("LINE", "DUTY")) {
