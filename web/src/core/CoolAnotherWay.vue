@@ -38,7 +38,10 @@ function cool(method: CoolingMethod): void {
 .ways {
   display: inline-flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: 0 18px;
+}
+.act {
+  min-height: 24px;
 }
 .quiet {
   color: var(--ink-2);

@@ -341,13 +341,16 @@ h2 {
 .from.spread {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 18px;
+  gap: 0 18px;
 }
 .none {
   padding: 8px 0;
 }
 .from .act {
   font-weight: 500;
+}
+.from.spread > .act {
+  min-height: 24px;
 }
 .fine {
   padding-top: 8px;
