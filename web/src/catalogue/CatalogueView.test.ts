@@ -36,9 +36,9 @@ describe('the catalogue', () => {
     vi.spyOn(api, 'catalogue').mockResolvedValue([joint, core])
   })
 
-  async function view() {
+  async function view(attachTo?: HTMLElement) {
     const router = createRouter({ history: createMemoryHistory(), routes: [{ path: '/', component: { template: '<i/>' } }] })
-    const wrapper = mount(CatalogueView, { global: { plugins: [router] } })
+    const wrapper = mount(CatalogueView, { attachTo, global: { plugins: [router] } })
     await flushPromises()
     return wrapper
   }
@@ -56,6 +56,24 @@ describe('the catalogue', () => {
       .find((b) => b.text() === 'joints')!
       .trigger('click')
     expect(wrapper.text()).toContain('1 of 2')
+  })
+
+  it('draws the first of many, all when asked, and sorts them all', async () => {
+    vi.spyOn(api, 'catalogue').mockResolvedValue(Array.from({ length: 64 }, (_, n) => ({ ...joint, id: n + 1, name: `coupler ${164 - n}` })))
+    const wrapper = await view(document.body)
+    expect(wrapper.text()).toContain('64 of 64')
+    expect(wrapper.findAll('tbody tr')).toHaveLength(60)
+    await wrapper.find('th').trigger('click')
+    expect((wrapper.find('tbody input').element as HTMLInputElement).value).toBe('coupler 101')
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'all 64')!
+      .trigger('click')
+    expect(wrapper.findAll('tbody tr')).toHaveLength(64)
+    await flushPromises()
+    expect(wrapper.findAll('button').map((b) => b.text())).not.toContain('all 64')
+    expect((document.activeElement as HTMLInputElement).value).toBe('coupler 161')
+    wrapper.unmount()
   })
 
   it('keeps a changed price and says so', async () => {

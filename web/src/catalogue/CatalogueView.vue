@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, shallowRef } from 'vue'
+import { useIntersectionObserver } from '@vueuse/core'
+import { computed, nextTick, onMounted, ref, shallowRef } from 'vue'
 import { api, Offline, Problem, type CatalogueItem } from '../api/client'
 import { figure } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
@@ -55,6 +56,21 @@ const shown = computed(() => {
     return wanted.every((w) => text.includes(w))
   })
 })
+
+/** Rows drawn: each holds three fields, and some hundred of them at once keep a slow machine busy. */
+const SOME = 60
+const rows = ref(SOME)
+const more = ref<HTMLElement>()
+useIntersectionObserver(more, ([at]) => at?.isIntersecting && (rows.value += SOME), { rootMargin: '400px' })
+
+/** Who came to the button by keyboard goes on in the first row it brought. */
+async function all(): Promise<void> {
+  const before = rows.value
+  rows.value = shown.value.length
+  const list = more.value?.closest('.items')
+  await nextTick()
+  list?.querySelectorAll<HTMLInputElement>('tbody td:first-child input')[before]?.focus({ preventScroll: true })
+}
 
 async function change(item: CatalogueItem, key: 'name' | 'note' | 'price' | 'mass_kg', event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
@@ -156,7 +172,10 @@ async function open(event: Event): Promise<void> {
       </div>
       <Notice v-if="failure" :says="failure" />
       <p v-else class="said" role="status">{{ said }} <button v-if="removed" type="button" class="act" @click="putBack">Put it back</button></p>
-      <DataTable v-if="shown.length" :value="shown" data-key="id" removable-sort class="items">
+      <DataTable v-if="shown.length" :value="shown" data-key="id" removable-sort paginator :rows="rows" :always-show-paginator="false" class="items">
+        <template #paginatorcontainer>
+          <button ref="more" type="button" class="act more" @click="all">all {{ shown.length }}</button>
+        </template>
         <Column field="name" header="name" sortable>
           <template #body="{ data: i }"><input :value="i.name" :aria-label="`Name of ${i.name}`" @change="change(i, 'name', $event)" /></template>
         </Column>
