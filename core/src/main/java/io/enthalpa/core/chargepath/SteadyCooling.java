@@ -8,6 +8,7 @@ import io.enthalpa.core.fluid.HumidAir;
 public final class SteadyCooling {
     private final ChargeCooler core;
     private final ColdStream cold;
+    private final int mostRounds;
     private static final int MOST_ROUNDS = 20;
     private static final double TOLERANCE = 1e-7;
     /** Kelvin: a step not longer than this, taken by the slope known, ends within {@link #TOLERANCE}. */
@@ -18,9 +19,21 @@ public final class SteadyCooling {
     /** Kelvin by which the answer to a guess moves for each that the guess moves, small: of the last search; unknown before the first. */
     private double echo = Double.NaN;
 
+    private double unsettled;
+
     public SteadyCooling(ChargeCooler core, ColdStream cold) {
+        this(core, cold, MOST_ROUNDS);
+    }
+
+    SteadyCooling(ChargeCooler core, ColdStream cold, int mostRounds) {
         this.core = core;
         this.cold = cold;
+        this.mostRounds = mostRounds;
+    }
+
+    /** @return K by which the outlet still moved when the last search had used up its rounds; 0 when it came to its tolerance */
+    public double unsettled() {
+        return unsettled;
     }
 
     /**
@@ -28,7 +41,7 @@ public final class SteadyCooling {
      *
      * @param flow  kg/s of charge
      * @param inlet K
-     * @return K of the charge behind the core, to 1e-7
+     * @return K of the charge behind the core, to 1e-7 unless {@link #unsettled()} says otherwise
      */
     public double outletTemperature(HumidAir air, double flow, double inlet) {
         double span = inlet - cold.sinkTemperature();
@@ -36,7 +49,7 @@ public final class SteadyCooling {
         double outlet = inlet - reached * span;
         double guessBefore = Double.NaN;
         double missBefore = Double.NaN;
-        for (int i = 0; i < MOST_ROUNDS; i++) {
+        for (int i = 0; i < mostRounds; i++) {
             double miss = answerTo(outlet, air, flow, inlet, h1) - outlet;
             double slope = 1 + (miss - missBefore) / (outlet - guessBefore);
             echo = Math.abs(slope) < 0.5 ? slope : echo;
@@ -44,7 +57,8 @@ public final class SteadyCooling {
             missBefore = miss;
             double step = Double.isNaN(echo) ? miss : miss / (1 - echo);
             outlet += step;
-            if (Math.abs(step) < (Double.isNaN(echo) ? TOLERANCE : LAST_STEP)) {
+            unsettled = Math.abs(step) < (Double.isNaN(echo) ? TOLERANCE : LAST_STEP) ? 0 : Math.abs(step);
+            if (unsettled == 0) {
                 break;
             }
         }

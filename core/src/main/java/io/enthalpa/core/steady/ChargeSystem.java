@@ -143,6 +143,7 @@ public final class ChargeSystem {
                                 heats.others(k),
                                 met[k]);
                 results.add(r);
+                moved = Math.max(moved, cooling.get(k).unsettled());
                 moved = cores.get(k).hasLoop() ? Math.max(moved, Math.abs(r.coldIn() - waterIn[k])) : moved;
                 waterIn[k] = r.coldIn();
                 heat[k] = r.heat();

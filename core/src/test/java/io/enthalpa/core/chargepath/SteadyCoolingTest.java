@@ -31,6 +31,23 @@ class SteadyCoolingTest {
                 .isCloseTo(out, within(1e-6));
     }
 
+    /** The first guess, 0.7 of the way, is far off; two looks do not bring it to 1e-7. */
+    @Test
+    void searchCutShortSaysByHowMuchItStillMoved() {
+        ColdStream stream = new ColdStream(0.5, 2000, 300, 0.003);
+        SteadyCooling whole = new SteadyCooling(cooler, stream);
+        double out = whole.outletTemperature(HumidAir.DRY, 0.15, 400);
+        assertThat(whole.unsettled()).isZero();
+        SteadyCooling once = new SteadyCooling(cooler, stream, 1);
+        double after = once.outletTemperature(HumidAir.DRY, 0.15, 400);
+        assertThat(once.unsettled()).as("from 330 K").isCloseTo(Math.abs(after - 330), within(1e-9));
+        assertThat(after).isCloseTo(out, within(1.0)).isNotCloseTo(out, within(1e-5));
+        for (int i = 0; i < 5; i++) {
+            once.outletTemperature(HumidAir.DRY, 0.15, 400);
+        }
+        assertThat(once.unsettled()).as("it goes on from where it came to").isZero();
+    }
+
     /** From 400 to 330 K 10 610 W: the stream of 2000 W/K comes in at 300 + 0.003 x 10 610 = 331.83 K and stands at 334.48 in the mean; the charge at 365 K. */
     @Test
     void filmsAreTakenAtTheMeanOfEachStream() {
