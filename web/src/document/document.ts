@@ -1,5 +1,14 @@
 /* Made from the records of the build file (formats, package document). Change them there. */
 
+export const roomDocumentCrankAxisWords = ['along', 'across'] as const
+export type RoomDocumentCrankAxis = (typeof roomDocumentCrankAxisWords)[number]
+
+export const natureWords = ['trimmed edge', 'body', 'structure', 'engine part', 'turning part', 'exhaust', 'shielded exhaust', 'line', 'bonnet', 'tyre', 'keep out', 'ground'] as const
+export type Nature = (typeof natureWords)[number]
+
+export const obstacleShapeViewWords = ['front', 'side', 'above'] as const
+export type ObstacleShapeView = (typeof obstacleShapeViewWords)[number]
+
 export const blowerTypeWords = ['roots-type', 'screw', 'centrifugal', 'turbo'] as const
 export type BlowerType = (typeof blowerTypeWords)[number]
 
@@ -42,6 +51,9 @@ export type CoolingSideOnLoop = (typeof coolingSideOnLoopWords)[number]
 export const layerKindWords = ['core', 'radiator', 'condenser', 'engine radiator', 'oil cooler'] as const
 export type LayerKind = (typeof layerKindWords)[number]
 
+export const standWhatWords = ['core', 'radiator', 'tank', 'pump', 'filter', 'blower', 'throttle', 'plenum'] as const
+export type StandWhat = (typeof standWhatWords)[number]
+
 export const coolingMethodWords = ['no cooler', 'air to air', 'water and radiator', 'ice tank', 'chilled water', 'raw water', 'injection alone', 'injection on top'] as const
 export type CoolingMethod = (typeof coolingMethodWords)[number]
 
@@ -58,6 +70,7 @@ export interface BuildDocument {
   fullLoad: FullLoad
   gearing?: Gearing
   bay?: Bay
+  room?: Room
   duty: DutyDocument
   options: BuildOption[]
 }
@@ -132,6 +145,197 @@ export interface Bay {
   rolling_K: number
   /** bay settles in, s, 10 to 3600, usually 240: time constant, standing: 3-6 min; common practice, no source */
   settles_s: number
+}
+
+/** the room that every option must fit into, by the tape */
+export interface Room {
+  datum: string
+  carriers?: Carrier[]
+  obstacles?: Obstacle[]
+}
+
+/** what moves against the body, as the engine on its mounts */
+export interface Carrier {
+  name: string
+  axis: RoomDocumentCrankAxis
+  /** back, mm, -10000 to 10000, usually 0: rearward from the datum; less than 0 before it */
+  back_mm: number
+  /** right, mm, -10000 to 10000, usually 0: to the right of the datum as one sits; less than 0 to the left */
+  right_mm: number
+  /** up, mm, -10000 to 10000, usually 0: above the datum; less than 0 below it */
+  up_mm: number
+  /** rolls, °, 0 to 20, usually 3: to either side about its axis; an engine on rubber 2-4°; common practice, no source */
+  roll_deg: number
+  /** fore and aft, mm, 0 to 100, usually 4: to either side; an engine on rubber 3-5 mm; common practice, no source */
+  foreAft_mm?: number
+  /** sideways, mm, 0 to 100, usually 0: to either side */
+  sideways_mm?: number
+  /** lifts, mm, 0 to 200, usually 5: up and down; an engine on rubber about 5 mm; common practice, no source */
+  lift_mm?: number
+  id?: string
+}
+
+/** a box by its six sides */
+export interface BoxObstacle {
+  kind: 'box'
+  name: string
+  nature: Nature
+  carrier?: string
+  /** gap asked, mm, 0 to 500, usually 8: empty for the usual of what it is */
+  gap_mm?: number
+  move?: Moving
+  /** front face, mm, -10000 to 10000, usually 0: from the datum; the tape's own figure */
+  front_mm: number
+  /** rear face, mm, -10000 to 10000, usually 100: from the datum; the tape's own figure */
+  rear_mm: number
+  /** left side, mm, -10000 to 10000, usually -50: from the datum; the tape's own figure */
+  left_mm: number
+  /** right side, mm, -10000 to 10000, usually 50: from the datum; the tape's own figure */
+  right_mm: number
+  /** underside, mm, -10000 to 10000, usually -50: from the datum; the tape's own figure */
+  bottom_mm: number
+  /** top, mm, -10000 to 10000, usually 50: from the datum; the tape's own figure */
+  top_mm: number
+  /** turned, °, -180 to 180, usually 0: clockwise seen from above */
+  turned_deg?: number
+  /** tipped, °, -180 to 180, usually 0: its top rearwards */
+  tipped_deg?: number
+  /** leaned, °, -180 to 180, usually 0: its top to the right */
+  leaned_deg?: number
+  id?: string
+}
+
+/** what it costs to move it out of the way */
+export interface Moving {
+  /** hours to move it, 0 to 500, usually 1: of work, there and back */
+  hours: number
+  /** parts to move it, 0 to 1000000, usually 0: in your currency */
+  price?: number
+  words?: string
+}
+
+/** a cylinder or a cone by the middles of its ends */
+export interface RoundObstacle {
+  kind: 'cylinder'
+  name: string
+  nature: Nature
+  carrier?: string
+  /** gap asked, mm, 0 to 500, usually 8: empty for the usual of what it is */
+  gap_mm?: number
+  move?: Moving
+  /** back, mm, -10000 to 10000, usually 0: rearward from the datum; less than 0 before it */
+  back_mm: number
+  /** right, mm, -10000 to 10000, usually 0: to the right of the datum as one sits; less than 0 to the left */
+  right_mm: number
+  /** up, mm, -10000 to 10000, usually 0: above the datum; less than 0 below it */
+  up_mm: number
+  /** diameter, mm, 1 to 5000, usually 60: outside, over all that stands out of it */
+  diameter_mm: number
+  /** other end, back, mm, -10000 to 10000, usually 100: from the datum; the tape's own figure */
+  toBack_mm: number
+  /** other end, right, mm, -10000 to 10000, usually 0: from the datum; the tape's own figure */
+  toRight_mm: number
+  /** other end, up, mm, -10000 to 10000, usually 0: from the datum; the tape's own figure */
+  toUp_mm: number
+  /** diameter there, mm, 0 to 5000, usually 60: of a cone; empty for a cylinder */
+  toDiameter_mm?: number
+  id?: string
+}
+
+/** a ball */
+export interface BallObstacle {
+  kind: 'ball'
+  name: string
+  nature: Nature
+  carrier?: string
+  /** gap asked, mm, 0 to 500, usually 8: empty for the usual of what it is */
+  gap_mm?: number
+  move?: Moving
+  /** back, mm, -10000 to 10000, usually 0: rearward from the datum; less than 0 before it */
+  back_mm: number
+  /** right, mm, -10000 to 10000, usually 0: to the right of the datum as one sits; less than 0 to the left */
+  right_mm: number
+  /** up, mm, -10000 to 10000, usually 0: above the datum; less than 0 below it */
+  up_mm: number
+  /** diameter, mm, 1 to 5000, usually 60: outside, over all that stands out of it */
+  diameter_mm: number
+  id?: string
+}
+
+/** a hose, cable or line, straight from point to point */
+export interface TubeObstacle {
+  kind: 'tube'
+  name: string
+  nature: Nature
+  carrier?: string
+  /** gap asked, mm, 0 to 500, usually 8: empty for the usual of what it is */
+  gap_mm?: number
+  move?: Moving
+  /** diameter, mm, 1 to 5000, usually 60: outside, over all that stands out of it */
+  diameter_mm: number
+  points: Point[]
+  id?: string
+}
+
+/** a point of a hose, cable or line */
+export interface Point {
+  /** back, mm, -10000 to 10000, usually 0: rearward from the datum; less than 0 before it */
+  back_mm: number
+  /** right, mm, -10000 to 10000, usually 0: to the right of the datum as one sits; less than 0 to the left */
+  right_mm: number
+  /** up, mm, -10000 to 10000, usually 0: above the datum; less than 0 below it */
+  up_mm: number
+  id?: string
+}
+
+/** all above or below a plane: bonnet, under-tray, ground */
+export interface PlaneObstacle {
+  kind: 'plane'
+  name: string
+  nature: Nature
+  carrier?: string
+  /** gap asked, mm, 0 to 500, usually 8: empty for the usual of what it is */
+  gap_mm?: number
+  move?: Moving
+  /** back, mm, -10000 to 10000, usually 0: rearward from the datum; less than 0 before it */
+  back_mm: number
+  /** right, mm, -10000 to 10000, usually 0: to the right of the datum as one sits; less than 0 to the left */
+  right_mm: number
+  /** up, mm, -10000 to 10000, usually 0: above the datum; less than 0 below it */
+  up_mm: number
+  /** falls forwards, °, -80 to 80, usually 0: less than 0 rearwards */
+  falls_deg?: number
+  /** falls to the right, °, -80 to 80, usually 0: less than 0 to the left */
+  leans_deg?: number
+  above: boolean
+  id?: string
+}
+
+/** what is alike all along one direction, by its outline */
+export interface PrismObstacle {
+  kind: 'prism'
+  name: string
+  nature: Nature
+  carrier?: string
+  /** gap asked, mm, 0 to 500, usually 8: empty for the usual of what it is */
+  gap_mm?: number
+  move?: Moving
+  seen: ObstacleShapeView
+  /** from, mm, -10000 to 10000, usually 0: along the line of sight: seen from the front its front face, from the side its left one, from above its underside */
+  from_mm: number
+  /** to, mm, -10000 to 10000, usually 100: the other face */
+  to_mm: number
+  outline: Corner[]
+  id?: string
+}
+
+/** a corner of a drawn outline */
+export interface Corner {
+  /** corner, across, mm, -10000 to 10000, usually 0: seen from the front and from above to the right as one sits, from the side rearward */
+  across_mm: number
+  /** corner, up, mm, -10000 to 10000, usually 0: seen from above it is rearward */
+  up_mm: number
+  id?: string
 }
 
 /** the job, as rows or as pieces */
@@ -225,6 +429,7 @@ export interface BuildOption {
   boost_kPa: number
   path: Piece[]
   airWays?: AirWay[]
+  stands?: Stand[]
 }
 
 /** filter and intake in front of the blower */
@@ -902,6 +1107,37 @@ export interface Exit {
   pressure_pct: number
 }
 
+/** where a body of the option stands in the room */
+export interface Stand {
+  of: string
+  what: StandWhat
+  /** back, mm, -10000 to 10000, usually 0: rearward from the datum; less than 0 before it */
+  back_mm: number
+  /** right, mm, -10000 to 10000, usually 0: to the right of the datum as one sits; less than 0 to the left */
+  right_mm: number
+  /** up, mm, -10000 to 10000, usually 0: above the datum; less than 0 below it */
+  up_mm: number
+  /** turned, °, -180 to 180, usually 0: clockwise seen from above */
+  turned_deg?: number
+  /** tipped, °, -180 to 180, usually 0: its top rearwards */
+  tipped_deg?: number
+  /** leaned, °, -180 to 180, usually 0: its top to the right */
+  leaned_deg?: number
+  carrier?: string
+  size?: BodySize
+  id?: string
+}
+
+/** the size of a body that the charge line does not need to know */
+export interface BodySize {
+  /** deep, mm, 5 to 3000, usually 100: front to rear, before it is turned */
+  deep_mm: number
+  /** wide, mm, 5 to 3000, usually 100: left to right, before it is turned */
+  wide_mm: number
+  /** high, mm, 5 to 3000, usually 100: before it is turned */
+  high_mm: number
+}
+
 /** what a new build is made from */
 export interface NewJobDocument {
   /** displacement, L, 0.05 to 60, usually 2: the engine's data plate */
@@ -917,6 +1153,8 @@ export interface NewJobDocument {
   duty: string
 }
 
+export type Obstacle = BoxObstacle | RoundObstacle | BallObstacle | TubeObstacle | PlaneObstacle | PrismObstacle
+
 export type DutyPiece = DrivenPiece | BrakePiece | ClimbPiece | WaitPiece | RepeatPiece
 
 export type Piece = FilterPiece | BlowerPiece | PipePiece | ReducerPiece | JointPiece | ThrottlePiece | CorePiece | InjectionPiece | PairPiece | PlenumPiece
@@ -931,6 +1169,11 @@ export const usual = {
   'fullLoad': { engineSpeed_rpm: 5000, roadSpeed_km_h: 100 },
   'gearing': { tyre_mm: 1950, finalDrive: 3.9, ratios: 1, changeUp_rpm: 6200, idle_rpm: 850 },
   'bay': { standing_K: 45, rolling_K: 14, settles_s: 240 },
+  'room/place': { back_mm: 0, right_mm: 0, up_mm: 0, turned_deg: 0, tipped_deg: 0, leaned_deg: 0 },
+  'room/carrier': { roll_deg: 3, foreAft_mm: 4, sideways_mm: 0, lift_mm: 5 },
+  'room/obstacle': { gap_mm: 8, front_mm: 0, rear_mm: 100, left_mm: -50, right_mm: 50, bottom_mm: -50, top_mm: 50, diameter_mm: 60, toBack_mm: 100, toRight_mm: 0, toUp_mm: 0, toDiameter_mm: 60, falls_deg: 0, leans_deg: 0, from_mm: 0, to_mm: 100 },
+  'room/move': { hours: 1, price: 0 },
+  'room/corner': { across_mm: 0, up_mm: 0 },
   'duty': { startAbove_K: 10, repeats: 1, wait_s: 0 },
   'duty/pieces': { time_s: 20, roadSpeed_km_h: 100, engineSpeed_rpm: 4000, boost_kPa: 100, length_m: 5000, times: 2 },
   'duty/rows': { time_s: 0, engineSpeed_rpm: 3000, boost_kPa: 100, roadSpeed_km_h: 60 },
@@ -975,6 +1218,7 @@ export const usual = {
   'airWay/fan': { offAbove_km_h: 60 },
   'airWay/fan/curve': { flow_m3_h: 2200, pressure_Pa: 200 },
   'airWay/exit': { area_cm2: 1200, pressure_pct: -10 },
+  'stand/size': { deep_mm: 100, wide_mm: 100, high_mm: 100 },
 }
 
 /** What a blower of each type is called, and the efficiency a well-matched one shows, by default and from to. */

@@ -20,6 +20,8 @@ class PackageOrderTest {
             "fault",
             "source",
             "quantity",
+            "space",
+            "room",
             "fluid",
             "loss",
             "exchanger",
@@ -35,6 +37,7 @@ class PackageOrderTest {
             "endurance",
             "verdict",
             "build",
+            "fit",
             "sizing",
             "explain",
             "trial");

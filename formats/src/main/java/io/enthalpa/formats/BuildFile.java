@@ -20,7 +20,7 @@ public final class BuildFile {
     /** Value of {@code format} in every build file. */
     public static final String FORMAT = "enthalpa-build";
     /** The version written, and the latest one read. */
-    public static final int VERSION = 5;
+    public static final int VERSION = 6;
     /** Largest file read, in characters. */
     public static final int LARGEST = 4_000_000;
 

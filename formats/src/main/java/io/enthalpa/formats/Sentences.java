@@ -1,6 +1,7 @@
 package io.enthalpa.formats;
 
 import io.enthalpa.core.explain.Finding;
+import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.notes.Note;
 import io.enthalpa.core.quantity.Figure;
 import io.enthalpa.core.quantity.Quantity;
@@ -21,7 +22,7 @@ import tools.jackson.databind.json.JsonMapper;
 /**
  * Words what was found of a run, and what is worth knowing of a steady answer. The sentences stand once, in {@code sentences.json}, and are worded here for the command line and by the page in
  * the reader's units. In a sentence {@code {worst C 0}} is a temperature with no digit after the point, {@code {share pct 0}} a share, {@code {at clock}}
- * a time as on a stopwatch, {@code {over span}} a time in words, {@code {water mass}} a mass, {@code {boost kPa 1}} and others a number in that unit, {@code {mach num 2}} one without, {@code {of}} the name of what it is about, {@code {runs}} a plain number, {@code {short?...}} words
+ * a time as on a stopwatch, {@code {over span}} a time in words, {@code {water mass}} a mass, {@code {boost kPa 1}} and others a number in that unit, {@code {mach num 2}} one without, {@code {of}} the name of what it is about, {@code {to}} of what is across a gap from it, {@code {runs}} a plain number, {@code {short?...}} words
  * that stand there when it is so, {@code {sink=a/b/c}} one of several by number.
  */
 public final class Sentences {
@@ -58,19 +59,28 @@ public final class Sentences {
 
     /** @return the sentence in metric units */
     public static String of(Finding finding) {
-        return of(finding.kind().name(), finding.figures(), "");
+        return of(finding.kind().name(), finding.figures(), "", "");
+    }
+
+    /** @return the sentence in metric units */
+    public static String of(FitFinding finding) {
+        return of(finding.kind().name(), finding.figures(), finding.of(), finding.to());
     }
 
     /** @return the sentence in metric units */
     public static String of(Note note) {
-        return of(note.kind().name(), note.figures(), note.of());
+        return of(note.kind().name(), note.figures(), note.of(), "");
     }
 
-    private static String of(String kind, List<Figure> figures, String of) {
+    private static String of(String kind, List<Figure> figures, String of, String to) {
         Map<String, Double> values = told(figures);
         return PLACE.matcher(ALL.get(kind))
                 .replaceAll(place -> Matcher.quoteReplacement(
-                        place.group(1).equals("of") ? of : word(place, values.get(place.group(1)))));
+                        switch (place.group(1)) {
+                            case "of" -> of;
+                            case "to" -> to;
+                            default -> word(place, values.get(place.group(1)));
+                        }));
     }
 
     /** @return by their names, in the units that they are told in: °C, percent, seconds, kilograms, kPa, mm and so on */

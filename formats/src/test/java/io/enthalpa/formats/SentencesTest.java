@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import io.enthalpa.core.explain.Finding;
 import io.enthalpa.core.explain.Finding.Kind;
+import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.notes.Note;
 import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.quantity.Figure;
@@ -32,7 +33,8 @@ class SentencesTest {
     void everyFindingHasItsSentence() {
         assertThat(Sentences.all().keySet())
                 .containsExactlyInAnyOrderElementsOf(
-                        Stream.concat(Arrays.stream(Kind.values()), Arrays.stream(Note.Kind.values()))
+                        Stream.of(Kind.values(), Note.Kind.values(), FitFinding.Kind.values())
+                                .flatMap(Arrays::stream)
                                 .map(Enum::name)
                                 .toList());
     }

@@ -9,6 +9,7 @@ import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.fluid.Atmosphere;
 import io.enthalpa.core.place.Subject;
+import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.verdict.Targets;
 import java.util.List;
 import java.util.Optional;
@@ -26,6 +27,7 @@ import java.util.OptionalDouble;
  * @param duty     that all options run
  * @param gearing  from road speed to engine speed; empty where it is not known
  * @param bay      the air round pipes, plenum and hoses; empty where it is not counted
+ * @param room     that the options must fit into; empty where it was not measured
  * @param options  at least one, letters distinct
  */
 public record Build(
@@ -38,7 +40,22 @@ public record Build(
         Duty duty,
         Optional<Gearing> gearing,
         Optional<BaySpec> bay,
+        Optional<RoomSpec> room,
         List<BuildOption> options) {
+    /** Without a room. */
+    public Build(
+            String name,
+            String summary,
+            EngineSpec engine,
+            Climate climate,
+            Targets targets,
+            FullLoad fullLoad,
+            Duty duty,
+            Optional<Gearing> gearing,
+            Optional<BaySpec> bay,
+            List<BuildOption> options) {
+        this(name, summary, engine, climate, targets, fullLoad, duty, gearing, bay, Optional.empty(), options);
+    }
 
     /**
      * @param temperature K
@@ -109,7 +126,7 @@ public record Build(
 
     /** @return the same job with other options */
     public Build withOptions(List<BuildOption> others) {
-        return new Build(name, summary, engine, climate, targets, fullLoad, duty, gearing, bay, others);
+        return new Build(name, summary, engine, climate, targets, fullLoad, duty, gearing, bay, room, others);
     }
 
     private static String rpm(double speed) {

@@ -4,6 +4,7 @@ import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.coolingair.AirWaySpec;
+import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,18 +18,40 @@ import java.util.function.UnaryOperator;
  * @param boost  Pa above ambient, asked for at full load
  * @param path   from filter to plenum
  * @param airWays through which cooling air comes; what stands in none takes its own share of road speed
+ * @param stands  where its bodies stand in the room; what has none is not counted there
  */
-public record BuildOption(String letter, String name, double boost, List<PathElement> path, List<AirWaySpec> airWays) {
+public record BuildOption(
+        String letter,
+        String name,
+        double boost,
+        List<PathElement> path,
+        List<AirWaySpec> airWays,
+        List<Stand> stands) {
     public BuildOption {
         path = List.copyOf(path);
         airWays = List.copyOf(airWays);
+        stands = List.copyOf(stands);
+    }
+
+    /** With nothing placed in a room. */
+    public BuildOption(String letter, String name, double boost, List<PathElement> path, List<AirWaySpec> airWays) {
+        this(letter, name, boost, path, airWays, List.of());
+    }
+
+    public BuildOption withStands(List<Stand> others) {
+        return new BuildOption(letter, name, boost, path, airWays, others);
     }
 
     /** @return with one piece changed, as it is now */
     @SuppressWarnings("unchecked")
     public <P extends PathElement> BuildOption with(Pieces.Placed<P> placed, UnaryOperator<P> change) {
         return new BuildOption(
-                letter, name, boost, Pieces.with(placed.spot(), path, piece -> change.apply((P) piece)), airWays);
+                letter,
+                name,
+                boost,
+                Pieces.with(placed.spot(), path, piece -> change.apply((P) piece)),
+                airWays,
+                stands);
     }
 
     /** @param core cooled by water @return with its loop changed */
@@ -42,7 +65,7 @@ public record BuildOption(String letter, String name, double boost, List<PathEle
     public BuildOption withWay(int way, UnaryOperator<AirWaySpec> change) {
         List<AirWaySpec> ways = new ArrayList<>(airWays);
         ways.set(way, change.apply(ways.get(way)));
-        return new BuildOption(letter, name, boost, path, ways);
+        return new BuildOption(letter, name, boost, path, ways, stands);
     }
 
     /** @return whether a way of the air brings what meets a core, or its radiator */

@@ -169,7 +169,8 @@ public final class MethodSizing {
                                 from.name() + ", " + method.title(),
                                 from.boost(),
                                 sprayed(from.path(), q),
-                                from.airWays()));
+                                from.airWays(),
+                                from.stands()));
         };
     }
 
@@ -261,7 +262,7 @@ public final class MethodSizing {
                 ways.add(way.withLayers(layers));
             }
         }
-        return new BuildOption(from.letter(), named(name), from.boost(), path, ways);
+        return new BuildOption(from.letter(), named(name), from.boost(), path, ways, from.stands());
     }
 
     private Optional<Layer> instead(Layer layer, List<PathElement> path) {

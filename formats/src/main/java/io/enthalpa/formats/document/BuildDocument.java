@@ -19,6 +19,7 @@ import io.enthalpa.core.verdict.Targets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -43,6 +44,7 @@ public record BuildDocument(
         @Called("") FullLoad fullLoad,
         @Called("") @Nullable GearingDocument gearing,
         @Called("") @Nullable Bay bay,
+        @Called("room") @Nullable RoomDocument room,
         @Called("duty") DutyDocument duty,
         @Called(value = "option", most = 26) List<BuildOptionDocument> options) {
 
@@ -63,8 +65,9 @@ public record BuildDocument(
     private Build core() {
         Optional<Gearing> gears = Optional.ofNullable(gearing).map(GearingDocument::core);
         List<BuildOption> all = new ArrayList<>();
+        Set<String> carriers = room == null ? Set.of(RoomDocument.BODY) : room.carrierNames();
         for (int i = 0; i < options.size(); i++) {
-            all.add(options.get(i).core(Place.ROOT.to("options", i, options.get(i))));
+            all.add(options.get(i).core(Place.ROOT.to("options", i, options.get(i)), carriers));
         }
         Build build = new Build(
                 name,
@@ -76,6 +79,7 @@ public record BuildDocument(
                 duty.core(Place.ROOT.to("duty"), gears),
                 gears,
                 Optional.ofNullable(bay).map(b -> b.core(Place.ROOT.to("bay"))),
+                Optional.ofNullable(room).map(r -> r.core(Place.ROOT.to("room"))),
                 all);
         if (all.isEmpty()) {
             throw Place.malformed("/options", "options", "an empty list", "at least one option");
@@ -96,6 +100,7 @@ public record BuildDocument(
                 new FullLoad(RPM.of(b.fullLoad().speed()), KM_H.of(b.fullLoad().roadSpeed())),
                 b.gearing().map(GearingDocument::of).orElse(null),
                 b.bay().map(Bay::of).orElse(null),
+                b.room().map(RoomDocument::of).orElse(null),
                 DutyDocument.of(b.duty()),
                 b.options().stream().map(BuildOptionDocument::of).toList()));
     }

@@ -4,8 +4,10 @@ import static io.enthalpa.formats.document.Suffix.KPA;
 
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.coolingair.AirWaySpec;
+import io.enthalpa.core.room.Stand;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 @Part(value = "option", says = "one way of doing the job")
@@ -25,8 +27,12 @@ record BuildOptionDocument(
         List<Piece> path,
 
         @Called(value = "way of the air", alone = true, most = AirWay.MOST) @Nullable
-        List<AirWay> airWays) {
-    BuildOption core(Place at) {
+        List<AirWay> airWays,
+
+        @Called(value = "place in the room", alone = true, most = 200) @Nullable
+        List<StandDocument> stands) {
+    /** @param carriers that the room has */
+    BuildOption core(Place at, Set<String> carriers) {
         if (!letter.matches("[A-Z]")) {
             throw Place.malformed(
                     at.pointer() + "/letter", "option letter", "\"" + letter + "\"", "one capital letter A to Z");
@@ -35,7 +41,13 @@ record BuildOptionDocument(
         for (int i = 0; airWays != null && i < airWays.size(); i++) {
             ways.add(airWays.get(i).core(at.to("airWays", i, airWays.get(i))));
         }
-        return new BuildOption(letter, name, KPA.si(boost_kPa), Piece.path(path, at), ways);
+        List<Stand> standing = new ArrayList<>();
+        for (int i = 0; stands != null && i < stands.size(); i++) {
+            Place there = at.to("stands", i, stands.get(i));
+            RoomDocument.checkCarrier(stands.get(i).carrier(), carriers, there);
+            standing.add(stands.get(i).core(there));
+        }
+        return new BuildOption(letter, name, KPA.si(boost_kPa), Piece.path(path, at), ways, standing);
     }
 
     static BuildOptionDocument of(BuildOption o) {
@@ -46,6 +58,9 @@ record BuildOptionDocument(
                 Piece.of(o.path()),
                 o.airWays().isEmpty()
                         ? null
-                        : o.airWays().stream().map(AirWay::of).toList());
+                        : o.airWays().stream().map(AirWay::of).toList(),
+                o.stands().isEmpty()
+                        ? null
+                        : o.stands().stream().map(StandDocument::of).toList());
     }
 }

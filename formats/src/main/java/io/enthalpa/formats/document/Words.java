@@ -11,6 +11,9 @@ import io.enthalpa.core.exchanger.FinnedBlock.Construction;
 import io.enthalpa.core.exchanger.PortSide;
 import io.enthalpa.core.loss.FittingLoss;
 import io.enthalpa.core.loss.PipeMaterial;
+import io.enthalpa.core.room.Nature;
+import io.enthalpa.core.room.ObstacleShape;
+import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.sizing.CoolingMethod;
 import io.enthalpa.core.waterloop.CorePorts;
 import io.enthalpa.core.waterloop.IceSpec;
@@ -59,6 +62,23 @@ final class Words {
                 CoolingMethod.class,
                 Arrays.stream(CoolingMethod.values()).map(CoolingMethod::title).toArray(String[]::new));
         words(IceSpec.Stir.class, "still", "returned over the ice", "sprayed");
+        words(
+                Nature.class,
+                "trimmed edge",
+                "body",
+                "structure",
+                "engine part",
+                "turning part",
+                "exhaust",
+                "shielded exhaust",
+                "line",
+                "bonnet",
+                "tyre",
+                "keep out",
+                "ground");
+        words(ObstacleShape.View.class, "front", "side", "above");
+        words(RoomDocument.CrankAxis.class, "along", "across");
+        words(Stand.What.class, "core", "radiator", "tank", "pump", "filter", "blower", "throttle", "plenum");
         words(Layer.Kind.class, "core", "radiator", "condenser", "engine radiator", "oil cooler");
     }
 

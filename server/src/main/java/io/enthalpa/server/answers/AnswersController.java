@@ -60,11 +60,12 @@ class AnswersController {
         DUTY
     }
 
-    /** An option's two answers, or why there are none. */
+    /** An option's answers, fit beside its line, or why there are none. */
     record OptionAnswer(
             String option,
             @Nullable SteadyView steady,
             @Nullable SoakView soak,
+            @Nullable FitView fit,
             @Nullable FaultView fault) {}
 
     record PreviewAnswer(List<OptionAnswer> answers) {}
@@ -102,14 +103,17 @@ class AnswersController {
     }
 
     private static OptionAnswer answer(Build build, String letter, @Nullable Part part) {
+        // Whether it fits does not hang on whether the air comes through.
+        FitView fit = part == Part.DUTY ? null : Answers.fit(build, letter);
         try {
             return new OptionAnswer(
                     letter,
                     part == Part.DUTY ? null : Answers.steady(build, letter),
                     part == Part.LINE ? null : Answers.soak(build, letter),
+                    fit,
                     null);
         } catch (EnthalpaFault fault) {
-            return new OptionAnswer(letter, null, null, FaultView.of(fault));
+            return new OptionAnswer(letter, null, null, fit, FaultView.of(fault));
         }
     }
 

@@ -1,0 +1,149 @@
+package io.enthalpa.core.fit;
+
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.room.AskedGap;
+import io.enthalpa.core.room.Nature;
+import io.enthalpa.core.room.Obstacle;
+import io.enthalpa.core.room.RoomSpec;
+import io.enthalpa.core.room.Stand;
+import io.enthalpa.core.space.Gap;
+import io.enthalpa.core.space.Gaps;
+import io.enthalpa.core.space.Motion;
+import io.enthalpa.core.space.Solid;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.function.Predicate;
+
+/**
+ * Every body of an option against the room and against every other body.
+ *
+ * @param bodies    those that have a place
+ * @param unplaced  what could have one
+ * @param gone      places of what is not in the option any more
+ * @param gaps      those nearer than {@link #HORIZON}, what is missing most first
+ */
+public record Fit(List<Body> bodies, List<Stand> unplaced, List<Stand> gone, List<GapRow> gaps) {
+    /** m: nobody asks for what is farther off. */
+    static final double HORIZON = 0.25;
+
+    public static Fit of(BuildOption option, RoomSpec room) {
+        return of(option, room, room.obstacles().stream().map(Obstacle::solid).toList());
+    }
+
+    /** @param solids of the room's obstacles, where they are known already */
+    public static Fit of(BuildOption option, RoomSpec room, List<Solid> solids) {
+        List<Body> bodies = Bodies.of(option);
+        List<GapRow> rows = new ArrayList<>();
+        for (int i = 0; i < bodies.size(); i++) {
+            for (int k = 0; k < solids.size(); k++) {
+                toObstacle(i, bodies.get(i), k, room, solids.get(k)).ifPresent(rows::add);
+            }
+            for (int j = i + 1; j < bodies.size(); j++) {
+                toBody(i, bodies.get(i), j, bodies.get(j), room).ifPresent(rows::add);
+            }
+        }
+        rows.sort(Comparator.comparingDouble(row -> -row.missing()));
+        return new Fit(bodies, Bodies.without(option), Bodies.gone(option), List.copyOf(rows));
+    }
+
+    private static Optional<GapRow> toObstacle(int i, Body body, int k, RoomSpec room, Solid solid) {
+        Obstacle obstacle = room.obstacles().get(k);
+        AskedGap asked = AskedGap.from(obstacle, body.stand().carrier());
+        return row(
+                i,
+                body,
+                solid,
+                obstacle.carrier(),
+                room,
+                asked,
+                OptionalInt.of(k),
+                OptionalInt.empty(),
+                obstacle.name());
+    }
+
+    private static Optional<GapRow> toBody(int i, Body body, int j, Body other, RoomSpec room) {
+        AskedGap asked = AskedGap.between(body.stand().carrier(), other.stand().carrier());
+        return row(
+                i,
+                body,
+                other.solid(),
+                other.stand().carrier(),
+                room,
+                asked,
+                OptionalInt.empty(),
+                OptionalInt.of(j),
+                other.name());
+    }
+
+    private static Optional<GapRow> row(
+            int i,
+            Body body,
+            Solid against,
+            String carrier,
+            RoomSpec room,
+            AskedGap asked,
+            OptionalInt obstacle,
+            OptionalInt other,
+            String name) {
+        Optional<Gap> still = Gaps.between(body.solid(), against, HORIZON);
+        if (still.isEmpty()) {
+            return Optional.empty();
+        }
+        Gap gap = still.get();
+        return Optional.of(new GapRow(
+                i,
+                body.solid().elements().get(gap.elementA()),
+                obstacle,
+                other,
+                name,
+                against.elements().get(gap.elementB()),
+                gap.value(),
+                moved(body, against, carrier, room),
+                asked,
+                gap.apart().onA(),
+                gap.apart().onB()));
+    }
+
+    private static OptionalDouble moved(Body body, Solid against, String carrier, RoomSpec room) {
+        if (carrier.equals(body.stand().carrier())) {
+            return OptionalDouble.empty();
+        }
+        Motion own = room.motion(body.stand().carrier());
+        Motion others = room.motion(carrier);
+        return Gaps.moved(body.solid(), own, against, others, 2 * HORIZON)
+                .map(g -> OptionalDouble.of(g.value()))
+                .orElse(OptionalDouble.empty());
+    }
+
+    /** @return whether all gaps are as asked */
+    public boolean fits() {
+        return gaps.stream().noneMatch(GapRow::isShort);
+    }
+
+    /** What is asked at the end, with the bonnet shut, the wheels at full lock, the engine rocking. */
+    public enum Trial {
+        BONNET_SHUT,
+        FULL_LOCK,
+        ENGINE_ROCKING
+    }
+
+    /** @return the gap that decides it, the worst of those it looks at; empty when there is none to look at */
+    public Optional<GapRow> decides(Trial trial, RoomSpec room) {
+        Predicate<GapRow> of = switch (trial) {
+            case BONNET_SHUT -> row -> nature(row, room) == Nature.BONNET;
+            case FULL_LOCK -> row -> nature(row, room) == Nature.TYRE;
+            case ENGINE_ROCKING -> row -> row.moved().isPresent();
+        };
+        return gaps.stream().filter(of).max(Comparator.comparingDouble(GapRow::missing));
+    }
+
+    private static Nature nature(GapRow row, RoomSpec room) {
+        return row.obstacle().isEmpty()
+                ? Nature.BODY
+                : room.obstacles().get(row.obstacle().getAsInt()).nature();
+    }
+}

@@ -1,0 +1,96 @@
+package io.enthalpa.core.fit;
+
+import io.enthalpa.core.quantity.Figure;
+import io.enthalpa.core.quantity.Quantity;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What is found of an option in its room.
+ *
+ * @param kind    of the finding
+ * @param of      the body and its element that it is about; empty where it is about none
+ * @param to      what is on the other side
+ * @param figures by name
+ */
+public record FitFinding(Kind kind, String of, String to, List<Figure> figures) {
+    /** What can be found. */
+    public enum Kind {
+        FIT_NOTHING_PLACED,
+        FIT_ALONE,
+        FIT_FITS,
+        FIT_SHORT,
+        FIT_SHORT_MOVED,
+        FIT_INSIDE,
+        FIT_STRIKES,
+        FIT_MORE_SHORT
+    }
+
+    /** @return what is said of it, the verdict first */
+    public static List<FitFinding> of(Fit fit) {
+        if (fit.bodies().isEmpty()) {
+            return List.of(new FitFinding(Kind.FIT_NOTHING_PLACED, "", "", List.of()));
+        }
+        if (fit.gaps().isEmpty()) {
+            return List.of(new FitFinding(Kind.FIT_ALONE, "", "", List.of()));
+        }
+        List<FitFinding> found = new ArrayList<>();
+        GapRow worst = fit.gaps().get(0);
+        found.add(verdict(fit, worst));
+        long more = fit.gaps().stream().filter(GapRow::isShort).count() - 1;
+        if (more > 0) {
+            found.add(new FitFinding(Kind.FIT_MORE_SHORT, "", "", List.of(Figure.plain("more", more))));
+        }
+        return found;
+    }
+
+    private static FitFinding verdict(Fit fit, GapRow row) {
+        if (!row.isShort()) {
+            return finding(
+                    Kind.FIT_FITS,
+                    fit,
+                    row,
+                    "spare",
+                    -row.missing(),
+                    row.asked().still());
+        }
+        if (row.still() < 0) {
+            return finding(
+                    Kind.FIT_INSIDE,
+                    fit,
+                    row,
+                    "depth",
+                    -row.still(),
+                    row.asked().still());
+        }
+        boolean standing = row.asked().still() - row.still() >= row.missing();
+        if (standing) {
+            return finding(
+                    Kind.FIT_SHORT, fit, row, "gap", row.still(), row.asked().still());
+        }
+        double moved = row.moved().orElseThrow();
+        return moved < 0
+                ? finding(
+                        Kind.FIT_STRIKES, fit, row, "depth", -moved, row.asked().moved())
+                : finding(
+                        Kind.FIT_SHORT_MOVED,
+                        fit,
+                        row,
+                        "gap",
+                        moved,
+                        row.asked().moved());
+    }
+
+    private static FitFinding finding(Kind kind, Fit fit, GapRow row, String name, double value, double asked) {
+        return new FitFinding(
+                kind,
+                named(row.element(), fit.bodies().get(row.body()).name()),
+                named(row.against(), row.name()),
+                List.of(new Figure(name, value, Quantity.LENGTH), new Figure("asked", asked, Quantity.LENGTH)));
+    }
+
+    /** @return "the inlet tank of front core"; of what is one piece its name alone */
+    public static String named(String element, String name) {
+        return element.equals(name) ? name : "the " + element + " of " + name;
+    }
+}

@@ -1,0 +1,55 @@
+package io.enthalpa.core.room;
+
+import io.enthalpa.core.space.Pose;
+import java.util.Optional;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+
+/**
+ * Where a body of an option stands: its middle, then its turns, of a core the middle of its finned block.
+ *
+ * @param of      name of the piece, of a radiator, tank or pump the name of the core whose loop it is on
+ * @param what    of it
+ * @param turned  rad, clockwise seen from above
+ * @param tipped  rad, its top rearwards
+ * @param leaned  rad, its top to the right
+ * @param carrier by name
+ * @param size    m, where the build does not tell it otherwise; empty for the usual
+ */
+public record Stand(
+        String of,
+        What what,
+        Vector3D middle,
+        double turned,
+        double tipped,
+        double leaned,
+        String carrier,
+        Optional<Size> size) {
+    /** What of a piece it is. */
+    public enum What {
+        CORE,
+        RADIATOR,
+        TANK,
+        PUMP,
+        FILTER,
+        BLOWER,
+        THROTTLE,
+        PLENUM
+    }
+
+    /** m along its own axes before it is turned. */
+    public record Size(double deep, double wide, double high) {}
+
+    public Pose pose() {
+        return Pose.of(middle, turned, tipped, leaned);
+    }
+
+    /** @return the same a little way off, m */
+    public Stand shifted(double back, double right, double up) {
+        return at(middle.add(new Vector3D(back, right, up)));
+    }
+
+    /** @return the same elsewhere */
+    public Stand at(Vector3D other) {
+        return new Stand(of, what, other, turned, tipped, leaned, carrier, size);
+    }
+}

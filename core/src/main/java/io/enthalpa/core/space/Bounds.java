@@ -1,0 +1,63 @@
+package io.enthalpa.core.space;
+
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+
+/** The box along the room's axes that holds something, m. */
+public record Bounds(double minX, double minY, double minZ, double maxX, double maxY, double maxZ) {
+    public Bounds with(Bounds o) {
+        return new Bounds(
+                Math.min(minX, o.minX),
+                Math.min(minY, o.minY),
+                Math.min(minZ, o.minZ),
+                Math.max(maxX, o.maxX),
+                Math.max(maxY, o.maxY),
+                Math.max(maxZ, o.maxZ));
+    }
+
+    public Bounds grown(double by) {
+        return new Bounds(minX - by, minY - by, minZ - by, maxX + by, maxY + by, maxZ + by);
+    }
+
+    /**
+     * How far two boxes are apart, or, less than 0, how far they lie over one another along the axis on which that is least. What two convex
+     * shapes inside them keep is never less, as a gap counts.
+     */
+    public double gap(Bounds o) {
+        double x = Math.max(minX - o.maxX, o.minX - maxX);
+        double y = Math.max(minY - o.maxY, o.minY - maxY);
+        double z = Math.max(minZ - o.maxZ, o.minZ - maxZ);
+        if (x <= 0 && y <= 0 && z <= 0) {
+            return Math.max(x, Math.max(y, z));
+        }
+        double px = Math.max(x, 0);
+        double py = Math.max(y, 0);
+        double pz = Math.max(z, 0);
+        return Math.sqrt(px * px + py * py + pz * pz);
+    }
+
+    public Vector3D middle() {
+        return new Vector3D((minX + maxX) / 2, (minY + maxY) / 2, (minZ + maxZ) / 2);
+    }
+
+    /** @return m, from corner to corner */
+    public double diagonal() {
+        return Math.sqrt(square(maxX - minX) + square(maxY - minY) + square(maxZ - minZ));
+    }
+
+    /** @return m, the farthest that any point of it is from an axis through a point */
+    double reachFrom(Vector3D point, Vector3D axis) {
+        double far = 0;
+        for (int i = 0; i < 8; i++) {
+            Vector3D corner =
+                    new Vector3D((i & 1) == 0 ? minX : maxX, (i & 2) == 0 ? minY : maxY, (i & 4) == 0 ? minZ : maxZ);
+            Vector3D arm = corner.subtract(point);
+            far = Math.max(
+                    far, arm.subtract(axis.scalarMultiply(arm.dotProduct(axis))).getNorm());
+        }
+        return far;
+    }
+
+    private static double square(double v) {
+        return v * v;
+    }
+}

@@ -1,0 +1,119 @@
+package io.enthalpa.core.space;
+
+import java.util.Optional;
+
+/**
+ * The least gap between two solids, still or over all that their carriers may do. Pairs of parts are left out by their boxes alone where
+ * these are farther apart than the least found so far.
+ */
+public final class Gaps {
+    /** A plane does not roll; how far it is shifted counts with the travel. */
+    private static final Motion STANDS = Motion.STILL;
+
+    private final Solid a;
+    private final Solid b;
+    private final Motion motionA;
+    private final Motion motionB;
+    private final double[][] travel;
+    private final double within;
+    private Apart best;
+    private int partA;
+    private int partB;
+    private double least;
+
+    private Gaps(Solid a, Motion motionA, Solid b, Motion motionB, double within) {
+        this.a = a;
+        this.b = b;
+        this.motionA = motionA;
+        this.motionB = motionB;
+        this.travel = Motion.travel(motionA, motionB);
+        this.within = within;
+        this.least = within;
+    }
+
+    /** @param within m, beyond which nobody asks @return empty when they are farther apart */
+    public static Optional<Gap> between(Solid a, Solid b, double within) {
+        return moved(a, Motion.STILL, b, Motion.STILL, within);
+    }
+
+    /** @return the least that it can come to when each moves as its carrier does */
+    public static Optional<Gap> moved(Solid a, Motion ofA, Solid b, Motion ofB, double within) {
+        return new Gaps(a, ofA, b, ofB, within).search();
+    }
+
+    private Optional<Gap> search() {
+        if (b.half().isPresent()) {
+            for (int i = 0; i < a.parts.length; i++) {
+                take(
+                        Moved.between(
+                                a.parts[i], motionA, new Opposite.Half(b.half().get()), STANDS, travel, least),
+                        i,
+                        0);
+            }
+        } else if (a.half().isPresent()) {
+            for (int i = 0; i < b.parts.length; i++) {
+                take(
+                        Moved.between(
+                                        b.parts[i],
+                                        motionB,
+                                        new Opposite.Half(a.half().get()),
+                                        STANDS,
+                                        travel,
+                                        least)
+                                .turnedRound(),
+                        0,
+                        i);
+            }
+        } else if (a.size() > 0 && b.size() > 0) {
+            visit(a.tree, b.tree);
+        }
+        return best == null
+                ? Optional.empty()
+                : Optional.of(new Gap(
+                        best,
+                        a.half().isPresent() ? 0 : a.element[partA],
+                        b.half().isPresent() ? 0 : b.element[partB]));
+    }
+
+    private void take(Apart apart, int i, int j) {
+        if (apart.gap() <= least && apart.gap() <= within) {
+            least = apart.gap();
+            best = apart;
+            partA = i;
+            partB = j;
+        }
+    }
+
+    /** What two boxes keep at least, whatever they do. */
+    private double atLeast(BoxTree x, BoxTree y) {
+        double still = x.bounds().gap(y.bounds());
+        return motionA.isStill() && motionB.isStill()
+                ? still
+                : still - motionA.most(x.bounds()) - motionB.most(y.bounds());
+    }
+
+    private void visit(BoxTree x, BoxTree y) {
+        if (atLeast(x, y) >= least) {
+            return;
+        }
+        if (x.isLeaf() && y.isLeaf()) {
+            Convex p = a.parts[x.part()];
+            Convex q = b.parts[y.part()];
+            take(Moved.between(p, motionA, new Opposite.Shape(q), motionB, travel, least), x.part(), y.part());
+            return;
+        }
+        boolean splitX =
+                y.isLeaf() || !x.isLeaf() && x.bounds().diagonal() > y.bounds().diagonal();
+        BoxTree firstX = splitX ? x.left() : x;
+        BoxTree firstY = splitX ? y : y.left();
+        BoxTree otherX = splitX ? x.right() : x;
+        BoxTree otherY = splitX ? y : y.right();
+        if (atLeast(firstX, firstY) <= atLeast(otherX, otherY)) {
+            visit(firstX, firstY);
+            visit(otherX, otherY);
+        } else {
+            visit(otherX, otherY);
+            visit(firstX, firstY);
+        }
+    }
+}

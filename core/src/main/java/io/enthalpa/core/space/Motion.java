@@ -1,0 +1,46 @@
+package io.enthalpa.core.space;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+
+/**
+ * How what hangs on a carrier may move: it rolls about an axis to both sides, and is shifted along the room's axes to both sides, all at
+ * once.
+ *
+ * @param point  m, on the axis
+ * @param axis   unit vector
+ * @param roll   rad, to either side
+ * @param travel m, to either side along back, right and up
+ */
+public record Motion(Vector3D point, Vector3D axis, double roll, Vector3D travel) {
+    public static final Motion STILL = new Motion(Vector3D.ZERO, Vector3D.PLUS_I, 0, Vector3D.ZERO);
+
+    public boolean isStill() {
+        return roll == 0 && travel.equals(Vector3D.ZERO);
+    }
+
+    /** @return the movement when it has rolled so far */
+    Pose at(double angle) {
+        return Pose.turningAbout(point, axis, angle);
+    }
+
+    /** @return half-ways along the room's axes */
+    static double[][] travel(Motion a, Motion b) {
+        List<double[]> lines = new ArrayList<>();
+        double[] far = a.travel.add(b.travel).toArray();
+        for (int i = 0; i < 3; i++) {
+            if (far[i] != 0) {
+                double[] line = new double[3];
+                line[i] = far[i];
+                lines.add(line);
+            }
+        }
+        return lines.toArray(double[][]::new);
+    }
+
+    /** @return m, the farthest that any point of a box comes from where it was */
+    double most(Bounds box) {
+        return roll * box.reachFrom(point, axis) + travel.getNorm();
+    }
+}

@@ -1,0 +1,89 @@
+package io.enthalpa.core.space;
+
+import io.enthalpa.core.space.Difference.Vertex;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+
+/**
+ * The gap between two convex shapes. Outside one another: Gilbert, Johnson and Keerthi (1988), A fast procedure for computing the distance
+ * between complex objects in three-dimensional space. In one another: an expanding polytope, van den Bergen (2001), Proximity queries and
+ * penetration depth computation on 3D game objects. Both from memory. Both know at every round between which bounds the answer lies, and end
+ * when those are {@link #TOLERANCE} apart; the safer bound is the answer.
+ */
+public final class Separation {
+    /** m: a hundredth of what a gap is promised to. */
+    static final double TOLERANCE = 1e-7;
+
+    private static final int MOST_ROUNDS = 200;
+    /** m: nearer cores count as touching, and the polytope says how deep. */
+    private static final double TOUCHING = 1e-10;
+
+    private static final double[][] STILL = {};
+
+    private Separation() {}
+
+    public static Apart between(Convex a, Convex b) {
+        return between(a, b, STILL);
+    }
+
+    /** @param travel half-ways, m, that the first may be shifted by to either side: the gap is the least of all places it can be in */
+    static Apart between(Convex a, Convex b, double[][] travel) {
+        Difference difference = new Difference(a, b, travel);
+        Simplex simplex = new Simplex();
+        Vector3D start = a.bounds().middle().subtract(b.bounds().middle());
+        simplex.add(difference.support(-start.getX(), -start.getY(), -start.getZ()));
+        double lower = 0;
+        double[] best = null;
+        for (int round = 0; round < MOST_ROUNDS; round++) {
+            if (!simplex.reduce()) {
+                return inside(difference, simplex);
+            }
+            double[] v = simplex.nearest;
+            double length = Math.sqrt(Simplex.dot(v, v));
+            if (length < TOUCHING) {
+                return inside(difference, simplex);
+            }
+            Vertex w = difference.support(-v[0], -v[1], -v[2]);
+            double bound = w.along(v[0], v[1], v[2]) / length;
+            if (best == null || bound > lower) {
+                lower = bound;
+                best = new double[] {v[0] / length, v[1] / length, v[2] / length};
+            }
+            if (length - lower <= TOLERANCE || simplex.has(w)) {
+                return outside(difference, simplex, lower, length, best);
+            }
+            simplex.add(w);
+        }
+        simplex.reduce();
+        return outside(difference, simplex, lower, Math.sqrt(Simplex.dot(simplex.nearest, simplex.nearest)), best);
+    }
+
+    private static Apart outside(Difference difference, Simplex simplex, double lower, double upper, double[] normal) {
+        Vector3D towards = new Vector3D(-normal[0], -normal[1], -normal[2]);
+        return answer(difference, lower, upper - lower, simplex, towards);
+    }
+
+    private static Apart answer(Difference difference, double gap, double loose, Simplex simplex, Vector3D towards) {
+        Vector3D onA = Vector3D.ZERO;
+        Vector3D onB = Vector3D.ZERO;
+        for (int i = 0; i < simplex.size; i++) {
+            onA = onA.add(simplex.share[i], new Vector3D(simplex.vertex[i].onA));
+            onB = onB.add(simplex.share[i], new Vector3D(simplex.vertex[i].onB));
+        }
+        return rounded(difference, gap, loose, onA, onB, towards);
+    }
+
+    /** The rounding is taken off, and the places lie on its surface. */
+    static Apart rounded(
+            Difference difference, double gap, double loose, Vector3D onA, Vector3D onB, Vector3D towards) {
+        return new Apart(
+                gap - difference.rounding(),
+                loose,
+                onA.add(difference.roundingOfA(), towards),
+                onB.subtract(difference.roundingOfB(), towards),
+                towards);
+    }
+
+    private static Apart inside(Difference difference, Simplex simplex) {
+        return new Polytope(difference).depth(simplex);
+    }
+}

@@ -1,0 +1,97 @@
+package io.enthalpa.core.fit;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.enthalpa.core.Systems;
+import io.enthalpa.core.exchanger.CoreSize;
+import io.enthalpa.core.exchanger.CoreSpec;
+import io.enthalpa.core.exchanger.Effectiveness;
+import io.enthalpa.core.exchanger.EndTankSpec;
+import io.enthalpa.core.exchanger.EndTankSpec.PortPlace;
+import io.enthalpa.core.exchanger.PortSide;
+import io.enthalpa.core.space.Bounds;
+import io.enthalpa.core.space.Solid;
+import java.util.List;
+import org.assertj.core.util.DoubleComparator;
+import org.junit.jupiter.api.Test;
+
+/** A core of 500 x 300 x 60 mm with tanks of 50, ports of 60 (64 outside) on stubs of 40: every box worked out by hand. */
+class CoreBodyTest {
+    private static CoreSpec core(PortSide towards, PortPlace place, int outlets, Effectiveness arrangement) {
+        EndTankSpec tanks = new EndTankSpec(0.06, 0.05, place, false, 0, outlets, 0.06, 0.04);
+        return new CoreSpec(
+                "bar-and-plate",
+                new CoreSize(0.5, 0.3, 0.06),
+                Systems.standard().core().basis(),
+                arrangement,
+                tanks,
+                towards);
+    }
+
+    private static void stands(List<Solid.Part> parts, String element, Bounds expected) {
+        Solid.Part part = parts.stream()
+                .filter(p -> p.element().equals(element))
+                .findFirst()
+                .orElseThrow();
+        assertThat(part.convex().bounds())
+                .as(element)
+                .usingRecursiveComparison()
+                .withComparatorForType(new DoubleComparator(1e-9), Double.class)
+                .isEqualTo(expected);
+    }
+
+    /** Towards the right of one who looks at the car's front is the car's left: less than 0. */
+    @Test
+    void inletToTheViewersRightLooksToTheCarsLeft() {
+        List<Solid.Part> parts =
+                CoreBody.parts(core(PortSide.RIGHT, PortPlace.MIDDLE, 1, Effectiveness.CROSSFLOW_UNMIXED));
+        stands(parts, "block", new Bounds(-0.03, -0.25, -0.15, 0.03, 0.25, 0.15));
+        stands(parts, "inlet tank", new Bounds(-0.03, -0.3, -0.15, 0.03, -0.25, 0.15));
+        stands(parts, "outlet tank", new Bounds(-0.03, 0.25, -0.15, 0.03, 0.3, 0.15));
+        stands(parts, "inlet port", new Bounds(-0.032, -0.34, -0.032, 0.032, -0.3, 0.032));
+        stands(parts, "outlet port", new Bounds(-0.032, 0.3, -0.032, 0.032, 0.34, 0.032));
+        // A band of 15 in the middle of the stub, hose and band 8 over the port.
+        stands(parts, "inlet clamp", new Bounds(-0.04, -0.3275, -0.04, 0.04, -0.3125, 0.04));
+    }
+
+    @Test
+    void onEndTheTanksStandAboveAndBelow() {
+        List<Solid.Part> parts =
+                CoreBody.parts(core(PortSide.UP, PortPlace.OFFSET, 1, Effectiveness.CROSSFLOW_UNMIXED));
+        stands(parts, "block", new Bounds(-0.03, -0.15, -0.25, 0.03, 0.15, 0.25));
+        stands(parts, "inlet tank", new Bounds(-0.03, -0.15, 0.25, 0.03, 0.15, 0.3));
+        // Offset half way to the end, 0.075; seen from the front the inlet stands left, so at the car's right.
+        stands(parts, "inlet port", new Bounds(-0.032, 0.043, 0.3, 0.032, 0.107, 0.34));
+        stands(parts, "outlet port", new Bounds(-0.032, -0.107, -0.34, 0.032, -0.043, -0.3));
+    }
+
+    @Test
+    void portsAtTheEndsOfTheirTanksStandAcross() {
+        List<Solid.Part> parts = CoreBody.parts(core(PortSide.LEFT, PortPlace.END, 1, Effectiveness.CROSSFLOW_UNMIXED));
+        stands(parts, "inlet tank", new Bounds(-0.03, 0.25, -0.15, 0.03, 0.3, 0.15));
+        stands(parts, "inlet port", new Bounds(-0.032, 0.243, 0.15, 0.032, 0.307, 0.19));
+        stands(parts, "outlet port", new Bounds(-0.032, -0.307, -0.19, 0.032, -0.243, -0.15));
+    }
+
+    @Test
+    void twoPassesShareOneEndAndTwoOutletsTheOther() {
+        List<Solid.Part> there = CoreBody.parts(core(PortSide.DOWN, PortPlace.MIDDLE, 1, Effectiveness.U_FLOW_STACKED));
+        stands(there, "turning tank", new Bounds(-0.03, -0.15, 0.25, 0.03, 0.15, 0.3));
+        stands(there, "inlet tank", new Bounds(-0.03, 0, -0.3, 0.03, 0.15, -0.25));
+        stands(there, "outlet port", new Bounds(-0.032, -0.107, -0.34, 0.032, -0.043, -0.3));
+        List<Solid.Part> two =
+                CoreBody.parts(core(PortSide.RIGHT, PortPlace.MIDDLE, 2, Effectiveness.CROSSFLOW_UNMIXED));
+        stands(two, "first outlet port", new Bounds(-0.032, 0.3, 0.043, 0.032, 0.34, 0.107));
+        stands(two, "second outlet port", new Bounds(-0.032, 0.3, -0.107, 0.032, 0.34, -0.043));
+    }
+
+    @Test
+    void blockWithoutTanksIsAllThereIs() {
+        CoreSpec open = core(PortSide.RIGHT, PortPlace.MIDDLE, 1, Effectiveness.CROSSFLOW_UNMIXED);
+        EndTankSpec none = new EndTankSpec(0.06, 0, PortPlace.MIDDLE, false, 0, 1, 0.06, 0.04);
+        assertThat(CoreBody.parts(new CoreSpec(
+                        open.construction(), open.size(), open.basis(), open.arrangement(), none, open.inletTowards())))
+                .extracting(Solid.Part::element)
+                .containsExactly("block");
+    }
+}

@@ -1,0 +1,68 @@
+package io.enthalpa.formats.document;
+
+import static io.enthalpa.formats.document.Suffix.MM;
+
+import io.enthalpa.core.room.Carrier;
+import io.enthalpa.core.room.Stand;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+@Part(value = "stand", says = "where a body of the option stands in the room")
+record StandDocument(
+        String of,
+        Stand.What what,
+        double back_mm,
+        double right_mm,
+        double up_mm,
+        @Nullable Double turned_deg,
+        @Nullable Double tipped_deg,
+        @Nullable Double leaned_deg,
+        @Nullable String carrier,
+        @Called("its size") @Nullable BodySize size,
+        @Nullable String id)
+        implements PlaceInRoom, TurnedInRoom {
+    @Part(value = "stand/size", says = "the size of a body that the charge line does not need to know")
+    record BodySize(
+            @Figure(label = "deep", min = 5, max = 3000, usual = 100, help = "front to rear, before it is turned")
+            double deep_mm,
+
+            @Figure(label = "wide", min = 5, max = 3000, usual = 100, help = "left to right, before it is turned")
+            double wide_mm,
+
+            @Figure(label = "high", min = 5, max = 3000, usual = 100, help = "before it is turned")
+            double high_mm) {}
+
+    Stand core(Place at) {
+        boolean told = what == Stand.What.CORE || what == Stand.What.RADIATOR;
+        if (told) {
+            at.none("nothing, for its size is told where it is described", "size", size);
+        }
+        return new Stand(
+                of,
+                what,
+                vector(),
+                turned(),
+                tipped(),
+                leaned(),
+                carrier == null ? Carrier.BODY.name() : carrier,
+                Optional.ofNullable(size)
+                        .map(s -> new Stand.Size(MM.si(s.deep_mm), MM.si(s.wide_mm), MM.si(s.high_mm))));
+    }
+
+    static StandDocument of(Stand s) {
+        return new StandDocument(
+                s.of(),
+                s.what(),
+                MM.of(s.middle().getX()),
+                MM.of(s.middle().getY()),
+                MM.of(s.middle().getZ()),
+                TurnedInRoom.degrees(s.turned()),
+                TurnedInRoom.degrees(s.tipped()),
+                TurnedInRoom.degrees(s.leaned()),
+                s.carrier().equals(Carrier.BODY.name()) ? null : s.carrier(),
+                s.size()
+                        .map(z -> new BodySize(MM.of(z.deep()), MM.of(z.wide()), MM.of(z.high())))
+                        .orElse(null),
+                null);
+    }
+}

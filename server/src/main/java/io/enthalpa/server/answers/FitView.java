@@ -1,0 +1,183 @@
+package io.enthalpa.server.answers;
+
+import io.enthalpa.core.build.Build;
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.fit.Bodies;
+import io.enthalpa.core.fit.Body;
+import io.enthalpa.core.fit.Fit;
+import io.enthalpa.core.fit.FitFinding;
+import io.enthalpa.core.fit.GapRow;
+import io.enthalpa.core.room.Obstacle;
+import io.enthalpa.core.room.RoomSpec;
+import io.enthalpa.core.room.Stand;
+import io.enthalpa.core.space.Silhouette;
+import io.enthalpa.core.space.Solid;
+import io.enthalpa.formats.Sentences;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+import org.jspecify.annotations.Nullable;
+
+/** An option in its room: bodies and obstacles as outlines to draw, every gap with what is asked of it, and what is found. */
+public record FitView(
+        boolean fits,
+        List<FindingView> findings,
+        List<TrialView> trials,
+        List<BodyView> bodies,
+        List<UnplacedView> unplaced,
+        List<String> gone,
+        List<ObstacleView> obstacles,
+        List<GapView> gaps) {
+    private static final int BACK = 0;
+    private static final int RIGHT = 1;
+    private static final int UP = 2;
+
+    /** What is said, of what and to what; the numbers as they are told. */
+    public record FindingView(FitFinding.Kind kind, String of, String to, Map<String, Double> values, String says) {}
+
+    /** Bonnet shut, full lock, engine rocking: whether it goes, and which gap decides it, a number among the gaps; empty where there is nothing to look at. */
+    public record TrialView(Fit.Trial trial, boolean goes, int gap) {}
+
+    /** Outlines of a part as corners after corners, mm: from the front right and up, from the side back and up, from above right and back. */
+    public record OutlineView(String element, List<Double> front, List<Double> side, List<Double> above) {
+        static OutlineView of(Solid.Part part) {
+            return new OutlineView(
+                    part.element(), corners(part, RIGHT, UP), corners(part, BACK, UP), corners(part, RIGHT, BACK));
+        }
+
+        private static List<Double> corners(Solid.Part part, int across, int second) {
+            return Silhouette.of(part.convex(), across, second).stream()
+                    .flatMap(p -> Arrays.stream(p).boxed())
+                    .map(FitView::mm)
+                    .toList();
+        }
+    }
+
+    /** A body in its place; usual is true where its size is only the usual one. */
+    public record BodyView(String place, String name, Stand.What what, boolean usual, List<OutlineView> parts) {}
+
+    /** What could be given a place. */
+    public record UnplacedView(String of, Stand.What what, String name) {}
+
+    /** A plane through a place, its normal out of what is filled. */
+    public record PlaneView(List<Double> at_mm, List<Double> normal) {}
+
+    public record ObstacleView(
+            String place,
+            String name,
+            List<OutlineView> parts,
+            @Nullable PlaneView plane) {}
+
+    /**
+     * @param place   of the body
+     * @param against place of what is on the other side
+     * @param from_mm where the gap is least, on the body: back, right, up
+     * @param to_mm   and on the other side
+     */
+    public record GapView(
+            String place,
+            String of,
+            String against,
+            String to,
+            double gap_mm,
+            double asked_mm,
+            @Nullable Double moved_mm,
+            @Nullable Double movedAsked_mm,
+            double missing_mm,
+            boolean isShort,
+            List<Double> from_mm,
+            List<Double> to_mm) {}
+
+    /** @return the fit of an option; null where the build has no room */
+    public static @Nullable FitView of(Build build, String letter) {
+        return build.room().map(room -> of(build.option(letter), room)).orElse(null);
+    }
+
+    private static FitView of(BuildOption option, RoomSpec room) {
+        List<Solid> solids = room.obstacles().stream().map(Obstacle::solid).toList();
+        Fit fit = Fit.of(option, room, solids);
+        List<ObstacleView> obstacles = new ArrayList<>();
+        for (int i = 0; i < solids.size(); i++) {
+            obstacles.add(obstacle(i, room.obstacles().get(i), solids.get(i)));
+        }
+        return new FitView(
+                fit.fits(),
+                FitFinding.of(fit).stream()
+                        .map(f ->
+                                new FindingView(f.kind(), f.of(), f.to(), Sentences.told(f.figures()), Sentences.of(f)))
+                        .toList(),
+                Arrays.stream(Fit.Trial.values())
+                        .flatMap(trial -> fit.decides(trial, room).stream()
+                                .map(row -> new TrialView(
+                                        trial, !row.isShort(), fit.gaps().indexOf(row))))
+                        .toList(),
+                fit.bodies().stream().map(FitView::body).toList(),
+                fit.unplaced().stream()
+                        .map(s -> new UnplacedView(s.of(), s.what(), Bodies.name(s)))
+                        .toList(),
+                fit.gone().stream().map(Bodies::name).toList(),
+                obstacles,
+                fit.gaps().stream().map(row -> gap(row, fit)).toList());
+    }
+
+    private static BodyView body(Body body) {
+        return new BodyView(
+                stand(body),
+                body.name(),
+                body.stand().what(),
+                body.usual(),
+                body.solid().parts().stream().map(OutlineView::of).toList());
+    }
+
+    private static String stand(Body body) {
+        return "/stands/" + body.index();
+    }
+
+    private static ObstacleView obstacle(int i, Obstacle obstacle, Solid solid) {
+        return new ObstacleView(
+                place(i),
+                obstacle.name(),
+                solid.parts().stream().map(OutlineView::of).toList(),
+                solid.half()
+                        .map(h -> new PlaneView(
+                                point(h.on()),
+                                Arrays.stream(h.normal().toArray()).boxed().toList()))
+                        .orElse(null));
+    }
+
+    private static String place(int obstacle) {
+        return "/room/obstacles/" + obstacle;
+    }
+
+    private static GapView gap(GapRow row, Fit fit) {
+        Body body = fit.bodies().get(row.body());
+        String against = row.obstacle().isPresent()
+                ? place(row.obstacle().getAsInt())
+                : stand(fit.bodies().get(row.other().orElseThrow()));
+        boolean moves = row.moved().isPresent();
+        return new GapView(
+                stand(body),
+                FitFinding.named(row.element(), body.name()),
+                against,
+                FitFinding.named(row.against(), row.name()),
+                mm(row.still()),
+                mm(row.asked().still()),
+                moves ? Double.valueOf(mm(row.moved().getAsDouble())) : null,
+                moves ? Double.valueOf(mm(row.asked().moved())) : null,
+                mm(row.missing()),
+                row.isShort(),
+                point(row.from()),
+                point(row.to()));
+    }
+
+    /** To a thousandth: a gap is known to a hundredth. */
+    private static double mm(double m) {
+        return Math.round(m * 1e6) / 1e3;
+    }
+
+    private static List<Double> point(Vector3D p) {
+        return List.of(mm(p.getX()), mm(p.getY()), mm(p.getZ()));
+    }
+}
