@@ -180,7 +180,7 @@ export function waysWithout(ways: AirWay[], ...cores: string[]): string[] {
   })
 }
 
-/** A core is called by its name in the stacks it stands in and by those that hang on its loop: they follow it. */
+/** A piece is called by its name where it stands in the room, a core in the stacks it stands in and by those that hang on its loop too: they follow it. */
 export function calledSo(option: BuildOption, optionAt: string, core: string, name: string): Edit[] {
   const stacks = (option.airWays ?? []).flatMap((way) =>
     way.layers
@@ -188,7 +188,10 @@ export function calledSo(option: BuildOption, optionAt: string, core: string, na
       .map((layer): Edit => ({ pointer: `${optionAt}/airWays/#${way.id}/layers/#${layer.id}/name`, value: name })),
   )
   const hanging = onLoopOf(option, core).map((c): Edit => ({ pointer: `${optionAt}${c.at}/sharesLoop/core`, value: name }))
-  return [...stacks, ...hanging]
+  const stands = (option.stands ?? [])
+    .filter((stand) => stand.of === core)
+    .map((stand): Edit => ({ pointer: `${optionAt}/stands/#${stand.id}/of`, value: name }))
+  return [...stacks, ...hanging, ...stands]
 }
 
 /** @returns the cores that hang on the loop of one of that name */

@@ -21,6 +21,8 @@ const props = defineProps<{
   bare?: boolean
   /** May be left empty. */
   optional?: boolean
+  /** Edits that go with a new number. */
+  also?: (value: number) => Edit[]
   /** What an empty field counts as; the usual value when not said. */
   empty?: string
 }>()
@@ -96,7 +98,7 @@ async function write(number: number | undefined, shown: string): Promise<void> {
     props.set(number)
     return reset()
   }
-  const edits: Edit[] = [{ pointer: props.pointer, value: number }]
+  const edits: Edit[] = [{ pointer: props.pointer, value: number }, ...(number === undefined ? [] : (props.also?.(number) ?? []))]
   const label = `${said.value} ${written.value || 'empty'} → ${shown}`
   const typed = draft.value
   const outcome = await build.edit(edits, label)

@@ -34,6 +34,11 @@ const small = computed(() =>
 )
 /** No line ends between a number and its sign. */
 const unbroken = (text: string) => text.replaceAll(/ (?=[%°])/g, '\u00a0')
+/** Whether it fits its room, where one is measured and something stands in it. */
+const fitting = computed(() => {
+  const fit = build.answer?.fit
+  return fit?.bodies.length ? say(fit.findings[0]!, build.catalogue!.sentences, settings.units) : ''
+})
 const notes = computed(() => build.answer?.steady?.notes ?? [])
 
 /** What was found belongs to the document it was asked of: while that is not the one on screen, nothing can be taken from it. */
@@ -83,6 +88,7 @@ async function tryIt(c: ChangeView): Promise<void> {
     <template v-else-if="verdict">
       <h1>{{ unbroken(says('HEADLINE')) }}</h1>
       <p class="lead">{{ says('PARTICULARS') }}</p>
+      <p v-if="fitting" :class="build.answer?.fit?.fits ? 'lead' : 'worse'">{{ unbroken(fitting) }}</p>
       <template v-if="verdict.outcome !== 'NEVER_RUNS'">
         <p class="shape">{{ says('SHAPE') }}</p>
         <p v-if="says('BESIDE')" class="lead">{{ says('BESIDE') }}</p>

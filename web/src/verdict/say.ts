@@ -1,4 +1,4 @@
-import type { FindingView, NoteView } from '../api/client'
+import type { FindingView, FitFinding, NoteView } from '../api/client'
 import { spoken, type UnitSystem } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
 
@@ -6,12 +6,13 @@ const PLACE = /\{(\w+)(?: (\w+)(?: (\d))?|\?([^}]*)|=([^}]*))?\}/g
 
 /** Words what was found of a run or an answer in the reader's units; the sentences and what is filled into them are the program's (formats, Sentences). */
 export function say(
-  finding: { kind: FindingView['kind'] | NoteView['kind']; values: Record<string, number>; of?: string },
+  finding: { kind: FindingView['kind'] | NoteView['kind'] | FitFinding['kind']; values: Record<string, number>; of?: string; to?: string },
   sentences: Record<string, string>,
   system: UnitSystem,
 ): string {
   return (sentences[finding.kind] ?? '').replace(PLACE, (_, name: string, unit?: string, digits?: string, when?: string, choices?: string) => {
     if (name === 'of') return finding.of ?? ''
+    if (name === 'to') return finding.to ?? ''
     const value = finding.values[name]!
     if (when !== undefined) return value === 0 ? '' : when
     if (choices !== undefined) return choices.split('/')[value]!

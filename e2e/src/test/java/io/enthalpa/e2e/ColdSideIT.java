@@ -90,7 +90,7 @@ class ColdSideIT extends OnDemo {
 
     @Test
     void orderOfTheStackIsComparedAndSwapped() {
-        page.openBuild("Pass Van", "Space").option("B");
+        page.openBuild("Pass Van", "Space").coolingAir().option("B");
         double before = solved("B").path().intakeTemperature();
         page.button("compare all orders").click();
         Locator row = row("core, condenser, engine radiator");
@@ -112,7 +112,7 @@ class ColdSideIT extends OnDemo {
 
     @Test
     void sealAndWallsChangeTheAir() {
-        page.openBuild("Pass Van", "Space").option("A");
+        page.openBuild("Pass Van", "Space").coolingAir().option("A");
         double before = solved("A").core().faceSpeed();
         page.type("seal round the stack", "97").saved();
         double sealed = solved("A").core().faceSpeed();
@@ -143,7 +143,7 @@ class ColdSideIT extends OnDemo {
         assertThat(page.raw().getByRole(AriaRole.ALERT).first())
                 .containsText("no more than the tank of 45.0 L holds, 41.3 kg");
 
-        page.openBuild("Pass Van", "Space").option("B");
+        page.openBuild("Pass Van", "Space").coolingAir().option("B");
         page.button("condenser").click();
         page.type("condenser width", "900 mm");
         assertThat(page.verdict()).containsText("No answer for this");
@@ -170,7 +170,7 @@ class ColdSideIT extends OnDemo {
         assertThat(dialog).containsText("Colebrook (1939)");
         assertThat(dialog).containsText("of all losses");
         page.raw().keyboard().press("Escape");
-        page.surface("Space");
+        page.surface("Space").coolingAir();
         assertThat(page.raw().getByText("Nothing of this option is cooled by outside air."))
                 .isVisible();
         page.assertNothingWrong();

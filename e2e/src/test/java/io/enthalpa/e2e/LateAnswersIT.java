@@ -71,6 +71,7 @@ class LateAnswersIT extends OnDemo {
         page.openBuild("Pass Van")
                 .option("B")
                 .surface("Space")
+                .coolingAir()
                 .button("compare all orders")
                 .click();
         page.button("Use the order core, condenser, engine radiator").waitFor();

@@ -163,6 +163,7 @@ class NewBuildIT extends OnDemo {
         page.button("turn it").click();
         page.saved()
                 .surface("Space")
+                .coolingAir()
                 .button("describe the opening, the stack and the exit")
                 .click();
         page.saved();

@@ -82,7 +82,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void layersWallsAndLoopPiecesToo() {
-        page.openBuild("Pass Van", "Space");
+        page.openBuild("Pass Van", "Space").coolingAir();
         int walls = document().at("/options/2/airWays/0/opening/walls").size();
         slowly();
         page.button("a plate or bar").click();

@@ -143,6 +143,12 @@ final class Page {
         return this;
     }
 
+    /** Of Space: the ways of the cooling air. */
+    Page coolingAir() {
+        button("cooling air").click();
+        return this;
+    }
+
     /** The headline of the verdict. */
     Locator verdict() {
         return page.locator("aside h1");

@@ -298,6 +298,7 @@ class ScreenIT extends OnDemo {
     void commandLineAnswersTheFileAsTheScreenDoes() throws Exception {
         page.openBuild("Pass Van")
                 .surface("Space")
+                .coolingAir()
                 .type("seal round the stack", "60")
                 .saved();
         Path file = Files.writeString(folder.resolve("van.json"), page.file());

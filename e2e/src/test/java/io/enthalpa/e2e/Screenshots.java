@@ -79,11 +79,12 @@ public final class Screenshots {
                 1280,
                 800,
                 "light",
-                page -> page.openBuild(van).option("A").surface("Space"));
+                page -> page.openBuild(van).option("A").surface("Space").coolingAir());
         take("stack-orders", 1280, 800, "light", page -> {
             page.openBuild(van)
                     .option("B")
                     .surface("Space")
+                    .coolingAir()
                     .button("compare all orders")
                     .click();
             page.button("Use the order core, condenser, engine radiator").scrollIntoViewIfNeeded();

@@ -31,12 +31,13 @@ public final class Enthalpa {
                 case "demo" -> ServeCommand.demo(rest);
                 case "solve" -> SolveCommand.solve(rest);
                 case "soak" -> SolveCommand.soak(rest);
+                case "fit" -> SolveCommand.fit(rest);
                 case "backup" -> BackupCommand.backup(rest);
                 case "restore" -> BackupCommand.restore(rest);
                 case "help", "--help", "-h" -> HelpCommand.print();
                 default ->
                     throw new StartFault("\"" + command
-                            + "\" is not a command. Commands: demo, serve, backup, restore, solve, soak, help.");
+                            + "\" is not a command. Commands: demo, serve, backup, restore, solve, soak, fit, help.");
             }
             return 0;
         } catch (StartFault fault) {

@@ -34,7 +34,17 @@ final class Outline {
     }
 
     private static boolean cross(double[] a, double[] b, double[] c, double[] d) {
-        return side(a, b, c) * side(a, b, d) <= 0 && side(c, d, a) * side(c, d, b) <= 0;
+        return side(a, b, c) * side(a, b, d) <= 0 && side(c, d, a) * side(c, d, b) <= 0 && overlap(a, b, c, d);
+    }
+
+    /** Of two sides on one line the first test says nothing. */
+    private static boolean overlap(double[] a, double[] b, double[] c, double[] d) {
+        for (int i = 0; i < 2; i++) {
+            if (Math.max(a[i], b[i]) < Math.min(c[i], d[i]) || Math.max(c[i], d[i]) < Math.min(a[i], b[i])) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private static double side(double[] a, double[] b, double[] c) {

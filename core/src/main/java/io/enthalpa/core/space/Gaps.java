@@ -10,6 +10,9 @@ public final class Gaps {
     /** A plane does not roll; how far it is shifted counts with the travel. */
     private static final Motion STANDS = Motion.STILL;
 
+    /** m: parts as near as that are as near as one another, and the first of them is told. */
+    private static final double ALIKE = 1e-8;
+
     private final Solid a;
     private final Solid b;
     private final Motion motionA;
@@ -76,8 +79,10 @@ public final class Gaps {
     }
 
     private void take(Apart apart, int i, int j) {
-        if (apart.gap() <= least && apart.gap() <= within) {
-            least = apart.gap();
+        boolean nearer = apart.gap() < least - ALIKE;
+        boolean alike = best == null || i < partA || i == partA && j < partB;
+        if (apart.gap() <= within && (nearer || apart.gap() <= least + ALIKE && alike)) {
+            least = Math.min(least, apart.gap());
             best = apart;
             partA = i;
             partB = j;
@@ -93,7 +98,7 @@ public final class Gaps {
     }
 
     private void visit(BoxTree x, BoxTree y) {
-        if (atLeast(x, y) >= least) {
+        if (atLeast(x, y) > least + ALIKE) {
             return;
         }
         if (x.isLeaf() && y.isLeaf()) {

@@ -49,6 +49,17 @@ class OutlineTest {
     @Test
     void whatIsNoOutlineIsNamed() {
         assertThat(ObstacleShape.Prism.wrong(ANGLE)).isEmpty();
+        // A trough: the tops of both its walls lie on one line.
+        List<double[]> trough = List.of(
+                new double[] {0, 1},
+                new double[] {0, 0},
+                new double[] {1, 0},
+                new double[] {1, 1},
+                new double[] {0.9, 1},
+                new double[] {0.9, 0.1},
+                new double[] {0.1, 0.1},
+                new double[] {0.1, 1});
+        assertThat(ObstacleShape.Prism.wrong(trough)).isEmpty();
         assertThat(ObstacleShape.Prism.wrong(ANGLE.subList(0, 2))).isEqualTo("2 corners");
         assertThat(ObstacleShape.Prism.wrong(List.of(ANGLE.get(0), ANGLE.get(1), ANGLE.get(0))))
                 .isEqualTo("no area");

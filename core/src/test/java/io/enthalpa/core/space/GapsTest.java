@@ -189,7 +189,7 @@ class GapsTest {
                     .min()
                     .orElseThrow();
             Optional<Gap> found = Gaps.between(Solid.of("body", body), mesh, 10);
-            assertThat(found.orElseThrow().value()).isCloseTo(least, within(1e-12));
+            assertThat(found.orElseThrow().value()).isCloseTo(least, within(2e-8));
             assertThat(Gaps.between(mesh, Solid.of("body", body), 10)
                             .orElseThrow()
                             .value())

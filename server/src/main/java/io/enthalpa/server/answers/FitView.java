@@ -23,19 +23,19 @@ import org.jspecify.annotations.Nullable;
 /** An option in its room: bodies and obstacles as outlines to draw, every gap with what is asked of it, and what is found. */
 public record FitView(
         boolean fits,
-        List<FindingView> findings,
+        List<FitFindingView> findings,
         List<TrialView> trials,
         List<BodyView> bodies,
         List<UnplacedView> unplaced,
         List<String> gone,
         List<ObstacleView> obstacles,
-        List<GapView> gaps) {
+        List<RoomGapView> gaps) {
     private static final int BACK = 0;
     private static final int RIGHT = 1;
     private static final int UP = 2;
 
     /** What is said, of what and to what; the numbers as they are told. */
-    public record FindingView(FitFinding.Kind kind, String of, String to, Map<String, Double> values, String says) {}
+    public record FitFindingView(FitFinding.Kind kind, String of, String to, Map<String, Double> values, String says) {}
 
     /** Bonnet shut, full lock, engine rocking: whether it goes, and which gap decides it, a number among the gaps; empty where there is nothing to look at. */
     public record TrialView(Fit.Trial trial, boolean goes, int gap) {}
@@ -76,7 +76,7 @@ public record FitView(
      * @param from_mm where the gap is least, on the body: back, right, up
      * @param to_mm   and on the other side
      */
-    public record GapView(
+    public record RoomGapView(
             String place,
             String of,
             String against,
@@ -105,8 +105,8 @@ public record FitView(
         return new FitView(
                 fit.fits(),
                 FitFinding.of(fit).stream()
-                        .map(f ->
-                                new FindingView(f.kind(), f.of(), f.to(), Sentences.told(f.figures()), Sentences.of(f)))
+                        .map(f -> new FitFindingView(
+                                f.kind(), f.of(), f.to(), Sentences.told(f.figures()), Sentences.of(f)))
                         .toList(),
                 Arrays.stream(Fit.Trial.values())
                         .flatMap(trial -> fit.decides(trial, room).stream()
@@ -151,13 +151,13 @@ public record FitView(
         return "/room/obstacles/" + obstacle;
     }
 
-    private static GapView gap(GapRow row, Fit fit) {
+    private static RoomGapView gap(GapRow row, Fit fit) {
         Body body = fit.bodies().get(row.body());
         String against = row.obstacle().isPresent()
                 ? place(row.obstacle().getAsInt())
                 : stand(fit.bodies().get(row.other().orElseThrow()));
         boolean moves = row.moved().isPresent();
-        return new GapView(
+        return new RoomGapView(
                 stand(body),
                 FitFinding.named(row.element(), body.name()),
                 against,

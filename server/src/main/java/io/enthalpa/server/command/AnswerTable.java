@@ -2,6 +2,7 @@ package io.enthalpa.server.command;
 
 import io.enthalpa.server.answers.AirWayView;
 import io.enthalpa.server.answers.CoreView;
+import io.enthalpa.server.answers.FitView;
 import io.enthalpa.server.answers.LoopView;
 import io.enthalpa.server.answers.PathView;
 import io.enthalpa.server.answers.SoakView;
@@ -99,6 +100,27 @@ final class AnswerTable {
             v.findings().forEach(finding -> out.append("%n  ".formatted()).append(finding.says()));
         }
         return out.toString();
+    }
+
+    static String fit(List<SolveCommand.Fitting> answers) {
+        StringBuilder out = new StringBuilder();
+        for (SolveCommand.Fitting a : answers) {
+            out.append("Option %s: %s%n".formatted(a.option(), a.optionName()));
+            a.fit().findings().forEach(finding -> out.append("  %s%n".formatted(finding.says())));
+            out.append("  %9s %9s %9s %9s  %s%n".formatted("gap mm", "asked", "moved", "asked", "between"));
+            for (FitView.RoomGapView gap : a.fit().gaps()) {
+                out.append("  %9.1f %9.1f %9s %9s  %s and %s%s%n"
+                        .formatted(
+                                gap.gap_mm(),
+                                gap.asked_mm(),
+                                figure(gap.moved_mm()),
+                                figure(gap.movedAsked_mm()),
+                                gap.of(),
+                                gap.to(),
+                                gap.isShort() ? ": short by %.1f".formatted(gap.missing_mm()) : ""));
+            }
+        }
+        return out.toString().stripTrailing();
     }
 
     private static String figure(Double value) {

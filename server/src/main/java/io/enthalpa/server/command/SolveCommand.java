@@ -5,9 +5,11 @@ import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.TraceFile;
 import io.enthalpa.server.answers.Answers;
+import io.enthalpa.server.answers.FitView;
 import io.enthalpa.server.problem.StartFault;
 import java.io.IOException;
 import java.nio.charset.CharacterCodingException;
@@ -23,7 +25,7 @@ import java.util.function.Function;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
-/** {@code solve} and {@code soak}: the screen's numbers, from a build file, without a server. */
+/** {@code solve}, {@code soak} and {@code fit}: the screen's numbers, from a build file, without a server. */
 public final class SolveCommand {
     private static final JsonMapper MAPPER = JsonMapper.builder()
             .changeDefaultPropertyInclusion(
@@ -36,6 +38,28 @@ public final class SolveCommand {
     public static void solve(String[] args) {
         answer(new Arguments(args, Set.of("--option"), Set.of("--table")), Answers::steady, AnswerTable::steady);
     }
+
+    /** Whether each option fits the room of the build, and every gap. */
+    public static void fit(String[] args) {
+        answer(new Arguments(args, Set.of("--option"), Set.of("--table")), SolveCommand::fitting, AnswerTable::fit);
+    }
+
+    private static Fitting fitting(Build build, String letter) {
+        FitView fit = Answers.fit(build, letter);
+        if (fit == null) {
+            throw EnthalpaFault.of(
+                    FaultKind.MISSING,
+                    "/room",
+                    "the room",
+                    "",
+                    "a datum and what must be missed",
+                    "Measure it on the build's Space page, save the build, and ask again.");
+        }
+        return new Fitting(letter, build.option(letter).name(), fit);
+    }
+
+    /** An option and its fit. */
+    record Fitting(String option, String optionName, FitView fit) {}
 
     /** {@code --csv} and {@code --traces} print every step of one option's run; without them, what the screen shows. */
     public static void soak(String[] args) {

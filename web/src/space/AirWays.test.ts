@@ -4,7 +4,7 @@ import { api, type OrderView } from '../api/client'
 import type { useBuild } from '../build/store'
 import { airWay, wayView } from '../testing/cold'
 import { asEdited, listenedBuild, onScreen, surface } from '../testing/surface'
-import SpaceSurface from './SpaceSurface.vue'
+import AirWays from './AirWays.vue'
 
 const placed = (layer: number, name: string, kind: string, heat_kW: number, hot_C?: number) => ({
   layer,
@@ -34,7 +34,7 @@ describe('the cooling air', () => {
   })
 
   it('tables the layers with their air and tells what drives it', async () => {
-    const wrapper = await surface(SpaceSurface)
+    const wrapper = await surface(AirWays)
     const rows = wrapper.findAll('table.layers tbody tr')
     expect(rows.map((r) => r.find('th').text())).toEqual(['condenser', 'core'])
     expect(rows[1]!.text()).toContain('43.0 °C')
@@ -45,7 +45,7 @@ describe('the cooling air', () => {
   })
 
   it('moves a layer and keeps the gaps where they are', async () => {
-    const wrapper = await surface(SpaceSurface)
+    const wrapper = await surface(AirWays)
     await wrapper.find('[aria-label="Move core to the front"]').trigger('click')
     expect(asEdited(build, edit).options[0]!.airWays![0]!.layers.map((l) => [l.name, l.gap_mm])).toEqual([
       ['core', 60],
@@ -56,7 +56,7 @@ describe('the cooling air', () => {
 
   it('compares all orders in one click and takes one over', async () => {
     vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
-    const wrapper = await surface(SpaceSurface)
+    const wrapper = await surface(AirWays)
     await wrapper
       .findAll('button')
       .find((b) => b.text() === 'compare all orders')!
@@ -73,7 +73,7 @@ describe('the cooling air', () => {
   })
 
   it('puts a plate before the opening and a fan behind the stack', async () => {
-    const wrapper = await surface(SpaceSurface)
+    const wrapper = await surface(AirWays)
     await wrapper
       .findAll('button')
       .find((b) => b.text() === 'a plate or bar')!
@@ -88,7 +88,7 @@ describe('the cooling air', () => {
 
   it('begins from a usual way round the core when none is described', async () => {
     onScreen(build, { ...build.document!, options: [{ ...build.document!.options[0]!, airWays: undefined }] })
-    const wrapper = await surface(SpaceSurface)
+    const wrapper = await surface(AirWays)
     await wrapper
       .findAll('button')
       .find((b) => b.text().startsWith('describe the opening'))!

@@ -1,0 +1,152 @@
+package io.enthalpa.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.options.AriaRole;
+import io.enthalpa.core.build.Build;
+import io.enthalpa.core.room.Stand;
+import io.enthalpa.formats.BuildFile;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+
+/** The room: measured from nothing, a core put in, refused, mended by typing, by hand and by keyboard. */
+class RoomIT extends OnDemo {
+    private Locator says() {
+        return page.raw().locator(".says.first");
+    }
+
+    private Build build() {
+        return BuildFile.read(page.file());
+    }
+
+    private Stand core() {
+        return build().option("A").stands().get(0);
+    }
+
+    private void choose(String button, String item) {
+        page.button(button).click();
+        page.raw()
+                .getByRole(AriaRole.MENUITEM, new com.microsoft.playwright.Page.GetByRoleOptions().setName(item))
+                .click();
+        page.saved();
+    }
+
+    /** A box from 300 to 360 behind the datum, over the whole width: the face of a core of depth d at 300 - 8 - d / 2 just keeps what is asked. */
+    @Test
+    void roomFromNothingRefusesACoreAndIsMended() throws IOException, InterruptedException {
+        page.newBuild().surface("Space");
+        page.button("measure a room").click();
+        page.saved().type("room datum", "middle of the latch panel, top edge").saved();
+        assertThat(says()).hasText("Nothing of this option has a place in the room yet.");
+        choose("put one in", "a box by its six sides");
+        page.type("box front face", "300").saved();
+        // A face typed beyond the other pushes it on.
+        assertThat(page.field("box rear face")).hasValue("400 mm");
+        page.type("box rear face", "360 mm").saved();
+        page.type("box left side", "-600").saved().type("box right side", "600").saved();
+        page.type("box underside", "-20 in").saved().type("box top", "200").saved();
+        choose("give one a place", "core");
+        assertThat(says()).hasText("Fits: nothing of the room comes near.");
+        page.type("core back", "330").saved();
+        assertThat(says()).containsText("Does not fit: ");
+        assertThat(says()).containsText(" of core stands ");
+        assertThat(page.raw().locator("aside.verdict p.worse")).containsText("Does not fit");
+        page.button("Undo").click();
+        page.saved();
+        assertThat(page.field("core back")).hasValue("0 mm");
+        page.type("core back", "200").saved();
+        String fits = "Fits. Least to spare is %.1f mm: the block of core to box.".formatted(spare(200));
+        assertThat(says()).hasText(fits);
+        page.raw().reload();
+        assertThat(says()).hasText(fits);
+        Path file = Files.writeString(folder.resolve("room.json"), page.file());
+        RunningProgram.Outcome told = RunningProgram.run("fit", file.toString(), "--table");
+        assertThat(told.status()).isZero();
+        assertThat(told.printed()).contains("  " + fits);
+        assertThat(build().room().orElseThrow().datum()).isEqualTo("middle of the latch panel, top edge");
+        page.assertNothingWrong();
+    }
+
+    /** mm from the block's rear face to the box, less the 8 that are asked of bare body. */
+    private double spare(double back) {
+        double depth = build().option("A").path().stream()
+                .filter(io.enthalpa.core.chargepath.PathElement.Core.class::isInstance)
+                .map(p -> ((io.enthalpa.core.chargepath.PathElement.Core) p)
+                        .spec()
+                        .size()
+                        .depth())
+                .findFirst()
+                .orElseThrow();
+        return 300 - back - 1000 * depth / 2 - 8;
+    }
+
+    private Locator drawn(String what) {
+        return page.raw()
+                .getByRole(
+                        AriaRole.BUTTON,
+                        new com.microsoft.playwright.Page.GetByRoleOptions()
+                                .setName(what)
+                                .setExact(true));
+    }
+
+    @Test
+    void coreIsNudgedByKeyboardAndDraggedByHand() {
+        page.openBuild("Pass Van", "Space").option("A");
+        assertThat(says()).containsText("Fits.");
+        double up = core().middle().getZ();
+        double right = core().middle().getY();
+        drawn("core, from the front").focus();
+        page.raw().keyboard().press("ArrowUp");
+        page.raw().keyboard().press("ArrowUp");
+        page.raw().keyboard().press("Shift+ArrowLeft");
+        assertThat(page.field("core up")).hasValue("−453 mm");
+        page.saved();
+        assertThat(core().middle().getZ() - up).as("two up").isCloseTo(0.002, within(1e-9));
+        // Seen from the front the car's right is to the left.
+        assertThat(core().middle().getY() - right).isCloseTo(0.010, within(1e-9));
+        var box = drawn("core, from the car's left").boundingBox();
+        page.raw().mouse().move(box.x + box.width / 2, box.y + box.height / 2);
+        page.raw().mouse().down();
+        page.raw()
+                .mouse()
+                .move(
+                        box.x + box.width / 2 + 30,
+                        box.y + box.height / 2,
+                        new com.microsoft.playwright.Mouse.MoveOptions().setSteps(4));
+        page.raw().mouse().up();
+        page.saved();
+        assertThat(core().middle().getX()).as("rearward, into the radiator").isGreaterThan(0.150);
+        assertThat(says()).containsText("Does not fit");
+        page.button("Undo").click();
+        page.saved();
+        assertThat(core().middle().getX()).isCloseTo(0.105, within(1e-9));
+        page.assertNothingWrong();
+    }
+
+    /** A wider core is wider in the room, and one that is turned stands on end there. */
+    @Test
+    void coreOfTheRoomIsTheOneOfCore() {
+        page.openBuild("Pass Van", "Space").option("B");
+        assertThat(says()).hasText("Does not fit: the outlet clamp of core stands 1.5 mm inside right frame leg.");
+        assertThat(page.raw().locator(".gaps tr.short")).hasCount(2);
+        // Over the frame legs; its ports 7 beside the headlamp backs and 8.5 behind them: hypot 11.0, 8 asked.
+        page.type("core up", "-280").saved();
+        assertThat(says())
+                .containsText("Fits. Least to spare is 3.0 mm: the inlet port of core to left headlamp back.");
+        page.surface("Core").type("width", "720").saved();
+        assertThat(page.raw().locator("aside.verdict p.worse")).containsText("Does not fit");
+        page.surface("Space");
+        assertThat(says()).containsText("inside");
+        page.button("Undo").click();
+        page.saved();
+        page.surface("Core").button("turn it").click();
+        page.saved().surface("Space");
+        assertThat(says()).containsText("Does not fit");
+        page.assertNothingWrong();
+    }
+}

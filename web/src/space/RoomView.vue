@@ -1,0 +1,309 @@
+<script setup lang="ts">
+import Menu from 'primevue/menu'
+import { computed, ref, watch } from 'vue'
+import type { GapView } from '../api/client'
+import { useBuild } from '../build/store'
+import { at, named, newIdentity } from '../document/edit'
+import { natureWords, type Obstacle, type Stand } from '../document/types'
+import { spoken } from '../quantity/catalogue'
+import { useSettings } from '../settings/store'
+import ChoiceField from '../ui/ChoiceField.vue'
+import NumberField from '../ui/NumberField.vue'
+import TextField from '../ui/TextField.vue'
+import { say } from '../verdict/say'
+import type { Point } from './elevation'
+import Elevations from './Elevations.vue'
+import GapTable from './GapTable.vue'
+import ObstacleFields from './ObstacleFields.vue'
+import MovingParts from './MovingParts.vue'
+import BodyTable from './BodyTable.vue'
+import { emptyRoom, SHAPES, shifted } from './room'
+
+/** The measured room, where the option's bodies stand in it, and whether they fit. */
+const build = useBuild()
+const settings = useSettings()
+const large = ref(false)
+const shapeMenu = ref<InstanceType<typeof Menu>>()
+
+const room = computed(() => build.document?.room)
+const fit = computed(() => build.answer?.fit)
+const stands = computed(() => build.option?.stands ?? [])
+const obstacles = computed(() => room.value?.obstacles ?? [])
+const carriers = computed(() => ['body', ...(room.value?.carriers ?? []).map((c) => c.name)])
+
+/** A place of the answer, counted there, as a pointer by identity in the document on screen. */
+const pointer = (place: string) => named(build.document, place.startsWith('/room') ? place : `${build.optionAt}${place}`)
+
+/** What is picked, by identity; the gap that is looked at with it. */
+const picked = ref<string>()
+const looked = ref<{ place: string; against: string }>()
+watch(
+  () => build.letter,
+  () => {
+    picked.value = undefined
+    looked.value = undefined
+  },
+)
+/** The picked thing's place as the answer counts it. */
+const chosen = computed(() => [...(fit.value?.bodies ?? []), ...(fit.value?.obstacles ?? [])].find((t) => pointer(t.place) === picked.value)?.place)
+const gap = computed(() => {
+  const gaps = fit.value?.gaps ?? []
+  return (
+    gaps.find((g) => g.place === looked.value?.place && g.against === looked.value?.against) ??
+    gaps.find((g) => !chosen.value || g.place === chosen.value || g.against === chosen.value)
+  )
+})
+function pick(place: string | undefined): void {
+  picked.value = place === undefined ? undefined : pointer(place)
+  looked.value = undefined
+}
+function look(g: GapView): void {
+  picked.value = pointer(g.place)
+  looked.value = { place: g.place, against: g.against }
+}
+
+const structure = computed(() => new Set(obstacles.value.flatMap((o, i) => (o.nature === 'structure' ? [`/room/obstacles/${i}`] : []))))
+const carried = computed(
+  () =>
+    new Set([
+      ...obstacles.value.flatMap((o, i) => (o.carrier && o.carrier !== 'body' ? [`/room/obstacles/${i}`] : [])),
+      ...stands.value.flatMap((s, i) => (s.carrier && s.carrier !== 'body' ? [`/stands/${i}`] : [])),
+    ]),
+)
+const sentences = computed(() => (fit.value?.findings ?? []).map((f) => say(f, build.catalogue!.sentences, settings.units)))
+const TRIALS = { BONNET_SHUT: 'bonnet shut', FULL_LOCK: 'full lock', ENGINE_ROCKING: 'engine rocking' }
+
+function shift(place: string, by: Point): void {
+  const where = pointer(place)
+  const what = at(build.document, where) as (Obstacle | Stand) | undefined
+  const name = [...fit.value!.bodies, ...fit.value!.obstacles].find((t) => t.place === place)?.name
+  if (what) void build.act(shifted(where, what, by), `${name} moved in the room`)
+}
+
+function begin(): void {
+  void build.act([{ pointer: '/room', value: emptyRoom() }], 'a room to measure')
+}
+
+function putObstacle(fresh: Omit<Obstacle, 'id'>): void {
+  const put = { ...structuredClone(fresh), name: freeName(fresh.name), id: newIdentity() }
+  picked.value = `/room/obstacles/#${put.id}`
+  void build.act([{ list: '/room/obstacles', put }], `${put.name} put into the room`)
+}
+function freeName(words: string): string {
+  const taken = new Set(obstacles.value.map((o) => o.name))
+  if (!taken.has(words)) return words
+  for (let n = 2; ; n++) if (!taken.has(`${words} ${n}`)) return `${words} ${n}`
+}
+function copy(o: Obstacle): void {
+  const put = { ...structuredClone(o), name: freeName(o.name), id: newIdentity() }
+  picked.value = `/room/obstacles/#${put.id}`
+  void build.act([{ list: '/room/obstacles', put, behind: o.id }], `${o.name} copied`)
+}
+function takeOut(row: string, name: string): void {
+  if (picked.value === row) picked.value = undefined
+  void build.act([{ row, out: true }], `${name} taken out of the room`)
+}
+function carry(where: string, name: string, carrier: string): void {
+  void build.act([{ pointer: `${where}/carrier`, value: carrier === 'body' ? undefined : carrier }], `${name} hangs on the ${carrier}`)
+}
+
+const shapeItems = SHAPES.map((s) => ({ label: s.label, command: () => putObstacle(s.fresh) }))
+
+const body = computed(() => stands.value.find((s) => picked.value === `${build.optionAt}/stands/#${s.id}`))
+const obstacle = computed(() => obstacles.value.find((o) => picked.value === `/room/obstacles/#${o.id}`))
+const where = (o: Obstacle) => {
+  const mm = (v: number) => spoken(v, 'mm', settings.units).replace(/ .*/, '')
+  switch (o.kind) {
+    case 'box':
+      return `back ${mm(o.front_mm)} to ${mm(o.rear_mm)}, right ${mm(o.left_mm)} to ${mm(o.right_mm)}, up ${mm(o.bottom_mm)} to ${mm(o.top_mm)}`
+    case 'tube':
+      return `${o.points.length} points`
+    case 'prism':
+      return `${o.outline.length} corners seen from ${o.seen === 'above' ? 'above' : `the ${o.seen}`}`
+    default:
+      return `back ${mm(o.back_mm)}, right ${mm(o.right_mm)}, up ${mm(o.up_mm)}`
+  }
+}
+</script>
+
+<template>
+  <div class="paper">
+    <h2 class="title">Space, option {{ build.letter }}</h2>
+    <template v-if="!room">
+      <p class="lead">
+        Nothing is measured yet. Choose a place that a tape finds again as the datum, then put in what must be missed: every gap of cores, radiators
+        and tanks is told from there.
+      </p>
+      <button type="button" class="act" @click="begin">measure a room</button>
+    </template>
+    <template v-else>
+      <p v-for="(s, i) in sentences" :key="i" class="says" :class="{ first: i === 0, worse: i === 0 && fit && !fit.fits }">{{ s }}</p>
+      <p v-if="fit" class="trials">
+        <span v-for="t in fit.trials" :key="t.trial"
+          >{{ TRIALS[t.trial] }} <b :class="t.goes ? 'better' : 'worse'">{{ t.goes ? 'goes' : 'does not go' }}</b></span
+        >
+        <button type="button" class="act" :aria-pressed="large" @click="large = !large">{{ large ? 'all in a row' : 'larger' }}</button>
+      </p>
+      <Elevations
+        v-if="fit"
+        :fit="fit"
+        :chosen="chosen"
+        :gap="gap"
+        :structure="structure"
+        :carried="carried"
+        :large="large"
+        @pick="pick"
+        @shift="shift"
+      />
+      <p v-if="fit?.gone.length" class="fine">Kept, though not in this option any more: {{ fit.gone.join(', ') }}.</p>
+      <BodyTable class="block" :fit="fit" :picked="body" @pick="picked = $event" />
+      <GapTable v-if="fit?.gaps.length" :fit="fit" :chosen="gap" class="block" @pick="look" />
+      <section class="block">
+        <h2>
+          What must be missed
+          <button type="button" class="act add" aria-haspopup="menu" @click="shapeMenu?.toggle($event)">put one in</button>
+        </h2>
+        <TextField label="datum" pointer="/room/datum" of="room" />
+        <p v-if="!room.datum" class="fine">A place and two edges that a tape finds again: "middle of the latch panel's top edge".</p>
+        <table v-if="obstacles.length" class="figures obstacles">
+          <thead>
+            <tr>
+              <th scope="col">obstacle</th>
+              <th scope="col">what it is</th>
+              <th scope="col">gap asked</th>
+              <th scope="col">hangs on</th>
+              <th scope="col" class="left">where</th>
+              <th><span class="hidden-words">copy or take out</span></th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="(o, i) in obstacles" :key="o.id ?? i" :class="{ picked: o === obstacle }">
+              <th scope="row">
+                <button type="button" class="act" :aria-pressed="o === obstacle" @click="pick(`/room/obstacles/${i}`)">{{ o.name }}</button>
+              </th>
+              <td>
+                <ChoiceField label="what it is" :of="o.name" :choices="natureWords" :pointer="`/room/obstacles/#${o.id}/nature`" bare />
+              </td>
+              <td>
+                <NumberField
+                  part="room/obstacle"
+                  name="gap_mm"
+                  :pointer="`/room/obstacles/#${o.id}/gap_mm`"
+                  :of="o.name"
+                  bare
+                  optional
+                  empty="usual"
+                />
+              </td>
+              <td>
+                <ChoiceField
+                  v-if="o.kind !== 'plane'"
+                  label="hangs on"
+                  :of="o.name"
+                  :choices="carriers"
+                  :shown="o.carrier ?? 'body'"
+                  pointer=""
+                  bare
+                  :pick="(c: string) => carry(`/room/obstacles/#${o.id}`, o.name, c)"
+                />
+                <template v-else>body</template>
+              </td>
+              <td class="left where">{{ where(o) }}</td>
+              <td class="moves">
+                <button type="button" class="act" :aria-label="`Copy ${o.name}`" @click="copy(o)">copy</button>
+                <button type="button" class="act" :aria-label="`Take ${o.name} out of the room`" @click="takeOut(`/room/obstacles/#${o.id}`, o.name)">
+                  out
+                </button>
+              </td>
+            </tr>
+          </tbody>
+        </table>
+        <ObstacleFields v-if="obstacle" :key="obstacle.id" :obstacle="obstacle" />
+      </section>
+      <MovingParts class="block" />
+      <Menu ref="shapeMenu" :model="shapeItems" popup />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.title {
+  padding-bottom: 6px;
+}
+.lead {
+  padding: 8px 0;
+  color: var(--ink-2);
+}
+.says {
+  color: var(--ink-2);
+}
+.says.first {
+  padding: 2px 0;
+  font-size: var(--s4);
+  font-weight: 700;
+  color: var(--ink);
+}
+.says.worse {
+  color: var(--heat-text);
+}
+.trials {
+  display: flex;
+  gap: 26px;
+  padding: 4px 0 2px;
+  color: var(--ink-2);
+}
+.trials b {
+  margin-left: 5px;
+  font-weight: 700;
+}
+.trials .act {
+  margin-left: auto;
+  font-size: var(--s1);
+}
+.block {
+  padding-top: 20px;
+}
+.add {
+  float: right;
+  font-size: var(--s1);
+  font-weight: 500;
+}
+.picked th .act {
+  font-weight: 700;
+  border-bottom: 2px solid var(--blue);
+}
+td,
+th {
+  padding-block: 2px;
+}
+.places :deep(input),
+.obstacles :deep(td:nth-child(3) input) {
+  text-align: right;
+}
+.left {
+  text-align: left;
+}
+.where {
+  color: var(--ink-2);
+}
+.moves .act {
+  margin-left: 10px;
+  font-size: var(--s1);
+  font-weight: 500;
+}
+.card {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(228px, 1fr));
+  column-gap: 30px;
+  padding-top: 8px;
+}
+.fine {
+  padding-top: 6px;
+  font-size: var(--s1);
+  color: var(--ink-2);
+}
+small {
+  font-weight: 400;
+  color: var(--ink-2);
+}
+</style>
