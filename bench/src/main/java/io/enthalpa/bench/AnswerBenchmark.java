@@ -55,7 +55,8 @@ public class AnswerBenchmark {
         path.add(path.size() - 1, new PathElement.Reducer("second cone", 0.057, 0.060, 0.06));
         path.add(path.size() - 1, new PathElement.Joint("third joint", 0.060, 0.064, 0.008));
         path.add(path.size() - 1, new PathElement.Throttle("throttle", 0.060, 0.009));
-        BuildOption longer = new BuildOption("C", option.name(), option.boost(), path, option.airWays(), option.stands());
+        BuildOption longer =
+                new BuildOption("C", option.name(), option.boost(), path, option.airWays(), option.stands());
         return build.withOptions(List.of(longer));
     }
 

@@ -138,7 +138,7 @@ class RoomIT extends OnDemo {
         page.type("core up", "-280").saved();
         assertThat(says())
                 .containsText("Fits. Least to spare is 3.0 mm: the inlet port of core to left headlamp back.");
-        page.surface("Core").type("width", "720").saved();
+        page.surface("Core").type("core width", "720").saved();
         assertThat(page.raw().locator("aside.verdict p.worse")).containsText("Does not fit");
         page.surface("Space");
         assertThat(says()).containsText("inside");
