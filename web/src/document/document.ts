@@ -60,7 +60,7 @@ export type CoolingMethod = (typeof coolingMethodWords)[number]
 /** one build with its duty and options */
 export interface BuildDocument {
   format: 'enthalpa-build'
-  /** version, 1 to 1000, usually 5: of the file's form */
+  /** version, 1 to 1000, usually 6: of the file's form */
   version: number
   name: string
   summary: string

@@ -52,7 +52,7 @@ function ownSize(s: Stand, yes: boolean): void {
     <table v-if="stands.length" class="figures places">
       <thead>
         <tr>
-          <th scope="col">middle of</th>
+          <th scope="col">body</th>
           <th scope="col">back</th>
           <th scope="col">right</th>
           <th scope="col">up</th>
@@ -124,9 +124,6 @@ function ownSize(s: Stand, yes: boolean): void {
 td,
 th {
   padding-block: 2px;
-}
-th {
-  white-space: nowrap;
 }
 .places :deep(input) {
   text-align: right;

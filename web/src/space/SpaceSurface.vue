@@ -21,8 +21,14 @@ const PARTS = [
 </template>
 
 <style scoped>
+/* It scrolls as a surface does, the choice of its parts with what they hold. */
 .space {
   position: relative;
+  overflow-y: auto;
+  background: var(--sheet);
+}
+.space :deep(.paper) {
+  overflow: visible;
 }
 .parts {
   position: absolute;

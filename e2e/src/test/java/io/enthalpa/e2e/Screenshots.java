@@ -74,6 +74,11 @@ public final class Screenshots {
                 800,
                 "dark",
                 page -> page.openBuild(saltline).option("B").surface("Water"));
+        take("room", 1280, 800, "light", page -> {
+            page.openBuild(van).option("B").surface("Space");
+            page.button("the outlet clamp of core and right frame leg").click();
+            page.raw().locator("svg[aria-label='The room in three views']").scrollIntoViewIfNeeded();
+        });
         take(
                 "space",
                 1280,
@@ -130,17 +135,6 @@ public final class Screenshots {
                         .surface("Pipes")
                         .type("hot pipe outside diameter", "2 1/2 in")
                         .saved());
-        take("history", 1280, 800, "light", page -> {
-            page.openBuild(van)
-                    .surface("Pipes")
-                    .type("cold pipe outside diameter", "63 mm")
-                    .saved()
-                    .button("Add a bend to cold pipe")
-                    .click();
-            page.saved().button("History").click();
-            page.raw().getByLabel("Name of version 3").fill("as welded");
-            page.raw().keyboard().press("Enter");
-        });
         take("new", 1280, 800, "light", page -> {
             page.open("/new");
             page.raw()

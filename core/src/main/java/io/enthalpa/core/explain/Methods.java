@@ -44,12 +44,14 @@ import io.enthalpa.core.loss.PerformanceCurve;
 import io.enthalpa.core.loss.ThrottleLoss;
 import io.enthalpa.core.plant.ResistanceShares;
 import io.enthalpa.core.plant.WaterSide;
+import io.enthalpa.core.room.AskedGap;
 import io.enthalpa.core.sizing.Bill;
 import io.enthalpa.core.sizing.MethodSizing;
 import io.enthalpa.core.sizing.NewJob;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.source.ValidityRange;
+import io.enthalpa.core.space.Gaps;
 import io.enthalpa.core.uncertainty.MonteCarlo;
 import io.enthalpa.core.verdict.Load;
 import io.enthalpa.core.verdict.RunFigures;
@@ -118,6 +120,7 @@ public final class Methods {
                             ChillerSpec.METHOD,
                             LoopHeights.METHOD)),
             new Chapter("Cooling air", List.of(AirWay.METHOD, FaceAirSpec.METHOD, OtherExchanger.METHOD)),
+            new Chapter("Room", List.of(Gaps.METHOD, AskedGap.METHOD)),
             new Chapter("Duties", List.of(DutyPlan.METHOD, Gearing.METHOD, DutyThinner.METHOD)),
             new Chapter(
                     "Endurance",

@@ -1,5 +1,7 @@
 package io.enthalpa.core.room;
 
+import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
 import java.util.OptionalDouble;
 
 /**
@@ -9,6 +11,14 @@ import java.util.OptionalDouble;
  * @param moved m, that must be left through all that the carriers do
  */
 public record AskedGap(double still, double moved) {
+    public static final Method METHOD = Method.of(
+                    "asked-gap",
+                    "Gap asked",
+                    "Soft-trimmed edge 5 mm, bare body and structure 8, two of the build's own 6; brake and fuel lines and wiring 10, bonnet 10, "
+                            + "shielded exhaust 15, turning parts 20, tyres at full lock 25, bare exhaust 40. Across engine and body 15 at least, and 5 left as it "
+                            + "moves. A figure of one's own counts before all of these.")
+            .source(Citation.commonPractice("gaps as fabricators leave them"))
+            .leavesOut("Heat beside a hot housing: the gap is asked, what the core takes up there is not counted.");
     /** Between two of one carrier, both stiffly held; common practice, no source. */
     private static final double TOGETHER = 6e-3;
     /** Between two carriers, standing and moved; common practice, no source. */

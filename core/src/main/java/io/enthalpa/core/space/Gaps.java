@@ -1,5 +1,7 @@
 package io.enthalpa.core.space;
 
+import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
 import java.util.Optional;
 
 /**
@@ -7,6 +9,26 @@ import java.util.Optional;
  * these are farther apart than the least found so far.
  */
 public final class Gaps {
+    public static final Method METHOD = Method.of(
+                    "gap",
+                    "Gap, standing and moved",
+                    "Every body and obstacle is a set of convex parts. Two parts outside one another: their nearest points; in one another: the "
+                            + "least shift that parts them, counted less than 0. Both searches know between which bounds the answer lies and give the safer "
+                            + "one, to 0.01 mm. As the carriers move: shifts along the car are added to the shape, which is exact; a roll is halved until the "
+                            + "plane that parts the two at one angle is known to part them at all angles beside it.")
+            .formula("strays from its tangent by r w^2/2 for a roll of w to either side at a distance r from the axis")
+            .source(
+                    Citation.fromMemory(
+                            "Gilbert, Johnson & Keerthi",
+                            1988,
+                            "a fast procedure for computing the distance between complex objects in three-dimensional space"),
+                    Citation.fromMemory(
+                            "van den Bergen",
+                            2001,
+                            "proximity queries and penetration depth computation on 3D game objects"))
+            .leavesOut(
+                    "Of a body of several parts in another how deep each part stands is told, not the shift that parts all at once. Shifts and roll "
+                            + "come all at once, which is a little more than an engine does.");
     /** A plane does not roll; how far it is shifted counts with the travel. */
     private static final Motion STANDS = Motion.STILL;
 

@@ -33,7 +33,7 @@ import tools.jackson.databind.node.ObjectNode;
 public record BuildDocument(
         @Kind("enthalpa-build") String format,
 
-        @Figure(label = "version", min = 1, max = 1000, usual = 5, help = "of the file's form")
+        @Figure(label = "version", min = 1, max = 1000, usual = 6, help = "of the file's form")
         int version,
 
         String name,
