@@ -1,5 +1,5 @@
 import type { components } from './schema'
-import type { BlowerMap, BuildDocument, BuildOption, CoolingMethod, CoolingSideOnLoop, NewJobDocument } from '../document/types'
+import type { BlowerMap, BuildDocument, BuildOption, CoolingMethod, CoolingSideOnLoop, NewJobDocument, Obstacle } from '../document/types'
 
 type Schemas = components['schemas']
 export type SteadyView = Schemas['SteadyView']
@@ -37,6 +37,7 @@ export type OptionAnswer = Schemas['OptionAnswer']
 export type FitView = Schemas['FitView']
 export type FitFinding = Schemas['FitFindingView']
 export type GapView = Schemas['RoomGapView']
+export type PresetView = Schemas['PresetView']
 export type ChangeView = Schemas['ChangeView']
 export type FieldCatalogue = Schemas['FieldCatalogue']
 export type BuildKept = Schemas['BuildKept']
@@ -167,6 +168,9 @@ export const api = {
     call<JobView>('POST', `/jobs/${kind}`, { document, option, every }),
   job: (id: string) => call<JobView>('GET', `/jobs/${id}`),
   cancelJob: (id: string) => call<undefined>('DELETE', `/jobs/${id}`),
+  roomPresets: () => call<{ presets: PresetView[] }>('GET', '/room/presets'),
+  presetObstacles: (key: string, measured: Record<string, number>) =>
+    call<{ obstacles: Obstacle[] }>('POST', `/room/presets/${key}`, { measured }),
   methods: () => call<ChapterView[]>('GET', '/methods'),
   map: (csv: string) => call<{ map: BlowerMap }>('POST', '/preview/map', { csv }),
   catalogue: (kind?: string, words?: string) => {

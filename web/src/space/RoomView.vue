@@ -17,12 +17,14 @@ import GapTable from './GapTable.vue'
 import ObstacleFields from './ObstacleFields.vue'
 import MovingParts from './MovingParts.vue'
 import BodyTable from './BodyTable.vue'
+import TapeList from './TapeList.vue'
 import { emptyRoom, SHAPES, shifted } from './room'
 
 /** The measured room, where the option's bodies stand in it, and whether they fit. */
 const build = useBuild()
 const settings = useSettings()
 const large = ref(false)
+const taping = ref(false)
 const shapeMenu = ref<InstanceType<typeof Menu>>()
 
 const room = computed(() => build.document?.room)
@@ -134,7 +136,11 @@ const where = (o: Obstacle) => {
         Nothing is measured yet. Choose a place that a tape finds again as the datum, then put in what must be missed: every gap of cores, radiators
         and tanks is told from there.
       </p>
-      <button type="button" class="act" @click="begin">measure a room</button>
+      <TapeList v-if="taping" @done="taping = false" />
+      <p v-else class="decide">
+        <button type="button" class="act" @click="taping = true">measure a usual place by the tape</button>
+        <button type="button" class="act" @click="begin">measure a room</button>
+      </p>
     </template>
     <template v-else>
       <p v-for="(s, i) in sentences" :key="i" class="says" :class="{ first: i === 0, worse: i === 0 && fit && !fit.fits }">{{ s }}</p>
@@ -162,7 +168,9 @@ const where = (o: Obstacle) => {
         <h2>
           What must be missed
           <button type="button" class="act add" aria-haspopup="menu" @click="shapeMenu?.toggle($event)">put one in</button>
+          <button type="button" class="act add" :aria-expanded="taping" @click="taping = !taping">a usual place by the tape</button>
         </h2>
+        <TapeList v-if="taping" @done="taping = false" />
         <TextField label="datum" pointer="/room/datum" of="room" />
         <p v-if="!room.datum" class="fine">A place and two edges that a tape finds again: "middle of the latch panel's top edge".</p>
         <table v-if="obstacles.length" class="figures obstacles">
@@ -265,6 +273,7 @@ const where = (o: Obstacle) => {
 }
 .add {
   float: right;
+  margin-left: 22px;
   font-size: var(--s1);
   font-weight: 500;
 }

@@ -88,7 +88,7 @@ async function tryIt(c: ChangeView): Promise<void> {
     <template v-else-if="verdict">
       <h1>{{ unbroken(says('HEADLINE')) }}</h1>
       <p class="lead">{{ says('PARTICULARS') }}</p>
-      <p v-if="fitting"  class="lead" :class="{ worse: !build.answer?.fit?.fits }">{{ unbroken(fitting) }}</p>
+      <p v-if="fitting" class="lead" :class="{ worse: !build.answer?.fit?.fits }">{{ unbroken(fitting) }}</p>
       <template v-if="verdict.outcome !== 'NEVER_RUNS'">
         <p class="shape">{{ says('SHAPE') }}</p>
         <p v-if="says('BESIDE')" class="lead">{{ says('BESIDE') }}</p>
@@ -169,6 +169,9 @@ h1 {
 .lead {
   margin-top: 8px;
   color: var(--ink-2);
+}
+.lead.worse {
+  color: var(--heat-text);
 }
 .shape {
   margin-top: 8px;

@@ -128,6 +128,39 @@ class RoomIT extends OnDemo {
         page.assertNothingWrong();
     }
 
+    /** Ten measures typed down the list make a front; a core where it belongs is told what it has to spare. */
+    @Test
+    void frontByTheTape() {
+        page.newBuild().surface("Space");
+        page.button("measure a usual place by the tape").click();
+        String[][] tape = {
+            {"crash bar, front face", "-170"},
+            {"crash bar, rear face", "-4 1/2 in"},
+            {"crash bar, top", "-180"},
+            {"crash bar, underside", "-260"},
+            {"condenser, front face", "25"},
+            {"condenser, rear face", "45"},
+            {"radiator, front face", "210"},
+            {"fan shroud, rear face", "300"},
+            {"between the frame legs", "1.4 m"},
+            {"between the headlamp backs", "1.3 m"},
+        };
+        for (String[] measure : tape) {
+            page.type(measure[0], measure[1]);
+        }
+        page.button("put it into the room").click();
+        page.saved();
+        assertThat(page.field("room datum")).hasValue("middle of the latch panel's top edge");
+        assertThat(page.raw().locator(".obstacles tbody tr")).hasCount(9);
+        choose("give one a place", "core");
+        page.type("core back", "128").saved().type("core up", "-340").saved();
+        // Condenser's rear at 45, radiator's front at 210: the core's middle between them, half of what it leaves to
+        // either side.
+        double depth = 300 - 8 - 200 - spare(200);
+        assertThat(says()).containsText("Fits. Least to spare is %.1f mm: ".formatted(210 - 128 - depth - 8));
+        page.assertNothingWrong();
+    }
+
     /** A wider core is wider in the room, and one that is turned stands on end there. */
     @Test
     void coreOfTheRoomIsTheOneOfCore() {

@@ -39,7 +39,7 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         found.add(verdict(fit, worst));
         long more = fit.gaps().stream().filter(GapRow::isShort).count() - 1;
         if (more > 0) {
-            found.add(new FitFinding(Kind.FIT_MORE_SHORT, "", "", List.of(Figure.plain("more", more))));
+            found.add(new FitFinding(Kind.FIT_MORE_SHORT, "", "", List.of(Figure.plain("more", (double) more))));
         }
         return found;
     }

@@ -15,6 +15,7 @@ import io.enthalpa.core.duty.Gearing;
 import io.enthalpa.core.endurance.Sensor;
 import io.enthalpa.core.engine.CompressorMap;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.verdict.Targets;
 import java.util.ArrayList;
 import java.util.List;
@@ -125,6 +126,11 @@ public record BuildDocument(
     /** @return a compressor map as it stands in a file */
     public static ObjectNode tree(CompressorMap map) {
         return Binding.MAPPER.valueToTree(BlowerPiece.BlowerMap.of(map));
+    }
+
+    /** @return an obstacle as it stands in a file */
+    public static ObjectNode tree(Obstacle obstacle) {
+        return Binding.MAPPER.valueToTree(ObstacleDocument.of(obstacle));
     }
 
     /** @return whether this may be the identity of a row */

@@ -1,0 +1,65 @@
+package io.enthalpa.server.room;
+
+import io.enthalpa.core.room.Preset;
+import io.enthalpa.formats.document.BuildDocument;
+import io.enthalpa.server.problem.NotThereException;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** Places that are measured by the tape, and the obstacles that their measures make. Stateless. */
+@RestController
+@RequestMapping("/api/room/presets")
+class RoomController {
+    record MeasureView(String key, String label, String how, double usual_mm) {}
+
+    record PresetView(String key, String title, String datum, List<MeasureView> measures) {}
+
+    record PresetsAnswer(List<PresetView> presets) {}
+
+    @GetMapping
+    PresetsAnswer presets() {
+        return new PresetsAnswer(Preset.all().stream()
+                .map(p -> new PresetView(
+                        p.key(),
+                        p.title(),
+                        p.datum(),
+                        p.measures().stream()
+                                .map(m ->
+                                        new MeasureView(m.key(), m.label(), m.how(), Math.round(m.usual() * 1e6) / 1e3))
+                                .toList()))
+                .toList());
+    }
+
+    /** @param measured mm by key; what is left out is as usual */
+    record TapeRequest(@Nullable Map<String, Double> measured) {}
+
+    record ObstaclesAnswer(List<JsonNode> obstacles) {}
+
+    @PostMapping("/{key}")
+    ObstaclesAnswer obstacles(@PathVariable String key, @RequestBody TapeRequest request) {
+        Preset preset = Preset.all().stream()
+                .filter(p -> p.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> new NotThereException("a place called " + key));
+        Map<String, Double> measured = new HashMap<>();
+        if (request.measured() != null) {
+            request.measured().forEach((name, mm) -> {
+                if (mm != null) {
+                    measured.put(name, mm / 1000);
+                }
+            });
+        }
+        return new ObstaclesAnswer(preset.obstacles(measured).stream()
+                .map(o -> (JsonNode) BuildDocument.tree(o))
+                .toList());
+    }
+}
