@@ -156,8 +156,8 @@ class RoomIT extends OnDemo {
         page.type("core back", "128").saved().type("core up", "-340").saved();
         // Condenser's rear at 45, radiator's front at 210: the core's middle between them, half of what it leaves to
         // either side.
-        double depth = 300 - 8 - 200 - spare(200);
-        assertThat(says()).containsText("Fits. Least to spare is %.1f mm: ".formatted(210 - 128 - depth - 8));
+        double half = 300 - 8 - 200 - spare(200);
+        assertThat(says()).containsText("Fits. Least to spare is %.1f mm: ".formatted(210 - 128 - half - 8));
         page.assertNothingWrong();
     }
 

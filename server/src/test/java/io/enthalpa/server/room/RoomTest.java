@@ -1,0 +1,89 @@
+package io.enthalpa.server.room;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import io.enthalpa.formats.BuildFile;
+import io.enthalpa.server.RunningServer;
+import java.nio.file.Path;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Usual places by their measures, and the fit that comes with every answer. */
+class RoomTest {
+    @TempDir
+    static Path data;
+
+    private static RunningServer server;
+
+    @BeforeAll
+    static void start() {
+        server = new RunningServer(data, true);
+    }
+
+    @AfterAll
+    static void stop() {
+        server.close();
+    }
+
+    private static JsonNode answers(JsonNode document) {
+        ObjectNode request = JsonMapper.shared().createObjectNode();
+        request.set("document", document);
+        request.put("part", "LINE");
+        return server.post("/api/preview", request.toString()).json().get("answers");
+    }
+
+    /** What every preset makes of its usual measures is a room that a build file may hold. */
+    @Test
+    void everyUsualPlaceIsARoom() {
+        JsonNode presets = server.get("/api/room/presets").json().get("presets");
+        assertThat(presets.size()).isEqualTo(5);
+        for (JsonNode preset : presets) {
+            JsonNode made = server.post("/api/room/presets/" + preset.get("key").stringValue(), "{}")
+                    .json();
+            ObjectNode document = server.document("Pilot Launch").deepCopy().asObject();
+            ((ObjectNode) document.get("room")).set("obstacles", made.get("obstacles"));
+            assertThat(BuildFile.read(document).room().orElseThrow().obstacles())
+                    .as(preset.get("title").stringValue())
+                    .hasSize(made.get("obstacles").size());
+        }
+        assertThat(server.post("/api/room/presets/moon", "{}").status()).isEqualTo(404);
+    }
+
+    @Test
+    void measuresAreMillimetresAndRefusedByName() {
+        JsonNode made = server.post("/api/room/presets/front", "{\"measured\": {\"barRear\": -95}}")
+                .json();
+        assertThat(made.at("/obstacles/0/rear_mm").doubleValue()).isCloseTo(-95, within(1e-9));
+        assertThat(made.at("/obstacles/0/front_mm").doubleValue()).isCloseTo(-160, within(1e-9));
+        var refused = server.post("/api/room/presets/front", "{\"measured\": {\"barRear\": -95000}}");
+        assertThat(refused.status()).isEqualTo(422);
+        assertThat(refused.json().at("/fault/sentence").stringValue()).contains("crash bar, rear face");
+    }
+
+    /** The demo van's second core stands in a frame leg, the other two fit; a build without a room has no fit. */
+    @Test
+    void fitComesWithTheLine() {
+        JsonNode van = server.document("Pass Van");
+        JsonNode answers = answers(van);
+        assertThat(answers.at("/0/fit/fits").booleanValue()).isTrue();
+        assertThat(answers.at("/1/fit/fits").booleanValue()).isFalse();
+        assertThat(answers.at("/1/fit/findings/0/says").stringValue())
+                .isEqualTo("Does not fit: the outlet clamp of core stands 1.5 mm inside right frame leg.");
+        assertThat(answers.at("/2/fit/fits").booleanValue()).isTrue();
+        // Its finned block from the front: 640 wide about the middle, 300 high about -400.
+        ArrayNode block = (ArrayNode) answers.at("/1/fit/bodies/0/parts/0/front");
+        assertThat(block.valueStream().map(JsonNode::doubleValue))
+                .containsExactlyInAnyOrder(320.0, -250.0, -320.0, -250.0, -320.0, -550.0, 320.0, -550.0);
+        ObjectNode bare = van.deepCopy().asObject();
+        bare.remove("room");
+        bare.get("options").forEach(o -> ((ObjectNode) o).remove("stands"));
+        assertThat(answers(bare).at("/0").has("fit")).isFalse();
+    }
+}
