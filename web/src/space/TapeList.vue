@@ -54,7 +54,7 @@ async function put(): Promise<void> {
     <template v-if="preset">
       <p class="fine">All from {{ preset.datum }}: rearward, to the right as one sits, up. What is not typed is as usual.</p>
       <div class="card">
-        <label v-for="m in preset.measures" :key="`${key} ${m.key}`" class="measure">
+        <div v-for="m in preset.measures" :key="`${key} ${m.key}`" class="measure">
           <NumberField
             part="room/place"
             name="back_mm"
@@ -64,7 +64,7 @@ async function put(): Promise<void> {
             :set="(v: number | undefined) => (measured = { ...measured, [m.key]: v ?? m.usual_mm })"
           />
           <small v-if="m.how">{{ m.how }}</small>
-        </label>
+        </div>
       </div>
     </template>
     <Notice v-if="failed" :says="failed" />

@@ -131,8 +131,8 @@ class BuildFileTest {
                 .isInstanceOfSatisfying(
                         EnthalpaFault.class,
                         fault -> assertThat(fault.sentence())
-                                .contains("version 5")
-                                .contains("version 5 or earlier")
+                                .contains("version 7")
+                                .contains("version 6 or earlier")
                                 .contains("later Enthalpa"));
     }
 

@@ -28,6 +28,9 @@ import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.JsonNodeFactory;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Answers for a document that need not be saved: the screen asks after every edit. Stateless. */
 @RestController
@@ -92,14 +95,31 @@ class AnswersController {
                     "letters of options of the document",
                     "");
         }
+        // What is moved about in the room changes nothing of a run.
+        JsonNode counts = request.part() == Part.DUTY ? withoutRoom(request.document()) : request.document();
         Supplier<PreviewAnswer> answers = () -> new PreviewAnswer(letters.stream()
                 .map(letter -> known.or(
-                        request.document(),
+                        counts,
                         "%s of %s".formatted(request.part(), letter),
                         OptionAnswer.class,
                         () -> answer(build, letter, request.part())))
                 .toList());
         return request.part() == Part.LINE ? answers.get() : work.now(page, "preview", answers::get);
+    }
+
+    /** @return the same document, shallow, without the room and what stands in it */
+    private static JsonNode withoutRoom(JsonNode document) {
+        ObjectNode bare = JsonNodeFactory.instance.objectNode();
+        bare.setAll((ObjectNode) document);
+        bare.remove("room");
+        ArrayNode options = bare.putArray("options");
+        for (JsonNode option : document.path("options")) {
+            ObjectNode other = JsonNodeFactory.instance.objectNode();
+            other.setAll((ObjectNode) option);
+            other.remove("stands");
+            options.add(other);
+        }
+        return bare;
     }
 
     private static OptionAnswer answer(Build build, String letter, @Nullable Part part) {

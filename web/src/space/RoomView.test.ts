@@ -1,0 +1,133 @@
+import { beforeEach, describe, expect, it, vi, type Mock } from 'vitest'
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
+import { api, type FitView, type PresetView } from '../api/client'
+import type { useBuild } from '../build/store'
+import type { Obstacle } from '../document/types'
+import { asEdited, listenedBuild, onScreen, surface } from '../testing/surface'
+import RoomView from './RoomView.vue'
+import { SHAPES } from './room'
+
+const square = (element: string, low: number, high: number) => {
+  const corners = [low, low, high, low, high, high, low, high]
+  return { element, front: corners, side: corners, above: corners }
+}
+
+/** A core of 100 about the datum and a box beside it, 3 mm apart: as answered, numbers made up. */
+const fit = {
+  fits: false,
+  findings: [{ kind: 'FIT_SHORT', of: 'the block of core', to: 'box', values: { gap: 3, asked: 8 }, says: '' }],
+  trials: [{ trial: 'BONNET_SHUT', goes: true, gap: 0 }],
+  bodies: [{ place: '/stands/0', name: 'core', what: 'CORE', usual: false, parts: [square('block', -50, 50)] }],
+  unplaced: [{ of: 'plenum', what: 'PLENUM', name: 'plenum' }],
+  gone: ['old core'],
+  obstacles: [{ place: '/room/obstacles/0', name: 'box', parts: [square('box', 53, 153)] }],
+  gaps: [
+    {
+      place: '/stands/0',
+      of: 'the block of core',
+      against: '/room/obstacles/0',
+      to: 'box',
+      gap_mm: 3,
+      asked_mm: 8,
+      missing_mm: 5,
+      isShort: true,
+      from_mm: [0, 50, 0],
+      to_mm: [0, 53, 0],
+    },
+  ],
+} as FitView
+
+describe('the room', () => {
+  let build: ReturnType<typeof useBuild>
+  let edit: Mock
+
+  beforeEach(() => {
+    ;({ build, edit } = listenedBuild())
+    const box = { ...structuredClone(SHAPES[0]!.fresh), carrier: 'engine' } as Obstacle
+    const carriers = [{ name: 'engine', axis: 'along', back_mm: 0, right_mm: 0, up_mm: 0, roll_deg: 3 }]
+    const stands = [{ of: 'core', what: 'core', back_mm: 0, right_mm: 0, up_mm: 0 }]
+    onScreen(build, {
+      ...build.document!,
+      room: { datum: 'latch', carriers, obstacles: [box] },
+      options: [{ ...build.document!.options[0]!, stands }],
+    })
+    build.answers.A!.fit = fit
+    build.catalogue!.sentences.FIT_SHORT = 'Does not fit: {of} keeps {gap mm 1} from {to}, {asked mm 0} asked.'
+  })
+
+  const things = (wrapper: VueWrapper, name: string) => wrapper.find(`[aria-label="${name}"]`)
+
+  it('says whether it fits, and lists what is missing', async () => {
+    const wrapper = await surface(RoomView)
+    expect(wrapper.find('.says.first').text()).toBe('Does not fit: the block of core keeps 3.0 mm from box, 8 mm asked.')
+    expect(wrapper.find('.says.first').classes()).toContain('worse')
+    expect(wrapper.find('.trials').text()).toContain('bonnet shut goes')
+    expect(wrapper.find('.gaps tbody tr').text()).toContain('short by 5.0 mm')
+    expect(wrapper.text()).toContain('Kept, though not in this option any more: old core.')
+  })
+
+  it('nudges what has the focus and gives it in when the hand rests', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] })
+    const wrapper = await surface(RoomView)
+    const core = things(wrapper, 'core, from the front')
+    await core.trigger('keydown', { key: 'ArrowUp' })
+    await core.trigger('keydown', { key: 'ArrowUp' })
+    await core.trigger('keydown', { key: 'ArrowRight', shiftKey: true })
+    expect(edit).not.toHaveBeenCalled()
+    vi.advanceTimersByTime(600)
+    // From the front the car's right is to the left.
+    expect(asEdited(build, edit).options[0]!.stands![0]).toMatchObject({ back_mm: 0, right_mm: -10, up_mm: 2 })
+    expect(edit.mock.lastCall![1]).toBe('core moved in the room')
+    vi.useRealTimers()
+  })
+
+  it('puts bodies and obstacles in and takes them out', async () => {
+    const wrapper = await surface(RoomView)
+    await wrapper.find('[aria-label="Take core out of the room"]').trigger('click')
+    expect(asEdited(build, edit).options[0]!.stands).toEqual([])
+    await wrapper.find('[aria-label="Copy box"]').trigger('click')
+    expect(asEdited(build, edit).room!.obstacles!.map((o) => o.name)).toEqual(['box', 'box 2'])
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'take engine out')!
+      .trigger('click')
+    expect(asEdited(build, edit).room, 'what hung on it hangs on the body').toMatchObject({ carriers: [], obstacles: [{ name: 'box' }] })
+    expect(asEdited(build, edit).room!.obstacles![0]!.carrier).toBeUndefined()
+  })
+
+  it('begins with an empty room where none was measured', async () => {
+    onScreen(build, { ...build.document!, room: undefined })
+    build.answers.A!.fit = undefined
+    const wrapper = await surface(RoomView)
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'measure a room')!
+      .trigger('click')
+    expect(asEdited(build, edit).room).toEqual({ datum: '', carriers: [], obstacles: [] })
+  })
+
+  it('takes a usual place over with what was typed, and leaves the datum that is there', async () => {
+    const preset = { key: 'front', title: 'front of a car', datum: 'elsewhere', measures: [{ key: 'bar', label: 'bar', how: '', usual_mm: 5 }] }
+    vi.spyOn(api, 'roomPresets').mockResolvedValue({ presets: [preset as PresetView] })
+    const made = vi
+      .spyOn(api, 'presetObstacles')
+      .mockResolvedValue({ obstacles: [{ ...structuredClone(SHAPES[2]!.fresh), name: 'bar' } as Obstacle] })
+    const wrapper = await surface(RoomView)
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'a usual place by the tape')!
+      .trigger('click')
+    await flushPromises()
+    await wrapper.find('.measure input').setValue('12')
+    await wrapper.find('.measure input').trigger('blur')
+    await wrapper
+      .findAll('button')
+      .find((b) => b.text() === 'put it into the room')!
+      .trigger('click')
+    await flushPromises()
+    expect(made).toHaveBeenCalledWith('front', { bar: 12 })
+    const room = asEdited(build, edit).room!
+    expect(room.datum).toBe('latch')
+    expect(room.obstacles!.map((o) => o.name)).toEqual(['box', 'bar'])
+  })
+})
