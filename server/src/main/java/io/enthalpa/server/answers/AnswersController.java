@@ -124,8 +124,9 @@ class AnswersController {
 
     private static OptionAnswer answer(Build build, String letter, @Nullable Part part) {
         // Whether it fits does not hang on whether the air comes through.
-        FitView fit = part == Part.DUTY ? null : Answers.fit(build, letter);
+        FitView fit = null;
         try {
+            fit = part == Part.DUTY ? null : Answers.fit(build, letter);
             return new OptionAnswer(
                     letter,
                     part == Part.DUTY ? null : Answers.steady(build, letter),
