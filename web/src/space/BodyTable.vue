@@ -128,6 +128,10 @@ th {
 .places :deep(input) {
   text-align: right;
 }
+th .act,
+.moves .act {
+  min-height: 24px;
+}
 .moves .act {
   font-size: var(--s1);
   font-weight: 500;

@@ -55,6 +55,7 @@ td {
   color: var(--ink-2);
 }
 th .act {
+  min-height: 24px;
   font-weight: 500;
 }
 .picked th .act {

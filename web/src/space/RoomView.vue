@@ -295,6 +295,10 @@ th {
 .where {
   color: var(--ink-2);
 }
+th .act,
+.moves .act {
+  min-height: 24px;
+}
 .moves .act {
   margin-left: 10px;
   font-size: var(--s1);

@@ -213,7 +213,7 @@ class ScreenIT extends OnDemo {
         page.raw().keyboard().press("3");
         assertThat(page.field("core width")).isVisible();
         page.raw().keyboard().press("2");
-        assertThat(page.field("seal round the stack")).isVisible();
+        assertThat(page.field("core back")).isVisible();
         page.raw().keyboard().press("1");
         assertThat(page.field("displacement")).isVisible();
         page.raw().locator("[data-piece='0']").focus();
