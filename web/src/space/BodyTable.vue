@@ -136,6 +136,10 @@ th .act,
   font-size: var(--s1);
   font-weight: 500;
 }
+.card > .act {
+  min-height: 24px;
+  justify-self: start;
+}
 .card {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(228px, 1fr));

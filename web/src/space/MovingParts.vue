@@ -63,6 +63,10 @@ function drop(id: string, name: string): void {
   font-size: var(--s1);
   font-weight: 500;
 }
+.card > .act {
+  min-height: 24px;
+  justify-self: start;
+}
 .card {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(228px, 1fr));

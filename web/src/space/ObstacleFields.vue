@@ -136,6 +136,9 @@ function movable(yes: boolean): void {
 .move {
   grid-column: 1 / -1;
 }
+.rows .act {
+  min-height: 24px;
+}
 .rows p {
   display: flex;
   gap: 20px;
