@@ -38,6 +38,7 @@ class PackageOrderTest {
             "verdict",
             "build",
             "fit",
+            "envelope",
             "sizing",
             "explain",
             "trial");

@@ -83,8 +83,17 @@ public record EndTankSpec(
         return this;
     }
 
+    /** @return whether tanks of a core of that size carry the ports */
+    public boolean fitOn(CoreSize size) {
+        return isOpen() || portBore <= widest(size, 1) && outletBore <= widest(size, outlets);
+    }
+
+    private static double widest(CoreSize size, int beside) {
+        return Math.min(WIDEST_PORT * size.depth(), size.height() / beside);
+    }
+
     private static void check(CoreSize size, double bore, int beside, String field, String label) {
-        double room = Math.min(WIDEST_PORT * size.depth(), size.height() / beside);
+        double room = widest(size, beside);
         if (bore > room) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,

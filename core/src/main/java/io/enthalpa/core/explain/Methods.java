@@ -19,6 +19,7 @@ import io.enthalpa.core.engine.CompressorMap;
 import io.enthalpa.core.engine.EngineSpec;
 import io.enthalpa.core.engine.FuelDemand;
 import io.enthalpa.core.engine.InjectionCooling;
+import io.enthalpa.core.envelope.LargestCore;
 import io.enthalpa.core.exchanger.ChangWang1997;
 import io.enthalpa.core.exchanger.CoreLoss;
 import io.enthalpa.core.exchanger.Effectiveness;
@@ -28,6 +29,9 @@ import io.enthalpa.core.exchanger.ManglikBergles1995;
 import io.enthalpa.core.exchanger.PlainPassage;
 import io.enthalpa.core.exchanger.RatedCore;
 import io.enthalpa.core.exchanger.TankEffect;
+import io.enthalpa.core.fit.Against;
+import io.enthalpa.core.fit.AirBehind;
+import io.enthalpa.core.fit.WayOut;
 import io.enthalpa.core.fluid.Atmosphere;
 import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.fluid.HumidAir;
@@ -120,7 +124,15 @@ public final class Methods {
                             ChillerSpec.METHOD,
                             LoopHeights.METHOD)),
             new Chapter("Cooling air", List.of(AirWay.METHOD, FaceAirSpec.METHOD, OtherExchanger.METHOD)),
-            new Chapter("Room", List.of(Gaps.METHOD, AskedGap.METHOD)),
+            new Chapter(
+                    "Room",
+                    List.of(
+                            Gaps.METHOD,
+                            AskedGap.METHOD,
+                            Against.METHOD,
+                            AirBehind.METHOD,
+                            WayOut.METHOD,
+                            LargestCore.METHOD)),
             new Chapter("Duties", List.of(DutyPlan.METHOD, Gearing.METHOD, DutyThinner.METHOD)),
             new Chapter(
                     "Endurance",

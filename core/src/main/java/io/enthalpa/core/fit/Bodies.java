@@ -1,6 +1,7 @@
 package io.enthalpa.core.fit;
 
 import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.exchanger.CoreSize;
@@ -10,6 +11,7 @@ import io.enthalpa.core.space.Hull;
 import io.enthalpa.core.space.Pose;
 import io.enthalpa.core.space.Solid;
 import io.enthalpa.core.waterloop.LoopPiece;
+import io.enthalpa.core.waterloop.RadiatorSpec;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
 import java.util.List;
@@ -104,7 +106,18 @@ public final class Bodies {
                 .toList();
         boolean usual =
                 stand.size().isEmpty() && stand.what() != Stand.What.CORE && stand.what() != Stand.What.RADIATOR;
-        return new Body(name(stand), index, stand, Solid.of(there), usual);
+        return new Body(name(stand), index, stand, Solid.of(there), usual, face(stand));
+    }
+
+    private Optional<CoreSize> face(Stand stand) {
+        return switch (stand.what()) {
+            case CORE ->
+                Optional.of(core(stand))
+                        .filter(c -> c.cooling() instanceof CoolingSide.Air)
+                        .map(c -> c.spec().standing());
+            case RADIATOR -> loop(stand).radiator().map(RadiatorSpec::size);
+            default -> Optional.empty();
+        };
     }
 
     private static Solid.Part box(String name, Size size) {

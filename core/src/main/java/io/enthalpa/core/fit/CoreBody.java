@@ -14,7 +14,7 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * A charge cooler as a body: block, tanks, ports and the clamp rings on them, about the middle of its block. How a core is turned is told as
  * seen from the front of the car: what looks left there points to the right as one sits.
  */
-final class CoreBody {
+public final class CoreBody {
     /** m of metal round a port; common practice, no source. */
     private static final double PORT_WALL = 2e-3;
     /** m that hose and clamp band stand out from a port, and how wide the band is; common practice, no source. */
@@ -47,7 +47,7 @@ final class CoreBody {
     }
 
     /** @return its parts, the middle of its block at the origin, its face square to the rearward axis */
-    static List<Solid.Part> parts(CoreSpec spec) {
+    public static List<Solid.Part> parts(CoreSpec spec) {
         CoreBody body = new CoreBody(spec);
         body.build();
         return body.parts;

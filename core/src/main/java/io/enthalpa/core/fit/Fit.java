@@ -25,8 +25,16 @@ import java.util.function.Predicate;
  * @param unplaced  what could have one
  * @param gone      places of what is not in the option any more
  * @param gaps      those nearer than {@link #HORIZON}, what is missing most first
+ * @param air       what stands close behind each face that air goes through
+ * @param solids    of the room's obstacles, one for each
  */
-public record Fit(List<Body> bodies, List<Stand> unplaced, List<Stand> gone, List<GapRow> gaps) {
+public record Fit(
+        List<Body> bodies,
+        List<Stand> unplaced,
+        List<Stand> gone,
+        List<GapRow> gaps,
+        List<AirBehind> air,
+        List<Solid> solids) {
     /** m: nobody asks for what is farther off. */
     static final double HORIZON = 0.25;
 
@@ -47,7 +55,13 @@ public record Fit(List<Body> bodies, List<Stand> unplaced, List<Stand> gone, Lis
             }
         }
         rows.sort(Comparator.comparingDouble(row -> -row.missing()));
-        return new Fit(bodies, Bodies.without(option), Bodies.gone(option), List.copyOf(rows));
+        return new Fit(
+                bodies,
+                Bodies.without(option),
+                Bodies.gone(option),
+                List.copyOf(rows),
+                AirBehind.of(bodies, room, solids),
+                List.copyOf(solids));
     }
 
     private static Optional<GapRow> toObstacle(int i, Body body, int k, RoomSpec room, Solid solid) {

@@ -23,25 +23,49 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         FIT_SHORT_MOVED,
         FIT_INSIDE,
         FIT_STRIKES,
-        FIT_MORE_SHORT
+        FIT_MORE_SHORT,
+        FIT_AIR_BEHIND
     }
+
+    /** Share of a face with too little air behind it that is worth a word; common practice, no source. */
+    private static final double WORTH_A_WORD = 0.1;
 
     /** @return what is said of it, the verdict first */
     public static List<FitFinding> of(Fit fit) {
         if (fit.bodies().isEmpty()) {
             return List.of(new FitFinding(Kind.FIT_NOTHING_PLACED, "", "", List.of()));
         }
-        if (fit.gaps().isEmpty()) {
-            return List.of(new FitFinding(Kind.FIT_ALONE, "", "", List.of()));
-        }
         List<FitFinding> found = new ArrayList<>();
+        if (fit.gaps().isEmpty()) {
+            found.add(new FitFinding(Kind.FIT_ALONE, "", "", List.of()));
+        } else {
+            gaps(fit, found);
+        }
+        fit.air().stream()
+                .filter(air -> air.blocked() > WORTH_A_WORD)
+                .map(air -> air(air, fit))
+                .forEach(found::add);
+        return found;
+    }
+
+    private static FitFinding air(AirBehind air, Fit fit) {
+        return new FitFinding(
+                Kind.FIT_AIR_BEHIND,
+                fit.bodies().get(air.body()).name(),
+                air.name(),
+                List.of(
+                        new Figure("blocked", air.blocked(), Quantity.SHARE),
+                        new Figure("free", air.free(), Quantity.LENGTH),
+                        new Figure("asked", AirBehind.WANTED, Quantity.LENGTH)));
+    }
+
+    private static void gaps(Fit fit, List<FitFinding> found) {
         GapRow worst = fit.gaps().get(0);
         found.add(verdict(fit, worst));
         long more = fit.gaps().stream().filter(GapRow::isShort).count() - 1;
         if (more > 0) {
             found.add(new FitFinding(Kind.FIT_MORE_SHORT, "", "", List.of(Figure.plain("more", (double) more))));
         }
-        return found;
     }
 
     private static FitFinding verdict(Fit fit, GapRow row) {

@@ -8,6 +8,8 @@ public enum Nature {
     BODY(8e-3),
     /** Crash bar, restraint, frame: as the body, and never cut. */
     STRUCTURE(8e-3),
+    /** Condenser, radiator, grille: the cooling air goes on through it. */
+    AIR_THROUGH(8e-3),
     /** A part of the engine or of what hangs on it, cold. */
     ENGINE_PART(8e-3),
     /** Belt, pulley, fan blade, drive shaft. */

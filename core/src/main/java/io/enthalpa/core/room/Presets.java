@@ -159,7 +159,7 @@ final class Presets {
         t.add(box("latch panel", Nature.BODY, -0.01, 0.03, -leg - 0.04, leg + 0.04, t.of("latchBottom"), 0));
         t.add(box(
                 "condenser",
-                Nature.BODY,
+                Nature.AIR_THROUGH,
                 t.of("condenserFront"),
                 t.of("condenserRear"),
                 -half + 0.02,
@@ -168,7 +168,7 @@ final class Presets {
                 top - 0.03));
         t.add(box(
                 "radiator and shroud",
-                Nature.BODY,
+                Nature.AIR_THROUGH,
                 t.of("radiatorFront"),
                 t.of("radiatorRear"),
                 -half,

@@ -52,4 +52,9 @@ public record Stand(
     public Stand at(Vector3D other) {
         return new Stand(of, what, other, turned, tipped, leaned, carrier, size);
     }
+
+    /** @return the same turned otherwise, rad */
+    public Stand turned(double turn, double tip, double lean) {
+        return new Stand(of, what, middle, turn, tip, lean, carrier, size);
+    }
 }

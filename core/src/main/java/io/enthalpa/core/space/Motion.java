@@ -40,7 +40,7 @@ public record Motion(Vector3D point, Vector3D axis, double roll, Vector3D travel
     }
 
     /** @return m, the farthest that any point of a box comes from where it was */
-    double most(Bounds box) {
+    public double most(Bounds box) {
         return roll * box.reachFrom(point, axis) + travel.getNorm();
     }
 }

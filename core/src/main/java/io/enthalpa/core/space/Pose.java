@@ -54,6 +54,12 @@ public record Pose(Vector3D at, Rotation turn) {
         return turn.applyInverseTo(room.subtract(at));
     }
 
+    /** @return the movement that undoes this one */
+    public Pose inverse() {
+        Rotation back = new Rotation(turn.getQ0(), turn.getQ1(), turn.getQ2(), turn.getQ3(), false).revert();
+        return new Pose(back.applyTo(at).negate(), back);
+    }
+
     /** @param within where the room of this pose stands itself @return this pose there */
     public Pose in(Pose within) {
         return new Pose(within.toRoom(at), within.turn.applyTo(turn));

@@ -1,0 +1,151 @@
+package io.enthalpa.core.envelope;
+
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.chargepath.Pieces;
+import io.enthalpa.core.exchanger.CoreSize;
+import io.enthalpa.core.exchanger.CoreSpec;
+import io.enthalpa.core.exchanger.PortSide;
+import io.enthalpa.core.fit.Body;
+import io.enthalpa.core.fit.Fit;
+import io.enthalpa.core.room.AskedGap;
+import io.enthalpa.core.room.Obstacle;
+import io.enthalpa.core.room.RoomSpec;
+import io.enthalpa.core.room.Stand;
+import io.enthalpa.core.source.Method;
+import io.enthalpa.core.space.Pose;
+import io.enthalpa.core.space.Solid;
+import io.enthalpa.core.space.Way;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+
+/**
+ * The largest core that passes at a place, one way of standing it.
+ *
+ * @param facing  which way the air goes through it
+ * @param towards which way the inlet's tank looks before the core is turned
+ * @param size    m, of its block
+ * @param stand   where it stands
+ * @param stops   what stops it, one for each side of the room that something stops it on
+ * @param certain whether no larger one was missed for want of time
+ */
+public record LargestCore(
+        Facing facing, PortSide towards, CoreSize size, Stand stand, List<Stop> stops, boolean certain) {
+    public static final Method METHOD = Envelope.METHOD;
+
+    /**
+     * @param side in the room, that the core is stopped on
+     * @param name of what stops it
+     * @param place its number among the obstacles; of a body of the option counted on behind them
+     */
+    public record Stop(Way side, String name, int place) {}
+
+    /** @return the core of a stand with the block as it would be */
+    public CoreSpec of(CoreSpec now) {
+        return new CoreSpec(now.construction(), size, now.basis(), now.arrangement(), now.tanks(), towards);
+    }
+
+    /**
+     * @param body    number of the core among the bodies of the fit
+     * @param at      the place that must lie in it, m
+     * @param deepest m, of its block
+     * @return of each sensible way to stand it the largest that passes, the largest first
+     */
+    public static List<LargestCore> of(
+            BuildOption option, RoomSpec room, Fit fit, int body, Vector3D at, double deepest) {
+        Stand stand = fit.bodies().get(body).stand().at(at);
+        CoreSpec now = core(option, stand);
+        Envelope envelope = new Envelope(neighbours(room, fit, body, stand.carrier()));
+        List<LargestCore> all = new ArrayList<>();
+        for (Facing facing : Facing.values()) {
+            if (facing == Facing.AS_IT_STANDS
+                    && List.of(Facing.FRONT, Facing.FLAT, Facing.SIDE).stream().anyMatch(f -> f.isAlike(stand))) {
+                continue;
+            }
+            for (PortSide towards : sides(now)) {
+                Stand turned = facing.turn(stand);
+                CoreSpec template = new CoreSpec(
+                        now.construction(), now.size(), now.basis(), now.arrangement(), now.tanks(), towards);
+                envelope.search(turned.pose(), template, deepest)
+                        .map(found -> result(envelope, found, facing, towards, turned))
+                        .ifPresent(all::add);
+            }
+        }
+        all.sort(Comparator.comparingDouble(core -> -core.size.volume()));
+        return all;
+    }
+
+    /** Level and on end, the inlet on the side it is on now where that is one of them. */
+    private static List<PortSide> sides(CoreSpec now) {
+        return now.isOnEnd() ? List.of(now.inletTowards(), PortSide.LEFT) : List.of(now.inletTowards(), PortSide.UP);
+    }
+
+    private static CoreSpec core(BuildOption option, Stand stand) {
+        return Pieces.cores(option.path()).stream()
+                .filter(c -> c.name().equals(stand.of()))
+                .map(PathElement.Core::spec)
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static List<Neighbour> neighbours(RoomSpec room, Fit fit, int body, String carrier) {
+        List<Neighbour> all = new ArrayList<>();
+        for (int k = 0; k < room.obstacles().size(); k++) {
+            Obstacle o = room.obstacles().get(k);
+            all.add(neighbour(room, o.name(), fit.solids().get(k), AskedGap.from(o, carrier), carrier, o.carrier(), k));
+        }
+        for (int j = 0; j < fit.bodies().size(); j++) {
+            Body other = fit.bodies().get(j);
+            if (j != body) {
+                String its = other.stand().carrier();
+                all.add(neighbour(
+                        room,
+                        other.name(),
+                        other.solid(),
+                        AskedGap.between(carrier, its),
+                        carrier,
+                        its,
+                        room.obstacles().size() + j));
+            }
+        }
+        return all;
+    }
+
+    private static Neighbour neighbour(
+            RoomSpec room, String name, Solid solid, AskedGap asked, String carrier, String its, int place) {
+        return new Neighbour(name, solid, asked, room.motion(carrier), room.motion(its), !carrier.equals(its), place);
+    }
+
+    private static LargestCore result(
+            Envelope envelope, Envelope.Found found, Facing facing, PortSide towards, Stand turned) {
+        Box box = found.box();
+        List<Optional<Neighbour>> stopped = envelope.stops(box);
+        List<Stop> stops = new ArrayList<>();
+        for (int side = 0; side < Box.SIDES; side++) {
+            Way way = way(turned.pose(), side);
+            stopped.get(side).ifPresent(n -> stops.add(new Stop(way, n.name(), n.place())));
+        }
+        return new LargestCore(
+                facing, towards, box.size(), turned.at(box.place()), List.copyOf(stops), found.certain());
+    }
+
+    /** The way in the room that a face of the core looks to, nearest. */
+    private static Way way(Pose pose, int side) {
+        Vector3D own = switch (side / 2) {
+            case 0 -> Vector3D.PLUS_I;
+            case 1 -> Vector3D.PLUS_J;
+            default -> Vector3D.PLUS_K;
+        };
+        Vector3D out = pose.turn().applyTo(own.scalarMultiply(Box.outwards(side)));
+        Way best = Way.UP;
+        for (Way way : Way.values()) {
+            if (way.vector().dotProduct(out) > best.vector().dotProduct(out)) {
+                best = way;
+            }
+        }
+        return best;
+    }
+}
