@@ -3,7 +3,7 @@
 export const roomDocumentCrankAxisWords = ['along', 'across'] as const
 export type RoomDocumentCrankAxis = (typeof roomDocumentCrankAxisWords)[number]
 
-export const natureWords = ['trimmed edge', 'body', 'structure', 'engine part', 'turning part', 'exhaust', 'shielded exhaust', 'line', 'bonnet', 'tyre', 'keep out', 'ground'] as const
+export const natureWords = ['trimmed edge', 'body', 'structure', 'air through', 'engine part', 'turning part', 'exhaust', 'shielded exhaust', 'line', 'bonnet', 'tyre', 'keep out', 'ground'] as const
 export type Nature = (typeof natureWords)[number]
 
 export const obstacleShapeViewWords = ['front', 'side', 'above'] as const

@@ -1,8 +1,6 @@
 package io.enthalpa.core.envelope;
 
 import io.enthalpa.core.exchanger.CoreSpec;
-import io.enthalpa.core.source.Citation;
-import io.enthalpa.core.source.Method;
 import io.enthalpa.core.space.Gap;
 import io.enthalpa.core.space.Gaps;
 import io.enthalpa.core.space.Hull;
@@ -16,24 +14,6 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /** Searches the largest core round a place that misses all its neighbours by the gaps asked. */
 final class Envelope {
-    static final Method METHOD = Method.of(
-                    "envelope",
-                    "Largest core at a place",
-                    "The best box is looked for first: one that strikes something is replaced by the up to six that miss the point of it "
-                            + "that is nearest to the place, each with one face moved in by as little as it takes. The first box that strikes nothing is the "
-                            + "largest. It is then filled out face by face, with the gaps as the list of gaps has them, standing and moved.")
-            .formula(
-                    "volume of the finned block, no deeper than asked; tanks, ports and clamps stand round it as on the core in hand")
-            .source(
-                    Citation.fromMemory(
-                            "Breuel",
-                            2002,
-                            "two geometric algorithms for layout analysis: the largest empty rectangle by branch and bound"),
-                    Citation.commonPractice("what stops a core on each side is what the fabricator wants to know"))
-            .leavesOut(
-                    "Boxes that miss a rounded corner by half of the gap on each of two faces are found only when filled out: a result may be 2 mm short of the "
-                            + "largest on a face. Where the search is stopped by its budget the answer says so. Whether air gets there.");
-
     /** m: the farthest that a face is looked for from the place. */
     private static final double REACH = 0.8;
     /** m: a face is moved in by this at least. */

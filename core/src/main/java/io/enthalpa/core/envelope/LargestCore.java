@@ -12,6 +12,7 @@ import io.enthalpa.core.room.AskedGap;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.room.Stand;
+import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.space.Pose;
 import io.enthalpa.core.space.Solid;
@@ -20,6 +21,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
@@ -34,7 +36,23 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  */
 public record LargestCore(
         Facing facing, PortSide towards, CoreSize size, Stand stand, List<Stop> stops, boolean certain) {
-    public static final Method METHOD = Envelope.METHOD;
+    public static final Method METHOD = Method.of(
+                    "envelope",
+                    "Largest core at a place",
+                    "The best box is looked for first: one that strikes something is replaced by the up to six that miss the point of it "
+                            + "that is nearest to the place, each with one face moved in by as little as it takes. The first box that strikes nothing is the "
+                            + "largest. It is then filled out face by face, with the gaps as the list of gaps has them, standing and moved.")
+            .formula(
+                    "volume of the finned block, no deeper than asked; tanks, ports and clamps stand round it as on the core in hand")
+            .source(
+                    Citation.fromMemory(
+                            "Breuel",
+                            2002,
+                            "two geometric algorithms for layout analysis: the largest empty rectangle by branch and bound"),
+                    Citation.commonPractice("what stops a core on each side is what the fabricator wants to know"))
+            .leavesOut(
+                    "Boxes that miss a rounded corner by half of the gap on each of two faces are found only when filled out: a result may be 2 mm short of the "
+                            + "largest on a face. Where the search is stopped by its budget the answer says so. Whether air gets there.");
 
     /**
      * @param side in the room, that the core is stopped on
@@ -52,30 +70,43 @@ public record LargestCore(
      * @param body    number of the core among the bodies of the fit
      * @param at      the place that must lie in it, m
      * @param deepest m, of its block
-     * @return of each sensible way to stand it the largest that passes, the largest first
+     * @return of each sensible way to stand it the largest that passes, those that face as it does now first, then the largest
      */
     public static List<LargestCore> of(
             BuildOption option, RoomSpec room, Fit fit, int body, Vector3D at, double deepest) {
-        Stand stand = fit.bodies().get(body).stand().at(at);
-        CoreSpec now = core(option, stand);
-        Envelope envelope = new Envelope(neighbours(room, fit, body, stand.carrier()));
+        Stand stand = fit.bodies().get(body).stand();
         List<LargestCore> all = new ArrayList<>();
         for (Facing facing : Facing.values()) {
             if (facing == Facing.AS_IT_STANDS
-                    && List.of(Facing.FRONT, Facing.FLAT, Facing.SIDE).stream().anyMatch(f -> f.isAlike(stand))) {
+                    && Stream.of(Facing.FRONT, Facing.FLAT, Facing.SIDE).anyMatch(f -> f.isAlike(stand))) {
                 continue;
             }
-            for (PortSide towards : sides(now)) {
-                Stand turned = facing.turn(stand);
-                CoreSpec template = new CoreSpec(
-                        now.construction(), now.size(), now.basis(), now.arrangement(), now.tanks(), towards);
-                envelope.search(turned.pose(), template, deepest)
-                        .map(found -> result(envelope, found, facing, towards, turned))
-                        .ifPresent(all::add);
+            for (PortSide towards : sides(core(option, stand))) {
+                of(option, room, fit, body, at, deepest, facing, towards).ifPresent(all::add);
             }
         }
-        all.sort(Comparator.comparingDouble(core -> -core.size.volume()));
+        all.sort(Comparator.comparing((LargestCore core) -> !core.facing.isAlike(stand))
+                .thenComparingDouble(core -> -core.size.volume()));
         return all;
+    }
+
+    /** @return the largest that passes stood so; empty when none does */
+    public static Optional<LargestCore> of(
+            BuildOption option,
+            RoomSpec room,
+            Fit fit,
+            int body,
+            Vector3D at,
+            double deepest,
+            Facing facing,
+            PortSide towards) {
+        Stand turned = facing.turn(fit.bodies().get(body).stand().at(at));
+        CoreSpec now = core(option, turned);
+        CoreSpec template =
+                new CoreSpec(now.construction(), now.size(), now.basis(), now.arrangement(), now.tanks(), towards);
+        Envelope envelope = new Envelope(neighbours(room, fit, body, turned.carrier()));
+        return envelope.search(turned.pose(), template, deepest)
+                .map(found -> result(envelope, found, facing, towards, turned));
     }
 
     /** Level and on end, the inlet on the side it is on now where that is one of them. */

@@ -67,6 +67,7 @@ final class Words {
                 "trimmed edge",
                 "body",
                 "structure",
+                "air through",
                 "engine part",
                 "turning part",
                 "exhaust",

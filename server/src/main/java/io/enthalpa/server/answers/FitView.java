@@ -131,7 +131,7 @@ public record FitView(
                 body.solid().parts().stream().map(OutlineView::of).toList());
     }
 
-    private static String stand(Body body) {
+    static String stand(Body body) {
         return "/stands/" + body.index();
     }
 
@@ -147,7 +147,7 @@ public record FitView(
                         .orElse(null));
     }
 
-    private static String place(int obstacle) {
+    static String place(int obstacle) {
         return "/room/obstacles/" + obstacle;
     }
 
@@ -173,8 +173,13 @@ public record FitView(
     }
 
     /** To a thousandth: a gap is known to a hundredth. */
-    private static double mm(double m) {
+    static double mm(double m) {
         return Math.round(m * 1e6) / 1e3;
+    }
+
+    /** To a hundredth, as a place is typed. */
+    static double tape(double m) {
+        return Math.round(m * 1e5) / 1e2;
     }
 
     private static List<Double> point(Vector3D p) {

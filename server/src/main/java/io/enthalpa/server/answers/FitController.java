@@ -1,0 +1,201 @@
+package io.enthalpa.server.answers;
+
+import io.enthalpa.core.build.Build;
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.fit.Against;
+import io.enthalpa.core.fit.Body;
+import io.enthalpa.core.fit.Fit;
+import io.enthalpa.core.fit.WayOut;
+import io.enthalpa.core.room.RoomSpec;
+import io.enthalpa.core.room.Stand;
+import io.enthalpa.core.space.Solid;
+import io.enthalpa.core.space.Way;
+import io.enthalpa.core.trial.RoomForCore;
+import io.enthalpa.formats.BuildFile;
+import io.enthalpa.server.problem.Asked;
+import io.enthalpa.server.work.Work;
+import java.util.List;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** What can be asked of a body in its room: put against something, the ways it comes out, the largest core that passes there. Stateless. */
+@RestController
+@RequestMapping("/api/preview")
+class FitController {
+    /** Header in which a page says its name. */
+    private static final String PAGE = "X-Page";
+
+    private final Work work;
+    private final KnownAnswers known;
+
+    FitController(Work work, KnownAnswers known) {
+        this.work = work;
+        this.known = known;
+    }
+
+    /** An option in its room, and one of its bodies. */
+    private record InRoom(BuildOption option, RoomSpec room, Fit fit, int body) {
+        /** @param place of the body, "/stands/0" */
+        static InRoom of(Build build, String letter, String place) {
+            BuildOption option = build.option(letter);
+            RoomSpec room = build.room()
+                    .orElseThrow(() -> refused("/document", "room", "none", "a build with a measured room"));
+            Fit fit = Fit.of(option, room);
+            for (int i = 0; i < fit.bodies().size(); i++) {
+                if (FitView.stand(fit.bodies().get(i)).equals(place)) {
+                    return new InRoom(option, room, fit, i);
+                }
+            }
+            throw refused("/place", "place", place, "a body that has a place, as in /stands/0");
+        }
+
+        Body own() {
+            return fit.bodies().get(body);
+        }
+    }
+
+    private static EnthalpaFault refused(String pointer, String name, String value, String allowed) {
+        String told = value.length() > 60 ? value.substring(0, 60) + "..." : value;
+        return EnthalpaFault.of(FaultKind.MALFORMED, pointer, name, "\"" + told + "\"", allowed, "");
+    }
+
+    /**
+     * @param place   of the body, "/stands/0"
+     * @param against place of an obstacle or of another body
+     * @param side    of that, on which the body shall stand
+     * @param centred on it across
+     */
+    record AgainstRequest(
+            JsonNode document, String option, String place, String against, Way side, Double gap_mm, boolean centred) {}
+
+    record PlaceAnswer(double back_mm, double right_mm, double up_mm) {}
+
+    /** Where the body comes to; 422 when it would not meet what it is put against. */
+    @PostMapping("/against")
+    PlaceAnswer against(@RequestBody AgainstRequest request) {
+        InRoom in = InRoom.of(
+                BuildFile.read(Asked.document(request.document())),
+                Asked.text(request.option(), "option"),
+                Asked.text(request.place(), "place"));
+        if (request.side() == null) {
+            throw refused("/side", "side", "", "one of " + List.of(Way.values()));
+        }
+        double gap = EnthalpaFault.within("gap", Asked.number(request.gap_mm(), "gap_mm"), 0, 2000, "mm") / 1000;
+        String against = Asked.text(request.against(), "against");
+        Stand there = null;
+        for (int k = 0; k < in.fit.solids().size() && there == null; k++) {
+            if (FitView.place(k).equals(against)) {
+                there = put(
+                        in, in.fit.solids().get(k), in.room.obstacles().get(k).name(), request, gap);
+            }
+        }
+        for (int j = 0; j < in.fit.bodies().size() && there == null; j++) {
+            Body other = in.fit.bodies().get(j);
+            if (j != in.body && FitView.stand(other).equals(against)) {
+                there = put(in, other.solid(), other.name(), request, gap);
+            }
+        }
+        if (there == null) {
+            throw refused("/against", "against", against, "an obstacle or another body, as in /room/obstacles/0");
+        }
+        Vector3D m = there.middle();
+        return new PlaceAnswer(FitView.tape(m.getX()), FitView.tape(m.getY()), FitView.tape(m.getZ()));
+    }
+
+    private static Stand put(InRoom in, Solid target, String name, AgainstRequest request, double gap) {
+        return Against.of(in.own(), target, name, request.side(), gap, request.centred());
+    }
+
+    /** @param place of the body, "/stands/0" */
+    record BodyRequest(JsonNode document, String option, String place) {}
+
+    /** @param after_mm that the body comes before it strikes @param movable whether it can be taken or moved out of the way */
+    record InWayView(String place, String name, double after_mm, boolean movable) {}
+
+    /** @param inWay what it would strike, the first first; empty when it comes out */
+    record WayOutView(Way way, double length_mm, List<InWayView> inWay) {}
+
+    record WaysOutAnswer(List<WayOutView> ways) {}
+
+    @PostMapping("/ways-out")
+    WaysOutAnswer waysOut(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody BodyRequest request) {
+        JsonNode document = Asked.document(request.document());
+        String letter = Asked.text(request.option(), "option");
+        String place = Asked.text(request.place(), "place");
+        return work.now(page, "waysOut", () -> {
+            InRoom in = InRoom.of(BuildFile.read(document), letter, place);
+            return new WaysOutAnswer(WayOut.of(in.fit, in.body, in.room).stream()
+                    .map(out -> new WayOutView(
+                            out.way(),
+                            FitView.mm(out.length()),
+                            out.inWay().stream()
+                                    .map(w -> new InWayView(
+                                            w.obstacle().isPresent()
+                                                    ? FitView.place(w.obstacle().getAsInt())
+                                                    : FitView.stand(in.fit
+                                                            .bodies()
+                                                            .get(w.other().orElseThrow())),
+                                            w.name(),
+                                            FitView.mm(w.after()),
+                                            w.movable()))
+                                    .toList()))
+                    .toList());
+        });
+    }
+
+    /**
+     * @param place      of a core, "/stands/0"
+     * @param back_mm    a place that must lie in it; its own where left out
+     * @param deepest_mm of its block; as deep as it is where left out
+     */
+    record LargestRequest(
+            JsonNode document,
+            String option,
+            String place,
+            @Nullable Double back_mm,
+            @Nullable Double right_mm,
+            @Nullable Double up_mm,
+            @Nullable Double deepest_mm) {}
+
+    @PostMapping("/largest-core")
+    LargestCoreView.LargestAnswer largestCore(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody LargestRequest request) {
+        JsonNode document = Asked.document(request.document());
+        String letter = Asked.text(request.option(), "option");
+        String place = Asked.text(request.place(), "place");
+        String what = "%s %s %s %s %s %s"
+                .formatted(letter, place, request.back_mm(), request.right_mm(), request.up_mm(), request.deepest_mm());
+        return work.now(
+                page,
+                "largestCore",
+                () -> known.or(document, "largest core " + what, LargestCoreView.LargestAnswer.class, () -> {
+                    Build build = BuildFile.read(document);
+                    InRoom in = InRoom.of(build, letter, place);
+                    if (in.own().stand().what() != Stand.What.CORE) {
+                        throw refused("/place", "place", place, "a core's place");
+                    }
+                    Vector3D now = in.own().stand().middle();
+                    Vector3D at = new Vector3D(
+                            metres("back", request.back_mm(), now.getX()),
+                            metres("right", request.right_mm(), now.getY()),
+                            metres("up", request.up_mm(), now.getZ()));
+                    double deepest = request.deepest_mm() == null
+                            ? RoomForCore.depth(build, letter, in.body)
+                            : EnthalpaFault.within("depth", request.deepest_mm(), 20, 400, "mm") / 1000;
+                    return LargestCoreView.of(in.option, RoomForCore.of(build, letter, in.body, at, deepest), in.room);
+                }));
+    }
+
+    private static double metres(String label, @Nullable Double mm, double now) {
+        return mm == null ? now : EnthalpaFault.within(label, mm, -10_000, 10_000, "mm") / 1000;
+    }
+}
