@@ -37,6 +37,10 @@ export type OptionAnswer = Schemas['OptionAnswer']
 export type FitView = Schemas['FitView']
 export type FitFinding = Schemas['FitFindingView']
 export type GapView = Schemas['RoomGapView']
+export type WayOutView = Schemas['WayOutView']
+export type Way = WayOutView['way']
+export type LargestCore = Schemas['LargestCoreView']
+export type LargestAnswer = Schemas['LargestAnswer']
 export type PresetView = Schemas['PresetView']
 export type ChangeView = Schemas['ChangeView']
 export type FieldCatalogue = Schemas['FieldCatalogue']
@@ -144,6 +148,12 @@ export const api = {
   redo: (id: number, revision: number) => call<BuildState>('POST', `/builds/${id}/redo`, undefined, revision),
   preview: (document: BuildDocument, options?: string[], part?: 'LINE' | 'DUTY', signal?: AbortSignal) =>
     call<{ answers: OptionAnswer[] }>('POST', '/preview', { document, options, part }, undefined, signal),
+  against: (document: BuildDocument, option: string, place: string, to: { against: string; side: Way; gap_mm: number; centred: boolean }) =>
+    call<Schemas['PlaceAnswer']>('POST', '/preview/against', { document, option, place, ...to }),
+  waysOut: (document: BuildDocument, option: string, place: string, signal?: AbortSignal) =>
+    call<{ ways: WayOutView[] }>('POST', '/preview/ways-out', { document, option, place }, undefined, signal),
+  largestCore: (document: BuildDocument, option: string, place: string, of: { deepest_mm?: number }, signal?: AbortSignal) =>
+    call<LargestAnswer>('POST', '/preview/largest-core', { document, option, place, ...of }, undefined, signal),
   changes: (document: BuildDocument, option: string, signal?: AbortSignal) =>
     call<{ changes: ChangeView[] }>('POST', '/preview/changes', { document, option }, undefined, signal),
   coreSteps: (document: BuildDocument, option: string, place: string, signal?: AbortSignal) =>

@@ -249,7 +249,14 @@ export const useBuild = defineStore('build', () => {
    *
    * @param asked what the edits' places count in, where an answer brought them: the document may have moved on
    */
-  async function addOption(name: string, edits: (Edit | { pointer: string; value?: unknown })[], change: string, asked?: Asked): Promise<Outcome> {
+  /** @param also what changes beside the option, as an obstacle that is moved for it */
+  async function addOption(
+    name: string,
+    edits: (Edit | { pointer: string; value?: unknown })[],
+    change: string,
+    asked?: Asked,
+    also: Edit[] = [],
+  ): Promise<Outcome> {
     const k = keeper.value
     const now = k?.told.newest
     const from = now?.options.find((o) => o.letter === (asked?.letter ?? letter.value))
@@ -261,14 +268,14 @@ export const useBuild = defineStore('build', () => {
     } catch (e) {
       return said(k, { done: false, fault: plainFault((e as Error).message) })
     }
-    return putOption(made, from.letter, change)
+    return putOption(made, from.letter, change, also)
   }
 
   /** A whole option, of a letter that is free; shown at once against the one it came from. */
-  async function putOption(made: BuildOption, from: string, change: string): Promise<Outcome> {
+  async function putOption(made: BuildOption, from: string, change: string, also: Edit[] = []): Promise<Outcome> {
     const k = keeper.value
     const now = k?.told.newest
-    const outcome = editIn(k, [{ list: '/options', put: made }], change)
+    const outcome = editIn(k, [...also, { list: '/options', put: made }], change)
     if (k && k === keeper.value && k.told.newest !== now) {
       against.value = from
       letter.value = made.letter

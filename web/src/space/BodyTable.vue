@@ -7,10 +7,13 @@ import { newIdentity } from '../document/edit'
 import type { Stand } from '../document/types'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
+import LargestCores from './LargestCores.vue'
+import PutAgainst from './PutAgainst.vue'
+import WaysOut from './WaysOut.vue'
 
 /** Where the bodies of the option stand: typed, turned, hung on what moves, taken out. */
 const props = defineProps<{ fit?: FitView; picked?: Stand }>()
-const emit = defineEmits<{ pick: [row: string | undefined] }>()
+const emit = defineEmits<{ pick: [row: string | undefined]; see: [place: string] }>()
 const build = useBuild()
 const menu = ref<InstanceType<typeof Menu>>()
 
@@ -19,6 +22,10 @@ const carriers = computed(() => ['body', ...(build.document!.room!.carriers ?? [
 const row = (s: Stand) => `${build.optionAt}/stands/#${s.id}`
 const nameOf = (s: Stand) => (['radiator', 'tank', 'pump'].includes(s.what) ? `${s.what} of ${s.of}` : s.of)
 const usual = (i: number) => props.fit?.bodies.find((b) => b.place === `/stands/${i}`)?.usual
+const place = computed(() => {
+  const index = stands.value.findIndex((s) => s === props.picked)
+  return props.fit?.bodies.some((b) => b.place === `/stands/${index}`) ? `/stands/${index}` : undefined
+})
 /** The size of a core and a radiator is told where they are described. */
 const sized = (s: Stand) => s.what !== 'core' && s.what !== 'radiator'
 
@@ -107,6 +114,11 @@ function ownSize(s: Stand, yes: boolean): void {
       </template>
       <button v-else type="button" class="act" @click="ownSize(picked, true)">give its size</button>
     </div>
+    <div v-if="fit && picked && place" class="study">
+      <PutAgainst :fit="fit" :place="place" :name="nameOf(picked)" :row="row(picked)" />
+      <WaysOut :place="place" @pick="emit('see', $event)" />
+      <LargestCores v-if="picked.what === 'core'" :place="place" :name="nameOf(picked)" />
+    </div>
     <Menu ref="menu" :model="items" popup />
   </section>
 </template>
@@ -139,6 +151,13 @@ th .act,
 .card > .act {
   min-height: 24px;
   justify-self: start;
+}
+.study {
+  display: grid;
+  gap: 14px;
+  padding: 12px 0 0 14px;
+  margin-top: 8px;
+  border-left: 2px solid var(--blue);
 }
 .card {
   display: grid;

@@ -162,7 +162,7 @@ const where = (o: Obstacle) => {
         @shift="shift"
       />
       <p v-if="fit?.gone.length" class="fine">Kept, though not in this option any more: {{ fit.gone.join(', ') }}.</p>
-      <BodyTable class="block" :fit="fit" :picked="body" @pick="picked = $event" />
+      <BodyTable class="block" :fit="fit" :picked="body" @pick="picked = $event" @see="pick" />
       <GapTable v-if="fit?.gaps.length" :fit="fit" :chosen="gap" class="block" @pick="look" />
       <section class="block">
         <h2>

@@ -3,11 +3,10 @@ package io.enthalpa.core.envelope;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.CoreSpec;
 import io.enthalpa.core.fit.CoreBody;
-import io.enthalpa.core.space.Convex;
 import io.enthalpa.core.space.Frustum;
+import io.enthalpa.core.space.Gaps;
 import io.enthalpa.core.space.Hull;
 import io.enthalpa.core.space.Pose;
-import io.enthalpa.core.space.Separation;
 import io.enthalpa.core.space.Solid;
 import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
@@ -39,6 +38,25 @@ record Box(double[] faces, Pose frame, CoreSpec template, double deepest) {
     /** @return 1 for faces whose number grows as the box does, -1 for the others */
     static int outwards(int side) {
         return side % 2 == 0 ? -1 : 1;
+    }
+
+    /** @return the own axis that a face is square to */
+    static Vector3D axis(int side) {
+        return switch (side / 2) {
+            case 0 -> Vector3D.PLUS_I;
+            case 1 -> Vector3D.PLUS_J;
+            default -> Vector3D.PLUS_K;
+        };
+    }
+
+    /** @return the box of a core of some size round the place */
+    Box round(CoreSize size) {
+        double along = size.width() / 2 + tank();
+        double across = size.height() / 2;
+        double right = onEnd() ? across : along;
+        double up = onEnd() ? along : across;
+        double deep = size.depth() / 2;
+        return new Box(new double[] {-deep, deep, -right, right, -up, up}, frame, template, deepest);
     }
 
     private double tank() {
@@ -120,11 +138,22 @@ record Box(double[] faces, Pose frame, CoreSpec template, double deepest) {
         if (nearest(point).distance(point) < asked) {
             return false;
         }
+        return portsMiss(Solid.of("point", Hull.ball(point, 0)), asked);
+    }
+
+    /** @return whether its ports and clamps keep a gap from something */
+    boolean portsMiss(Solid other, double gap) {
+        if (volume() == 0) {
+            return true;
+        }
         Pose there = pose();
-        Convex it = Hull.ball(point, 0);
-        return ports().stream()
-                .allMatch(port ->
-                        Separation.between(port.convex().moved(there), it).gap() >= asked);
+        for (Solid.Part port : ports()) {
+            Solid alone = Solid.of(port.element(), port.convex().moved(there));
+            if (Gaps.between(alone, other, gap).filter(g -> g.value() < gap).isPresent()) {
+                return false;
+            }
+        }
+        return true;
     }
 
     private List<Solid.Part> ports() {

@@ -1,6 +1,8 @@
 package io.enthalpa.core.envelope;
 
+import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.CoreSpec;
+import io.enthalpa.core.space.Bounds;
 import io.enthalpa.core.space.Gap;
 import io.enthalpa.core.space.Gaps;
 import io.enthalpa.core.space.Hull;
@@ -10,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.PriorityQueue;
+import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /** Searches the largest core round a place that misses all its neighbours by the gaps asked. */
@@ -26,15 +29,18 @@ final class Envelope {
     /** m: what is nearer than asked by less is put right when the box is filled out. */
     private static final double SLACK = 0.3e-3;
 
-    private static final int MOST_BOXES = 3000;
+    private static final int MOST_ROUNDS = 30;
     private static final int MOST_TURNS = 12;
     /** m: farther than any room. */
     private static final double FAR = 100;
 
     private final List<Neighbour> neighbours;
+    private final Bounds limits;
 
-    Envelope(List<Neighbour> neighbours) {
+    /** @param limits m: the room as far as it was measured; nothing is looked for beyond */
+    Envelope(List<Neighbour> neighbours, Bounds limits) {
         this.neighbours = neighbours;
+        this.limits = limits;
     }
 
     /**
@@ -43,58 +49,78 @@ final class Envelope {
      */
     record Found(Box box, boolean certain) {}
 
-    /** @param deepest m, of the block @return empty when nothing passes there */
-    Optional<Found> search(Pose frame, CoreSpec template, double deepest) {
-        Box all = new Box(new double[] {-REACH, REACH, -REACH, REACH, -REACH, REACH}, frame, template, deepest);
+    /**
+     * @param deepest m, of the block
+     * @param least   m3: nothing smaller is of interest
+     * @param budget  boxes that are looked at
+     * @return empty when nothing passes there
+     */
+    Optional<Found> search(Pose frame, CoreSpec template, double deepest, double least, int budget) {
+        Box all = new Box(faces(frame), frame, template, deepest);
+        Optional<Box> best = seed(all).flatMap(this::filled).filter(box -> box.volume() > least);
         PriorityQueue<Box> open = new PriorityQueue<>((a, b) -> Double.compare(b.volume(), a.volume()));
         open.add(all);
-        Box best = dive(all).orElse(null);
         int looked = 0;
-        while (!open.isEmpty() && looked < MOST_BOXES) {
+        while (!open.isEmpty() && looked < budget) {
             Box box = open.remove();
-            if (best != null && box.volume() <= best.volume() * AS_GOOD) {
+            if (box.volume() <= best.map(Box::volume).orElse(least) * AS_GOOD) {
                 open.clear();
                 break;
             }
             looked++;
             Optional<Struck> struck = struck(box);
             if (struck.isEmpty()) {
-                best = box;
-                open.clear();
-                break;
+                Optional<Box> filled = filled(box);
+                if (filled.isPresent()
+                        && filled.get().volume() > best.map(Box::volume).orElse(least)) {
+                    best = filled;
+                }
+            } else {
+                open.addAll(cuts(box, struck.get()));
             }
-            open.addAll(cuts(box, struck.get()));
         }
         boolean certain = open.isEmpty();
-        return best == null ? Optional.empty() : filled(best).map(box -> new Found(box, certain));
+        return best.map(box -> new Found(box, certain));
     }
 
-    /** Always on with the largest: a core to measure the others by. */
-    private Optional<Box> dive(Box from) {
-        Box box = from;
-        for (int i = 0; i < MOST_BOXES; i++) {
-            Optional<Struck> struck = struck(box);
-            if (struck.isEmpty()) {
-                return Optional.of(box);
-            }
-            List<Box> cuts = cuts(box, struck.get());
-            if (cuts.isEmpty()) {
-                return Optional.empty();
-            }
-            box = cuts.stream()
-                    .max((a, b) -> Double.compare(a.volume(), b.volume()))
-                    .orElseThrow();
+    /** As far as the room was measured, and no farther than the reach. */
+    private double[] faces(Pose frame) {
+        double[] faces = new double[Box.SIDES];
+        for (int side = 0; side < Box.SIDES; side++) {
+            Vector3D out = frame.turn().applyTo(Box.axis(side).scalarMultiply(Box.outwards(side)));
+            double far = Math.max(0, limits.reach(out) - out.dotProduct(frame.at()));
+            faces[side] = Box.outwards(side) * Math.min(REACH, far);
         }
-        return Optional.empty();
+        return faces;
+    }
+
+    /** The core in hand as it stands, and where that does not pass the smallest that carries its ports; empty where neither does. */
+    private Optional<Box> seed(Box all) {
+        CoreSize size = all.template().size();
+        double port = Math.max(
+                Math.max(
+                                all.template().tanks().portBore(),
+                                all.template().tanks().outletBore())
+                        * all.template().tanks().outlets(),
+                Box.THINNEST);
+        return Stream.of(size, new CoreSize(Box.THINNEST, port, Math.max(Box.THINNEST, port / 1.6)))
+                .map(s -> all.round(s))
+                .filter(box -> box.volume() > 0 && misses(box))
+                .findFirst();
     }
 
     /**
-     * A point that must be missed.
+     * What must be missed.
      *
-     * @param gap m, by which
-     * @param off m, from the place that was pointed at
+     * @param by    what is missed by as much as that, m
+     * @param point of it, that block and tanks must miss; empty where only ports come too near
+     * @param off   m, from the place that was pointed at
      */
-    private record Struck(Vector3D point, double gap, double off) {}
+    private record Struck(Neighbour by, double gap, Optional<Vector3D> point, double off) {
+        boolean isMissedBy(Box box) {
+            return point.map(p -> box.misses(p, gap)).orElseGet(() -> box.portsMiss(by.solid(), gap - SLACK));
+        }
+    }
 
     private Optional<Struck> struck(Box box) {
         Solid core = box.core();
@@ -104,7 +130,9 @@ final class Envelope {
             Optional<Gap> near = n.nearer(core, enough - SLACK);
             if (near.isPresent()) {
                 Struck met = met(box, n, enough, near.get());
-                if (first == null || met.off < first.off) {
+                if (first == null
+                        || met.point.isPresent() && first.point.isEmpty()
+                        || met.off < first.off && met.point.isPresent() == first.point.isPresent()) {
                     first = met;
                 }
             }
@@ -122,41 +150,47 @@ final class Envelope {
                     .onB();
             from = box.nearest(there);
             if (from.distance(there) < enough - FINE) {
-                return new Struck(there, enough, there.distance(box.frame().at()));
+                return new Struck(
+                        n,
+                        enough,
+                        Optional.of(there),
+                        there.distance(box.frame().at()));
             }
         }
+        Vector3D there = near.apart().onB();
+        Vector3D on = box.nearest(there);
         return new Struck(
-                near.apart().onB(),
+                n,
                 enough,
-                near.apart().onB().distance(box.frame().at()));
+                on.distance(there) < enough - FINE ? Optional.of(there) : Optional.empty(),
+                there.distance(box.frame().at()));
     }
 
-    /** Each face moved in until the core misses the point; the place itself stays in it. */
+    /** Each face moved in until the core misses it; the place itself stays in it. */
     private static List<Box> cuts(Box box, Struck struck) {
         List<Box> all = new ArrayList<>();
         for (int side = 0; side < Box.SIDES; side++) {
             int out = Box.outwards(side);
             Box other = box.with(side, out * Math.max(0, out * box.faces()[side] - LEAST_CUT));
-            if (!other.misses(struck.point, struck.gap)) {
-                other = box.with(side, 0);
-                if (other.misses(struck.point, struck.gap)) {
-                    other = leastCut(box, side, struck);
-                }
+            if (!struck.isMissedBy(other)) {
+                other = leastCut(box, side, struck);
             }
-            if (other.volume() > 0) {
+            if (other.volume() > 0 && struck.isMissedBy(other)) {
                 all.add(other);
             }
         }
-        all.removeIf(other -> !other.misses(struck.point, struck.gap));
         return all;
     }
 
     private static Box leastCut(Box box, int side, Struck struck) {
         double clear = 0;
         double meets = box.faces()[side];
+        if (!struck.isMissedBy(box.with(side, clear))) {
+            return box.with(side, clear);
+        }
         while (Math.abs(clear - meets) > FINE) {
             double middle = (clear + meets) / 2;
-            if (box.with(side, middle).misses(struck.point, struck.gap)) {
+            if (struck.isMissedBy(box.with(side, middle))) {
                 clear = middle;
             } else {
                 meets = middle;
@@ -175,7 +209,7 @@ final class Envelope {
             box = drawnIn(box);
         }
         boolean grew = true;
-        for (int round = 0; grew && round < 4; round++) {
+        for (int round = 0; grew && round < MOST_ROUNDS; round++) {
             grew = false;
             for (int side = 0; side < Box.SIDES; side++) {
                 Box more = grown(box, side);
@@ -197,7 +231,8 @@ final class Envelope {
     private Box grown(Box box, int side) {
         double in = box.faces()[side];
         double out = in + Box.outwards(side) * 20e-3;
-        if (Math.abs(out) > REACH || side < 2 && box.faces()[1] - box.faces()[0] >= box.deepest()) {
+        if (Math.abs(out) > Math.abs(farthest(box, side))
+                || side < 2 && box.faces()[1] - box.faces()[0] >= box.deepest()) {
             return box;
         }
         while (Math.abs(out - in) > FINE) {
@@ -209,6 +244,10 @@ final class Envelope {
             }
         }
         return box.with(side, in);
+    }
+
+    private double farthest(Box box, int side) {
+        return faces(box.frame())[side];
     }
 
     private boolean misses(Box box) {

@@ -14,6 +14,7 @@ import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
+import io.enthalpa.core.space.Bounds;
 import io.enthalpa.core.space.Pose;
 import io.enthalpa.core.space.Solid;
 import io.enthalpa.core.space.Way;
@@ -52,7 +53,7 @@ public record LargestCore(
                     Citation.commonPractice("what stops a core on each side is what the fabricator wants to know"))
             .leavesOut(
                     "Boxes that miss a rounded corner by half of the gap on each of two faces are found only when filled out: a result may be 2 mm short of the "
-                            + "largest on a face. Where the search is stopped by its budget the answer says so. Whether air gets there.");
+                            + "largest on a face. Nothing is looked for beyond what was measured. Where the search is stopped by its budget the answer says so. Whether air gets there.");
 
     /**
      * @param side in the room, that the core is stopped on
@@ -60,6 +61,17 @@ public record LargestCore(
      * @param place its number among the obstacles; of a body of the option counted on behind them
      */
     public record Stop(Way side, String name, int place) {}
+
+    /**
+     * How far is looked.
+     *
+     * @param least m3: no smaller block is of interest
+     * @param boxes that are looked at, at most
+     */
+    public record Search(double least, int boxes) {}
+
+    /** A second of looking for all ways to stand it in a full room. */
+    private static final int BOXES = 1500;
 
     /** @return the core of a stand with the block as it would be */
     public CoreSpec of(CoreSpec now) {
@@ -82,7 +94,8 @@ public record LargestCore(
                 continue;
             }
             for (PortSide towards : sides(core(option, stand))) {
-                of(option, room, fit, body, at, deepest, facing, towards).ifPresent(all::add);
+                of(option, room, fit, body, at, deepest, facing, towards, new Search(0, BOXES))
+                        .ifPresent(all::add);
             }
         }
         all.sort(Comparator.comparing((LargestCore core) -> !core.facing.isAlike(stand))
@@ -99,14 +112,23 @@ public record LargestCore(
             Vector3D at,
             double deepest,
             Facing facing,
-            PortSide towards) {
+            PortSide towards,
+            Search search) {
         Stand turned = facing.turn(fit.bodies().get(body).stand().at(at));
         CoreSpec now = core(option, turned);
         CoreSpec template =
                 new CoreSpec(now.construction(), now.size(), now.basis(), now.arrangement(), now.tanks(), towards);
-        Envelope envelope = new Envelope(neighbours(room, fit, body, turned.carrier()));
-        return envelope.search(turned.pose(), template, deepest)
+        Envelope envelope = new Envelope(neighbours(room, fit, body, turned.carrier()), measured(fit));
+        return envelope.search(turned.pose(), template, deepest, search.least, search.boxes)
                 .map(found -> result(envelope, found, facing, towards, turned));
+    }
+
+    /** As far as anything stands that was measured or placed. */
+    private static Bounds measured(Fit fit) {
+        return Stream.concat(fit.solids().stream(), fit.bodies().stream().map(Body::solid))
+                .flatMap(s -> s.bounds().stream())
+                .reduce(Bounds::with)
+                .orElseThrow();
     }
 
     /** Level and on end, the inlet on the side it is on now where that is one of them. */
@@ -165,11 +187,7 @@ public record LargestCore(
 
     /** The way in the room that a face of the core looks to, nearest. */
     private static Way way(Pose pose, int side) {
-        Vector3D own = switch (side / 2) {
-            case 0 -> Vector3D.PLUS_I;
-            case 1 -> Vector3D.PLUS_J;
-            default -> Vector3D.PLUS_K;
-        };
+        Vector3D own = Box.axis(side);
         Vector3D out = pose.turn().applyTo(own.scalarMultiply(Box.outwards(side)));
         Way best = Way.UP;
         for (Way way : Way.values()) {

@@ -39,6 +39,13 @@ public record Bounds(double minX, double minY, double minZ, double maxX, double 
         return new Vector3D((minX + maxX) / 2, (minY + maxY) / 2, (minZ + maxZ) / 2);
     }
 
+    /** @param out unit vector @return m, the farthest that it reaches in a direction, from the origin */
+    public double reach(Vector3D out) {
+        return Math.max(out.getX() * minX, out.getX() * maxX)
+                + Math.max(out.getY() * minY, out.getY() * maxY)
+                + Math.max(out.getZ() * minZ, out.getZ() * maxZ);
+    }
+
     /** @return m, from corner to corner */
     public double diagonal() {
         return Math.sqrt(square(maxX - minX) + square(maxY - minY) + square(maxZ - minZ));

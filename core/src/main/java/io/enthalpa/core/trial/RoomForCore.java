@@ -15,6 +15,7 @@ import io.enthalpa.core.space.Gaps;
 import io.enthalpa.core.space.Solid;
 import io.enthalpa.core.space.Way;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
@@ -28,7 +29,9 @@ public final class RoomForCore {
     /** Share of what taking it out altogether would gain that a shift must bring. */
     private static final double MOST_OF_IT = 0.9;
     /** m that are tried, the nearest first. */
-    private static final double[] SHIFTS = {20e-3, 40e-3, 60e-3, 80e-3, 100e-3, 150e-3};
+    private static final double[] SHIFTS = {20e-3, 40e-3, 60e-3, 100e-3, 150e-3};
+    /** Boxes looked at for each: there are many. */
+    private static final int BOXES = 300;
     /** m: what comes as near as that touches. */
     private static final double TOUCHES = 1e-3;
 
@@ -146,33 +149,43 @@ public final class RoomForCore {
 
     /** Only where it is out of the way altogether enough is gained is the nearest shift looked for that gains most of that. */
     private Optional<Moved> moved(Trials trials, LargestCore now, int k) {
-        Optional<LargestCore> without = largest(now, Optional.empty(), k);
+        Optional<LargestCore> without = largest(
+                now, Optional.empty(), k, new LargestCore.Search(now.size().volume(), 5 * BOXES));
         double volume = now.size().volume();
         double gain = without.map(c -> c.size().volume() / volume - 1).orElse(0.0);
         if (gain < WORTH_MOVING) {
             return Optional.empty();
         }
+        double most = volume * (1 + MOST_OF_IT * gain);
         for (double by : SHIFTS) {
-            for (Way way : Way.values()) {
-                Vector3D v = way.vector().scalarMultiply(by);
-                Obstacle there = room.obstacles().get(k).shifted(v.getX(), v.getY(), v.getZ());
-                if (strikes(there, k)) {
-                    continue;
-                }
-                Optional<LargestCore> core = largest(now, Optional.of(there), k);
-                if (core.isPresent() && core.get().size().volume() / volume - 1 >= MOST_OF_IT * gain) {
-                    return place(trials, core.get()).map(p -> new Moved(k, Optional.of(way), by, p));
-                }
+            Optional<Shift> shift = Arrays.stream(Way.values())
+                    .parallel()
+                    .flatMap(way -> shift(now, k, way, by, most).stream())
+                    .findFirst();
+            if (shift.isPresent()) {
+                return place(trials, shift.get().core).map(p -> new Moved(k, Optional.of(shift.get().way), by, p));
             }
         }
         return place(trials, without.orElseThrow()).map(p -> new Moved(k, Optional.empty(), 0, p));
+    }
+
+    private record Shift(Way way, LargestCore core) {}
+
+    /** Empty where it strikes something or gains too little. */
+    private Optional<Shift> shift(LargestCore now, int k, Way way, double by, double most) {
+        Vector3D v = way.vector().scalarMultiply(by);
+        Obstacle there = room.obstacles().get(k).shifted(v.getX(), v.getY(), v.getZ());
+        return strikes(there, k)
+                ? Optional.empty()
+                : largest(now, Optional.of(there), k, new LargestCore.Search(most, BOXES))
+                        .map(core -> new Shift(way, core));
     }
 
     private Optional<Place> place(Trials trials, LargestCore core) {
         return priced(trials, List.of(core)).stream().findFirst();
     }
 
-    private Optional<LargestCore> largest(LargestCore as, Optional<Obstacle> there, int k) {
+    private Optional<LargestCore> largest(LargestCore as, Optional<Obstacle> there, int k, LargestCore.Search search) {
         List<Obstacle> others = new ArrayList<>(room.obstacles());
         List<Solid> solids = new ArrayList<>(fit.solids());
         if (there.isPresent()) {
@@ -184,7 +197,7 @@ public final class RoomForCore {
         }
         RoomSpec other = new RoomSpec(room.datum(), room.carriers(), others);
         return LargestCore.of(
-                option, other, Fit.of(option, other, solids), body, at, deepest, as.facing(), as.towards());
+                option, other, Fit.of(option, other, solids), body, at, deepest, as.facing(), as.towards(), search);
     }
 
     /** Whether it would stand deeper in something than it does where it is. */

@@ -18,6 +18,7 @@ import io.enthalpa.core.room.Carrier;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.ObstacleShape;
 import io.enthalpa.core.room.RoomSpec;
+import io.enthalpa.core.space.Bounds;
 import io.enthalpa.core.space.Motion;
 import io.enthalpa.core.space.Pose;
 import io.enthalpa.core.space.Way;
@@ -142,8 +143,8 @@ class LargestCoreTest {
         }
         double deepest = 0.15;
         double brute = bruteForce(boxes, deepest);
-        Envelope.Found found = new Envelope(neighbours(boxes))
-                .search(Pose.ORIGIN, bareBlock(), deepest)
+        Envelope.Found found = new Envelope(neighbours(boxes), new Bounds(-1, -1, -1, 1, 1, 1))
+                .search(Pose.ORIGIN, bareBlock(), deepest, 0, 3000)
                 .orElseThrow();
         assertThat(found.certain()).as("seed %d", seed).isTrue();
         assertThat(found.box().volume()).as("seed %d", seed).isGreaterThan(0.985 * brute);
