@@ -88,7 +88,7 @@ async function send(method: string, path: string, body?: unknown, revision?: num
 const fileType = (path: string) => (path.startsWith('/duties/') ? 'text/csv' : 'application/zip')
 
 async function once(method: string, path: string, body?: unknown, revision?: number, signal?: AbortSignal): Promise<Response> {
-  const headers: Record<string, string> = { Accept: 'application/json, text/csv', 'X-Page': page }
+  const headers: Record<string, string> = { Accept: 'application/json, text/csv, model/*', 'X-Page': page }
   if (method !== 'GET') headers['X-XSRF-TOKEN'] = token()
   if (body !== undefined) headers['Content-Type'] = body instanceof Blob ? fileType(path) : 'application/json'
   if (revision !== undefined) headers['If-Match'] = `"${revision}"`
@@ -172,6 +172,8 @@ export const api = {
   log: (file: Blob, query: URLSearchParams) => call<LogView>('POST', `/duties/log?${query.toString()}`, file),
   stretch: (document: BuildDocument, option: string, from_s: number, to_s: number, signal?: AbortSignal) =>
     call<TraceView>('POST', '/preview/stretch', { document, option, from_s, to_s }, undefined, signal),
+  room: async (document: BuildDocument, option: string, how: 'stl' | 'obj' | 'glb', signal?: AbortSignal) =>
+    (await send('POST', `/preview/room/${how}`, { document, option }, undefined, signal)).blob(),
   trace: async (document: BuildDocument, option: string, how: 'csv' | 'json') =>
     (await send('POST', `/preview/trace/${how}`, { document, option })).blob(),
   startJob: (kind: 'spread' | 'methods', document: BuildDocument, option: string, every?: boolean) =>

@@ -5,6 +5,7 @@ import { useBuild } from '../build/store'
 import { figure } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
+import { saveFile } from '../ui/saveFile'
 import Notice from '../ui/Notice.vue'
 
 /** The table behind the chart. */
@@ -25,11 +26,8 @@ const failed = ref('')
 async function save(how: 'csv' | 'json'): Promise<void> {
   failed.value = ''
   try {
-    const link = document.createElement('a')
-    link.href = URL.createObjectURL(await api.trace(build.document!, build.letter, how))
-    link.download = `${build.document!.name} ${build.letter} trace.${how}`.toLowerCase().replaceAll(' ', '-')
-    link.click()
-    setTimeout(() => URL.revokeObjectURL(link.href), 1000)
+    const name = `${build.document!.name} ${build.letter} trace.${how}`
+    saveFile(await api.trace(build.document!, build.letter, how), name)
   } catch (e) {
     failed.value = (e as Error).message
   }

@@ -50,7 +50,8 @@ async function look(): Promise<void> {
 const us = computed(() => settings.units === 'us')
 const size = (c: LargestCore) =>
   [c.width_mm, c.height_mm, c.depth_mm].map((v) => spoken(Math.floor(v + 1e-6), 'mm', settings.units).replace(/ .*$/, '')).join(' × ')
-const kelvin = (c: LargestCore) => (c.worst_K == null ? 'no answer' : `${change(c.worst_K, 'K', settings.units, 1) || '0'} ${us.value ? '°F' : '°C'}`)
+const kelvin = (c: LargestCore) =>
+  c.worst_K == null ? (c.why ? 'no answer' : '') : `${change(c.worst_K, 'K', settings.units, 1) || '0'} ${us.value ? '°F' : '°C'}`
 const loss = (c: LargestCore) => (c.loss_kPa == null ? '' : `${change(c.loss_kPa, 'kPa', settings.units, 2) || '0'} ${us.value ? 'psi' : 'kPa'}`)
 const more = (c: LargestCore) => `${c.more_pct < 0 ? '−' : '+'}${Math.abs(c.more_pct).toFixed(0)} %`
 
@@ -113,7 +114,10 @@ function tryMoved(m: Moved): void {
             <td>{{ more(c) }}</td>
             <td :class="(c.worst_K ?? 0) < 0 ? 'better' : 'worse'">{{ kelvin(c) }}</td>
             <td>{{ loss(c) }}</td>
-            <td class="left why">{{ stops(c) || 'nothing near' }}{{ c.certain ? '' : ' (a larger one may pass)' }}</td>
+            <td class="left why">
+              {{ stops(c) || 'nothing near' }}{{ c.certain ? '' : ' (a larger one may pass)'
+              }}<template v-if="c.why">. {{ c.why.sentence }}</template>
+            </td>
             <td>
               <button v-if="c.edits.length" type="button" class="act" :disabled="stale" :aria-label="`Try: ${size(c)} ${stood(c)}`" @click="tryIt(c)">
                 Try
@@ -128,7 +132,9 @@ function tryMoved(m: Moved): void {
             <td>{{ more(m.core) }}</td>
             <td :class="(m.core.worst_K ?? 0) < 0 ? 'better' : 'worse'">{{ kelvin(m.core) }}</td>
             <td>{{ loss(m.core) }}</td>
-            <td class="left why">{{ stops(m.core) || 'nothing near' }}</td>
+            <td class="left why">
+              {{ stops(m.core) || 'nothing near' }}<template v-if="m.core.why">. {{ m.core.why.sentence }}</template>
+            </td>
             <td>
               <button
                 v-if="m.core.edits.length"

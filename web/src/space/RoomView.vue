@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Menu from 'primevue/menu'
-import { computed, ref, watch } from 'vue'
-import type { GapView } from '../api/client'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { api, type GapView } from '../api/client'
 import { useBuild } from '../build/store'
 import { at, named, newIdentity } from '../document/edit'
 import { natureWords, type Obstacle, type Stand } from '../document/types'
@@ -9,6 +9,8 @@ import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
+import Notice from '../ui/Notice.vue'
+import { saveFile } from '../ui/saveFile'
 import TextField from '../ui/TextField.vue'
 import { say } from '../verdict/say'
 import type { Point } from './elevation'
@@ -24,6 +26,19 @@ import { emptyRoom, SHAPES, shifted } from './room'
 const build = useBuild()
 const settings = useSettings()
 const large = ref(false)
+/** The turnable view and what it is drawn with come when they are wanted. */
+const TurnedView = defineAsyncComponent(() => import('./TurnedView.vue'))
+const turning = ref(false)
+const SHAPES_AS = ['stl', 'obj', 'glb'] as const
+async function save(how: (typeof SHAPES_AS)[number]): Promise<void> {
+  failed.value = ''
+  try {
+    saveFile(await api.room(build.document!, build.letter, how), `${build.document!.name} ${build.letter} room.${how}`)
+  } catch (e) {
+    failed.value = (e as Error).message
+  }
+}
+const failed = ref('')
 const taping = ref(false)
 const shapeMenu = ref<InstanceType<typeof Menu>>()
 
@@ -148,8 +163,12 @@ const where = (o: Obstacle) => {
         <span v-for="t in fit.trials" :key="t.trial"
           >{{ TRIALS[t.trial] }} <b :class="t.goes ? 'better' : 'worse'">{{ t.goes ? 'goes' : 'does not go' }}</b></span
         >
+        <button type="button" class="act" :aria-pressed="turning" @click="turning = !turning">
+          {{ turning ? 'put the turned view away' : 'turn it by hand' }}
+        </button>
         <button type="button" class="act" :aria-pressed="large" @click="large = !large">{{ large ? 'all in a row' : 'larger' }}</button>
       </p>
+      <TurnedView v-if="fit && turning" :fit="fit" :chosen="chosen" :gap="gap" @pick="pick" />
       <Elevations
         v-if="fit"
         :fit="fit"
@@ -229,6 +248,13 @@ const where = (o: Obstacle) => {
         <ObstacleFields v-if="obstacle" :key="obstacle.id" :obstacle="obstacle" />
       </section>
       <MovingParts class="block" />
+      <section class="block">
+        <h2>For other programs</h2>
+        <p class="decide">
+          <button v-for="how in SHAPES_AS" :key="how" type="button" class="act" @click="save(how)">room and bodies as {{ how.toUpperCase() }}</button>
+        </p>
+        <Notice v-if="failed" :says="failed" />
+      </section>
       <Menu ref="shapeMenu" :model="shapeItems" popup />
     </template>
   </div>
@@ -265,8 +291,10 @@ const where = (o: Obstacle) => {
   font-weight: 700;
 }
 .trials .act {
-  margin-left: auto;
   font-size: var(--s1);
+}
+.trials .act:first-of-type {
+  margin-left: auto;
 }
 .block {
   padding-top: 20px;

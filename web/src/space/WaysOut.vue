@@ -30,10 +30,11 @@ const cleared = computed(() => (free.value.length ? [] : shut.value.filter((w) =
         >{{ i ? (i === free.length - 1 ? ' and ' : ', ') : '' }}<b>{{ GOES[w.way] }}</b> <small>({{ mm(w.length_mm) }})</small></template
       >.
     </p>
-    <p v-else-if="found.length" class="worse">Comes out along no straight way{{ cleared.length ? ' as it is' : '' }}.</p>
+    <p v-else-if="found.length" class="worse">Comes out along no straight way{{ cleared.length ? ' as it is' : '' }}. It strikes</p>
+    <p v-if="free.length && shut.length" class="else">The other ways it strikes</p>
     <ul v-if="shut.length" class="shut">
       <li v-for="w in shut" :key="w.way">
-        {{ GOES[w.way] }} it strikes
+        <span class="way">{{ GOES[w.way] }}</span>
         <template v-for="(i, n) in w.inWay.slice(0, 3)" :key="i.place"
           >{{ n ? ', ' : '' }}<button type="button" class="act" @click="emit('pick', i.place)">{{ i.name }}</button> after
           {{ mm(i.after_mm) }}</template
@@ -48,6 +49,7 @@ const cleared = computed(() => (free.value.length ? [] : shut.value.filter((w) =
 <style scoped>
 .shut {
   padding: 2px 0 0;
+  margin: 0;
   columns: 2 340px;
   column-gap: 30px;
   list-style: none;
@@ -56,6 +58,14 @@ const cleared = computed(() => (free.value.length ? [] : shut.value.filter((w) =
 .shut li {
   break-inside: avoid;
   padding-block: 1px;
+}
+.else {
+  color: var(--ink-2);
+}
+.way {
+  margin-right: 4px;
+  font-weight: 600;
+  color: var(--ink);
 }
 .shut .act {
   min-height: 24px;

@@ -72,6 +72,54 @@ class RoomIT extends OnDemo {
         page.assertNothingWrong();
     }
 
+    /** Before the box with 12 left, of which 8 are asked: 4 to spare, and rearwards it comes no farther than those 12. */
+    @Test
+    void coreIsPutAgainstABoxDrawnOutAndGrown() throws IOException {
+        page.newBuild().surface("Space");
+        page.button("measure a room").click();
+        page.saved().type("room datum", "bumper").saved();
+        choose("put one in", "a box by its six sides");
+        page.type("box front face", "300").saved().type("box rear face", "360").saved();
+        page.type("box left side", "-600").saved().type("box right side", "600").saved();
+        page.type("box underside", "-500").saved().type("box top", "200").saved();
+        choose("give one a place", "core");
+        page.pick("core side", "before");
+        page.type("core gap left", "12");
+        page.button("put it there").click();
+        page.saved();
+        assertThat(says()).hasText("Fits. Least to spare is 4.0 mm: the block of core to box.");
+        assertThat(spare(core().middle().getX() * 1000)).isCloseTo(4, within(0.02));
+        assertThat(core().middle().getZ()).isCloseTo(-0.15, within(1e-9));
+        Locator out = page.raw().locator(".out");
+        assertThat(out).containsText("rearwards box after 12 mm");
+        assertThat(out).containsText("Comes out straight");
+        page.pick("core side", "on");
+        page.button("put it there").click();
+        page.saved();
+        assertThat(core().middle().getX()).isCloseTo(0.33, within(1e-9));
+        page.button("Undo").click();
+        page.saved();
+        page.button("look for it").click();
+        Locator grown = page.raw().locator(".largest tbody tr").first();
+        assertThat(grown).containsText("face to the front");
+        grown.getByRole(AriaRole.BUTTON).click();
+        page.saved();
+        assertThat(says()).containsText("Fits.");
+        Build build = build();
+        assertThat(build.options()).hasSize(2);
+        assertThat(volume(build, 1)).isGreaterThan(1.2 * volume(build, 0));
+        page.assertNothingWrong();
+    }
+
+    private static double volume(Build build, int option) {
+        return io.enthalpa.core.chargepath.Pieces.cores(
+                        build.options().get(option).path())
+                .get(0)
+                .spec()
+                .size()
+                .volume();
+    }
+
     /** mm from the block's rear face to the box, less the 8 that are asked of bare body. */
     private double spare(double back) {
         double depth = build().option("A").path().stream()

@@ -71,7 +71,7 @@ public record LargestCore(
     public record Search(double least, int boxes) {}
 
     /** A second of looking for all ways to stand it in a full room. */
-    private static final int BOXES = 1500;
+    private static final int BOXES = 800;
 
     /** @return the core of a stand with the block as it would be */
     public CoreSpec of(CoreSpec now) {

@@ -1,5 +1,6 @@
 package io.enthalpa.core.space;
 
+import java.util.ArrayList;
 import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
@@ -33,6 +34,15 @@ public final class Hull implements Convex {
             all[3 * i + 2] = points.get(i).getZ();
         }
         return new Hull(all, rounding);
+    }
+
+    /** @return the points it is round, m */
+    List<Vector3D> corners() {
+        List<Vector3D> all = new ArrayList<>();
+        for (int i = 0; i < points.length; i += 3) {
+            all.add(new Vector3D(points[i], points[i + 1], points[i + 2]));
+        }
+        return all;
     }
 
     /** A box in its own axes, its middle at the pose. */

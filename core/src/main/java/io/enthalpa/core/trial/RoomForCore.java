@@ -7,6 +7,7 @@ import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.chargepath.Pieces.Placed;
 import io.enthalpa.core.envelope.LargestCore;
 import io.enthalpa.core.exchanger.CoreSize;
+import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
@@ -56,8 +57,10 @@ public final class RoomForCore {
      * @param more   volume of its block over that of the core in hand
      * @param option with it in its place
      * @param change over the duty; empty where it has no answer
+     * @param why     it has none; empty where it has one
      */
-    public record Place(LargestCore core, double more, BuildOption option, Optional<Change> change) {}
+    public record Place(
+            LargestCore core, double more, BuildOption option, Optional<Change> change, Optional<EnthalpaFault> why) {}
 
     /**
      * @param obstacle number of what is moved
@@ -122,11 +125,14 @@ public final class RoomForCore {
         double now = piece().piece().spec().size().volume();
         for (int i = 0; i < options.size(); i++) {
             BuildOption with = options.get(i);
+            Optional<Change> change =
+                    changes.stream().filter(c -> c.option().equals(with)).findFirst();
             places.add(new Place(
                     cores.get(i),
                     whole(cores.get(i).size()).volume() / now,
                     with,
-                    changes.stream().filter(c -> c.option().equals(with)).findFirst()));
+                    change,
+                    change.isPresent() ? Optional.empty() : trials.refusal(with)));
         }
         return List.copyOf(places);
     }

@@ -66,6 +66,18 @@ final class Trials {
         }
     }
 
+    /** @return why an option has no answer at full load, or over the duty where it has none there */
+    Optional<EnthalpaFault> refusal(BuildOption option) {
+        try {
+            Answer answer = answer(option);
+            answer.steady();
+            answer.soak(coarser(answer));
+            return Optional.empty();
+        } catch (EnthalpaFault noAnswer) {
+            return Optional.of(noAnswer);
+        }
+    }
+
     private Answer answer(BuildOption option) {
         return new Answer(build.withOptions(List.of(option)), letter);
     }

@@ -14,11 +14,17 @@ import io.enthalpa.core.space.Solid;
 import io.enthalpa.core.space.Way;
 import io.enthalpa.core.trial.RoomForCore;
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.formats.RoomShapes;
 import io.enthalpa.server.problem.Asked;
+import io.enthalpa.server.problem.NotThereException;
 import io.enthalpa.server.work.Work;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
@@ -46,8 +52,7 @@ class FitController {
         /** @param place of the body, "/stands/0" */
         static InRoom of(Build build, String letter, String place) {
             BuildOption option = build.option(letter);
-            RoomSpec room = build.room()
-                    .orElseThrow(() -> refused("/document", "room", "none", "a build with a measured room"));
+            RoomSpec room = roomOf(build);
             Fit fit = Fit.of(option, room);
             for (int i = 0; i < fit.bodies().size(); i++) {
                 if (FitView.stand(fit.bodies().get(i)).equals(place)) {
@@ -60,6 +65,10 @@ class FitController {
         Body own() {
             return fit.bodies().get(body);
         }
+    }
+
+    private static RoomSpec roomOf(Build build) {
+        return build.room().orElseThrow(() -> refused("/document", "room", "none", "a build with a measured room"));
     }
 
     private static EnthalpaFault refused(String pointer, String name, String value, String allowed) {
@@ -193,6 +202,27 @@ class FitController {
                             : EnthalpaFault.within("depth", request.deepest_mm(), 20, 400, "mm") / 1000;
                     return LargestCoreView.of(in.option, RoomForCore.of(build, letter, in.body, at, deepest), in.room);
                 }));
+    }
+
+    /** Room and bodies as a file of shapes; how is stl, obj or glb. */
+    @PostMapping("/room/{how}")
+    ResponseEntity<byte[]> shapes(@PathVariable String how, @RequestBody ShapesRequest request) {
+        Build build = BuildFile.read(Asked.document(request.document()));
+        BuildOption option = build.option(Asked.text(request.option(), "option"));
+        RoomSpec room = roomOf(build);
+        RoomShapes shapes = RoomShapes.of(Fit.of(option, room), room);
+        return switch (how) {
+            case "stl" -> file("model/stl", shapes.stl());
+            case "obj" -> file("model/obj", shapes.obj().getBytes(StandardCharsets.UTF_8));
+            case "glb" -> file("model/gltf-binary", shapes.glb());
+            default -> throw new NotThereException("a room as " + how + "; stl, obj and glb are there");
+        };
+    }
+
+    record ShapesRequest(JsonNode document, String option) {}
+
+    private static ResponseEntity<byte[]> file(String type, byte[] bytes) {
+        return ResponseEntity.ok().contentType(MediaType.parseMediaType(type)).body(bytes);
     }
 
     private static double metres(String label, @Nullable Double mm, double now) {

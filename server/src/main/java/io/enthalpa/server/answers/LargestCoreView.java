@@ -10,6 +10,7 @@ import io.enthalpa.core.space.Way;
 import io.enthalpa.core.trial.Change;
 import io.enthalpa.core.trial.RoomForCore;
 import io.enthalpa.formats.document.OptionEdits;
+import io.enthalpa.server.problem.FaultView;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 
@@ -21,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param stops     what stops it, by the side of the car
  * @param edits     what to write into the option; empty where a file could not say it
  * @param worst_K   change of the worst intake over the duty; null where it has no answer
+ * @param why       it has none
  */
 record LargestCoreView(
         Facing facing,
@@ -33,7 +35,8 @@ record LargestCoreView(
         List<StopView> stops,
         List<EditView> edits,
         @Nullable Double worst_K,
-        @Nullable Double loss_kPa) {
+        @Nullable Double loss_kPa,
+        @Nullable FaultView why) {
     record StopView(Way side, String name) {}
 
     /**
@@ -86,6 +89,7 @@ record LargestCoreView(
                 core.stops().stream().map(s -> new StopView(s.side(), s.name())).toList(),
                 edits.areAllowed() ? EditView.of(edits) : List.of(),
                 place.change().map(Change::worst).orElse(null),
-                place.change().map(c -> c.loss() / 1000).orElse(null));
+                place.change().map(c -> c.loss() / 1000).orElse(null),
+                place.why().map(FaultView::of).orElse(null));
     }
 }
