@@ -31,6 +31,7 @@ import io.enthalpa.core.exchanger.RatedCore;
 import io.enthalpa.core.exchanger.TankEffect;
 import io.enthalpa.core.fit.Against;
 import io.enthalpa.core.fit.AirBehind;
+import io.enthalpa.core.fit.ToolRoom;
 import io.enthalpa.core.fit.WayOut;
 import io.enthalpa.core.fluid.Atmosphere;
 import io.enthalpa.core.fluid.GlycolWater;
@@ -131,6 +132,7 @@ public final class Methods {
                             AskedGap.METHOD,
                             Against.METHOD,
                             AirBehind.METHOD,
+                            ToolRoom.METHOD,
                             WayOut.METHOD,
                             LargestCore.METHOD)),
             new Chapter("Duties", List.of(DutyPlan.METHOD, Gearing.METHOD, DutyThinner.METHOD)),

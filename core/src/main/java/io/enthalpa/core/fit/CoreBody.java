@@ -21,6 +21,8 @@ public final class CoreBody {
     private static final double CLAMP_OUT = 8e-3;
 
     private static final double CLAMP_WIDTH = 15e-3;
+    /** How the names of clamps end. */
+    static final String CLAMP = " clamp";
 
     private final CoreSpec spec;
     private final EndTankSpec tanks;
@@ -113,7 +115,7 @@ public final class CoreBody {
             // A band sits a little in from the end of its spigot.
             Vector3D band = root.add(tanks.stub() / 2, out);
             parts.add(new Solid.Part(
-                    role + " clamp",
+                    role + CLAMP,
                     Frustum.cylinder(
                             band.subtract(CLAMP_WIDTH / 2, out), band.add(CLAMP_WIDTH / 2, out), radius + CLAMP_OUT)));
         }

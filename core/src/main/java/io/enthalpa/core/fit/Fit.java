@@ -26,6 +26,7 @@ import java.util.function.Predicate;
  * @param gone      places of what is not in the option any more
  * @param gaps      those nearer than {@link #HORIZON}, what is missing most first
  * @param air       what stands close behind each face that air goes through
+ * @param clamps    that no tool comes to
  * @param solids    of the room's obstacles, one for each
  */
 public record Fit(
@@ -34,6 +35,7 @@ public record Fit(
         List<Stand> gone,
         List<GapRow> gaps,
         List<AirBehind> air,
+        List<ToolRoom> clamps,
         List<Solid> solids) {
     /** m: nobody asks for what is farther off. */
     static final double HORIZON = 0.25;
@@ -61,6 +63,7 @@ public record Fit(
                 Bodies.gone(option),
                 List.copyOf(rows),
                 AirBehind.of(bodies, room, solids),
+                ToolRoom.of(bodies, solids),
                 List.copyOf(solids));
     }
 

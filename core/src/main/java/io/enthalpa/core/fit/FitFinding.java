@@ -24,7 +24,8 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         FIT_INSIDE,
         FIT_STRIKES,
         FIT_MORE_SHORT,
-        FIT_AIR_BEHIND
+        FIT_AIR_BEHIND,
+        FIT_NO_TOOL
     }
 
     /** Share of a face with too little air behind it that is worth a word; common practice, no source. */
@@ -45,6 +46,12 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
                 .filter(air -> air.blocked() > WORTH_A_WORD)
                 .map(air -> air(air, fit))
                 .forEach(found::add);
+        fit.clamps()
+                .forEach(clamp -> found.add(new FitFinding(
+                        Kind.FIT_NO_TOOL,
+                        named(clamp.element(), fit.bodies().get(clamp.body()).name()),
+                        "",
+                        List.of(new Figure("asked", ToolRoom.WANTED, Quantity.LENGTH)))));
         return found;
     }
 
