@@ -27,6 +27,9 @@ export type PortSide = (typeof portSideWords)[number]
 export const endTankPortPlaceWords = ['middle', 'offset', 'end'] as const
 export type EndTankPortPlace = (typeof endTankPortPlaceWords)[number]
 
+export const portTurnWords = ['forwards', 'rearwards', 'left', 'right', 'up', 'down'] as const
+export type PortTurn = (typeof portTurnWords)[number]
+
 export const finnedBlockConstructionWords = ['bar-and-plate', 'tube-and-fin'] as const
 export type FinnedBlockConstruction = (typeof finnedBlockConstructionWords)[number]
 
@@ -611,6 +614,12 @@ export interface CorePiece {
   blocked_pct?: number
   /** outlets, 1 to 2, usually 1: two for two banks */
   outlets?: number
+  inletTurn?: PortTurn
+  outletTurn?: PortTurn
+  /** elbow radius, mm, 7 to 2000, usually 63: of its middle line; empty for the port's bore, the tightest that is bought; common practice, no source */
+  elbowRadius_mm?: number
+  /** elbow turns by, °, 10 to 90, usually 90: a right angle where it is not said */
+  elbowAngle_deg?: number
   card?: Card
   block?: Block
   air?: FaceAir
@@ -1190,7 +1199,7 @@ export const usual = {
   'reducer': { inletBore_mm: 63, bore_mm: 76, length_mm: 75 },
   'joint': { bore_mm: 63, hoseBore_mm: 67, gap_mm: 8 },
   'throttle': { bore_mm: 60, shaft_mm: 9 },
-  'core': { width_mm: 500, height_mm: 250, depth_mm: 64, portBore_mm: 63, outletBore_mm: 63, portStub_mm: 40, tankDepth_mm: 63, blocked_pct: 0, outlets: 1 },
+  'core': { width_mm: 500, height_mm: 250, depth_mm: 64, portBore_mm: 63, outletBore_mm: 63, portStub_mm: 40, tankDepth_mm: 63, blocked_pct: 0, outlets: 1, elbowRadius_mm: 63, elbowAngle_deg: 90 },
   'core/card': { width_mm: 500, height_mm: 250, depth_mm: 64, mass_kg: 6, chargeFlow_kg_s: 0.2, chargePressure_kPa: 200, chargeIn_C: 140, chargeOut_C: 45, loss_kPa: 3.5, airSpeed_m_s: 8, waterFlow_L_min: 20, coolantIn_C: 25, chargeShare_pct: 35, wallShare_pct: 3, coolantLoss_Pa: 8000 },
   'core/block': { plate_mm: 0.5, bar_mm: 5, conductivity_W_mK: 180, chargeFouling_m2K_kW: 0.05, coldFouling_m2K_kW: 0 },
   'core/block/fin': { gap_mm: 6, pitch_mm: 2, thickness_mm: 0.15, interval_mm: 3, louvreAngle_deg: 27 },

@@ -75,7 +75,7 @@ public record LargestCore(
 
     /** @return the core of a stand with the block as it would be */
     public CoreSpec of(CoreSpec now) {
-        return new CoreSpec(now.construction(), size, now.basis(), now.arrangement(), now.tanks(), towards);
+        return now.turnedTo(towards).withSize(size);
     }
 
     /**
@@ -116,8 +116,7 @@ public record LargestCore(
             Search search) {
         Stand turned = facing.turn(fit.bodies().get(body).stand().at(at));
         CoreSpec now = core(option, turned);
-        CoreSpec template =
-                new CoreSpec(now.construction(), now.size(), now.basis(), now.arrangement(), now.tanks(), towards);
+        CoreSpec template = now.turnedTo(towards);
         Envelope envelope = new Envelope(neighbours(room, fit, body, turned.carrier()), measured(fit));
         return envelope.search(turned.pose(), template, deepest, search.least, search.boxes)
                 .map(found -> result(envelope, found, facing, towards, turned));

@@ -1,5 +1,9 @@
 package io.enthalpa.core.exchanger;
 
+import java.util.ArrayList;
+import java.util.List;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+
 /**
  * How far a core with its tanks and port stubs reaches from the middle of its finned block, seen from the front of the car, all m.
  *
@@ -9,24 +13,52 @@ package io.enthalpa.core.exchanger;
  * @param up    upwards
  */
 public record CoreOutline(double left, double right, double down, double up) {
-    /**
-     * Ports that face the passages stand out along the charge, both on the inlet's tank where the charge turns round in the other; ports at
-     * the ends of their tanks stand out across it, the inlet upwards, or to the left of a core on end.
-     */
+    /** Block, tanks and ports; an elbow with the tube it is bent of. */
     public static CoreOutline of(CoreSpec spec) {
-        EndTankSpec tanks = spec.tanks();
-        double stub = tanks.isOpen() ? 0 : tanks.stub();
-        boolean twoPass = spec.arrangement().isTwoPass();
-        boolean atEnds = tanks.place() == EndTankSpec.PortPlace.END && !twoPass;
-        double inlet = spec.size().width() / 2 + tanks.depth() + (atEnds ? 0 : stub);
-        double other = spec.size().width() / 2 + tanks.depth() + (atEnds || twoPass ? 0 : stub);
-        double side = spec.size().height() / 2 + (atEnds ? stub : 0);
-        return switch (spec.inletTowards()) {
-            case LEFT -> new CoreOutline(inlet, other, side, side);
-            case RIGHT -> new CoreOutline(other, inlet, side, side);
-            case UP -> new CoreOutline(side, side, other, inlet);
-            case DOWN -> new CoreOutline(side, side, inlet, other);
-        };
+        CorePorts ports = new CorePorts(spec);
+        double tank = spec.tanks().depth();
+        Reach reach = new Reach();
+        reach.with(ports.point(spec.size().width() / 2 + tank, spec.size().height() / 2), 0, Vector3D.PLUS_I);
+        reach.with(ports.point(-spec.size().width() / 2 - tank, -spec.size().height() / 2), 0, Vector3D.PLUS_I);
+        for (CorePorts.Port port : ports.all()) {
+            if (port.elbow().isPresent()) {
+                List<Vector3D> line =
+                        port.elbow().get().points(port, spec.tanks().stub());
+                for (int i = 1; i < line.size(); i++) {
+                    Vector3D way = line.get(i).subtract(line.get(i - 1));
+                    if (way.getNorm() > 0) {
+                        reach.with(line.get(i), port.bore() / 2, way.normalize());
+                    }
+                }
+            } else {
+                reach.with(port.root().add(spec.tanks().stub(), port.out()), 0, port.out());
+            }
+        }
+        return new CoreOutline(
+                reach.most(Vector3D.PLUS_J),
+                reach.most(Vector3D.MINUS_J),
+                reach.most(Vector3D.MINUS_K),
+                reach.most(Vector3D.PLUS_K));
+    }
+
+    /** The farthest of some discs. */
+    private static final class Reach {
+        private record Disc(Vector3D middle, double radius, Vector3D normal) {}
+
+        private final List<Disc> discs = new ArrayList<>();
+
+        void with(Vector3D middle, double radius, Vector3D normal) {
+            discs.add(new Disc(middle, radius, normal));
+        }
+
+        double most(Vector3D way) {
+            double far = 0;
+            for (Disc d : discs) {
+                double along = d.normal.dotProduct(way);
+                far = Math.max(far, d.middle.dotProduct(way) + d.radius * Math.sqrt(Math.max(0, 1 - along * along)));
+            }
+            return far;
+        }
     }
 
     /**

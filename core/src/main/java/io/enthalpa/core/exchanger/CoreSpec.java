@@ -1,5 +1,9 @@
 package io.enthalpa.core.exchanger;
 
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
+import java.util.Locale;
+
 /**
  * A charge cooler as chosen.
  *
@@ -34,6 +38,44 @@ public record CoreSpec(
 
     public Coolant coolant() {
         return basis.coolant();
+    }
+
+    /** @return the same core turned otherwise, quarter by quarter as one turns it in the hands: its elbows turn with it */
+    public CoreSpec turnedTo(PortSide side) {
+        CoreSpec turned = this;
+        while (turned.inletTowards != side) {
+            turned = new CoreSpec(
+                    turned.construction,
+                    turned.size,
+                    turned.basis,
+                    turned.arrangement,
+                    turned.tanks.clockwise(),
+                    switch (turned.inletTowards) {
+                        case RIGHT -> PortSide.DOWN;
+                        case DOWN -> PortSide.LEFT;
+                        case LEFT -> PortSide.UP;
+                        case UP -> PortSide.RIGHT;
+                    });
+        }
+        return turned;
+    }
+
+    /** @throws EnthalpaFault {@link FaultKind#CONTRADICTION} when an elbow turns its port the way it looks anyhow, or back into its tank */
+    public CoreSpec checkedElbows() {
+        for (CorePorts.Port port : new CorePorts(this).all()) {
+            if (port.elbow().isPresent()
+                    && Math.abs(port.elbow().get().towards().vector().dotProduct(port.out())) > 0.5) {
+                boolean inlet = port.role().equals("inlet");
+                throw EnthalpaFault.of(
+                        FaultKind.CONTRADICTION,
+                        inlet ? "inletTurn" : "outletTurn",
+                        port.role() + " elbow",
+                        port.elbow().get().towards().name().toLowerCase(Locale.ROOT),
+                        "square to the way the port looks",
+                        "Turn it another way, or take the elbow off.");
+            }
+        }
+        return this;
     }
 
     public CoreSpec withSize(CoreSize other) {

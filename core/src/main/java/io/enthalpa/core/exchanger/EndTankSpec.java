@@ -2,6 +2,7 @@ package io.enthalpa.core.exchanger;
 
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import java.util.Optional;
 
 /**
  * The tanks at both ends of a core.
@@ -13,7 +14,9 @@ import io.enthalpa.core.fault.FaultKind;
  * @param blocked   share of the passages that get no air: a boss, a weld, dirt; 0 to 0.9
  * @param outlets   1, or 2 for two banks
  * @param outletBore m, of each outlet port
- * @param stub      m, that a port stands out of its tank
+ * @param stub      m, that a port stands out of its tank, or out of its elbow
+ * @param inletElbow on the inlet port; empty where it is straight
+ * @param outletElbow on each outlet port
  */
 public record EndTankSpec(
         double portBore,
@@ -23,7 +26,43 @@ public record EndTankSpec(
         double blocked,
         int outlets,
         double outletBore,
-        double stub) {
+        double stub,
+        Optional<PortElbow> inletElbow,
+        Optional<PortElbow> outletElbow) {
+    /** With straight ports. */
+    public EndTankSpec(
+            double portBore,
+            double depth,
+            PortPlace place,
+            boolean divided,
+            double blocked,
+            int outlets,
+            double outletBore,
+            double stub) {
+        this(portBore, depth, place, divided, blocked, outlets, outletBore, stub, Optional.empty(), Optional.empty());
+    }
+
+    public EndTankSpec withElbows(Optional<PortElbow> inlet, Optional<PortElbow> outlet) {
+        return new EndTankSpec(portBore, depth, place, divided, blocked, outlets, outletBore, stub, inlet, outlet);
+    }
+
+    /** @return turned a quarter with its core, clockwise seen from the front */
+    EndTankSpec clockwise() {
+        return withElbows(inletElbow.map(PortElbow::clockwise), outletElbow.map(PortElbow::clockwise));
+    }
+
+    /** Loss of the elbows on the inlet port's velocity head. */
+    double elbowHeads() {
+        double out = portArea() / outletArea();
+        return inletHeads()
+                + outletElbow.map(e -> e.coefficient(outletBore) * out * out).orElse(0.0);
+    }
+
+    /** Of the inlet's alone. */
+    double inletHeads() {
+        return inletElbow.map(e -> e.coefficient(portBore)).orElse(0.0);
+    }
+
     /** Spigot for a hose and its clamp, m: common practice, no source. */
     public static final double USUAL_STUB = 40e-3;
     /** A port wider than this many core depths cannot be blended into the tank (common practice, no source). */

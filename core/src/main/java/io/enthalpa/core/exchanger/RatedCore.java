@@ -179,7 +179,8 @@ public final class RatedCore implements CoreModel {
                 * port
                 / 2
                 * (tanks.outletHeads(spec.size(), tanks.outletArea())
-                        - tanks.outletHeads(spec.size(), tanks.portArea()));
+                        - tanks.outletHeads(spec.size(), tanks.portArea())
+                        + tanks.elbowHeads());
     }
 
     /** That of the card, times passage flow to its exponent, over density, times passage length; other outlets than the card's counted. */

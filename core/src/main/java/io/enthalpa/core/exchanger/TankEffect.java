@@ -22,7 +22,7 @@ public record TankEffect(double inletK, double outletK, double jetSpread, double
                             + "for the same outlet temperature is the factor. The tighter the block against the port, the less it matters.")
             .formula(
                     "jet: q_port sqrt(a (1 - a)), a port over face; along the tank: 0.3 q_tank; spread = rms / (1.8 loss of block); "
-                            + "ports: (1 - a)^2 in, 0.5 (1 - a) out, end ports one head of the tank's speed each")
+                            + "ports: (1 - a)^2 in, 0.5 (1 - a) out, end ports one head of the tank's speed each; elbows as any bend, with a friction of 0.02")
             .source(
                     Citation.fromMemory(
                             "Kays & London", 1984, "Compact Heat Exchangers, 3rd ed., flow distribution in headers"),
@@ -66,8 +66,11 @@ public record TankEffect(double inletK, double outletK, double jetSpread, double
         double header = PARABOLA * tankHead / (LOSS_EXPONENT * block);
         double tankInPortHeads = end ? tankHead * port * port : 0;
         return new TankEffect(
-                (1 - area) * (1 - area) + tankInPortHeads,
-                tanks.outletHeads(size, tanks.outletArea()) + tankInPortHeads / (tanks.outlets() * tanks.outlets()),
+                (1 - area) * (1 - area) + tankInPortHeads + tanks.inletHeads(),
+                tanks.outletHeads(size, tanks.outletArea())
+                        + tankInPortHeads / (tanks.outlets() * tanks.outlets())
+                        + tanks.elbowHeads()
+                        - tanks.inletHeads(),
                 jet,
                 header,
                 Math.min(Math.hypot(jet, header), WORST));

@@ -1,5 +1,6 @@
 package io.enthalpa.core.fit;
 
+import io.enthalpa.core.exchanger.CorePorts;
 import io.enthalpa.core.exchanger.CoreSpec;
 import io.enthalpa.core.exchanger.EndTankSpec;
 import io.enthalpa.core.space.Frustum;
@@ -26,10 +27,7 @@ public final class CoreBody {
 
     private final CoreSpec spec;
     private final EndTankSpec tanks;
-    /** Unit vectors: from the inlet's tank to the other, and across the passages, the inlet's side of an offset port being less than 0. */
-    private final Vector3D along;
-
-    private final Vector3D across;
+    private final CorePorts ports;
     private final double half;
     private final double side;
     private final List<Solid.Part> parts = new ArrayList<>();
@@ -37,13 +35,7 @@ public final class CoreBody {
     private CoreBody(CoreSpec spec) {
         this.spec = spec;
         this.tanks = spec.tanks();
-        this.along = switch (spec.inletTowards()) {
-            case LEFT -> Vector3D.MINUS_J;
-            case RIGHT -> Vector3D.PLUS_J;
-            case UP -> Vector3D.MINUS_K;
-            case DOWN -> Vector3D.PLUS_K;
-        };
-        this.across = spec.isOnEnd() ? Vector3D.MINUS_J : Vector3D.MINUS_K;
+        this.ports = new CorePorts(spec);
         this.half = spec.size().width() / 2;
         this.side = spec.size().height() / 2;
     }
@@ -65,41 +57,15 @@ public final class CoreBody {
             box("inlet tank", -end, -half, -side, 0);
             box("outlet tank", -end, -half, 0, side);
             box("turning tank", half, end, -side, side);
-            port("inlet", point(-end, -side / 2), along.negate(), tanks.portBore());
-            port("outlet", point(-end, side / 2), along.negate(), tanks.outletBore());
-            return;
-        }
-        box("inlet tank", -end, -half, -side, side);
-        box("outlet tank", half, end, -side, side);
-        double middle = half + tanks.depth() / 2;
-        if (tanks.place() == EndTankSpec.PortPlace.END) {
-            port("inlet", point(-middle, -side), across.negate(), tanks.portBore());
         } else {
-            port("inlet", point(-end, -shift()), along.negate(), tanks.portBore());
+            box("inlet tank", -end, -half, -side, side);
+            box("outlet tank", half, end, -side, side);
         }
-        if (tanks.outlets() == 2) {
-            port("first outlet", point(end, -side / 2), along, tanks.outletBore());
-            port("second outlet", point(end, side / 2), along, tanks.outletBore());
-        } else if (tanks.place() == EndTankSpec.PortPlace.END) {
-            port("outlet", point(middle, side), across, tanks.outletBore());
-        } else {
-            port("outlet", point(end, shift()), along, tanks.outletBore());
-        }
-    }
-
-    /** m that an offset port stands off the middle: half way to the end of the tank, as far as it has room. */
-    private double shift() {
-        return tanks.place() == EndTankSpec.PortPlace.OFFSET
-                ? Math.min(side / 2, Math.max(side - tanks.portBore() / 2, 0))
-                : 0;
-    }
-
-    private Vector3D point(double u, double v) {
-        return along.scalarMultiply(u).add(across.scalarMultiply(v));
+        ports.all().forEach(this::port);
     }
 
     private void box(String element, double fromU, double toU, double fromV, double toV) {
-        Vector3D middle = point((fromU + toU) / 2, (fromV + toV) / 2);
+        Vector3D middle = ports.point((fromU + toU) / 2, (fromV + toV) / 2);
         double wide = spec.isOnEnd() ? toV - fromV : toU - fromU;
         double high = spec.isOnEnd() ? toU - fromU : toV - fromV;
         parts.add(new Solid.Part(
@@ -107,15 +73,23 @@ public final class CoreBody {
                 Hull.box(new Pose(middle, Pose.ORIGIN.turn()), spec.size().depth(), wide, high)));
     }
 
-    private void port(String role, Vector3D root, Vector3D out, double bore) {
-        double radius = bore / 2 + PORT_WALL;
-        Vector3D tip = root.add(tanks.stub(), out);
-        parts.add(new Solid.Part(role + " port", Frustum.cylinder(root, tip, radius)));
+    private void port(CorePorts.Port port) {
+        double radius = port.bore() / 2 + PORT_WALL;
+        String element = port.role() + " port";
+        List<Vector3D> line = port.elbow()
+                .map(elbow -> elbow.points(port, tanks.stub()))
+                .orElseGet(() -> List.of(port.root(), port.root().add(tanks.stub(), port.out())));
+        for (int i = 1; i < line.size(); i++) {
+            if (line.get(i).distance(line.get(i - 1)) > 0) {
+                parts.add(new Solid.Part(element, Frustum.cylinder(line.get(i - 1), line.get(i), radius)));
+            }
+        }
         if (tanks.stub() > CLAMP_WIDTH) {
             // A band sits a little in from the end of its spigot.
-            Vector3D band = root.add(tanks.stub() / 2, out);
+            Vector3D out = port.elbow().map(elbow -> elbow.out(port)).orElse(port.out());
+            Vector3D band = line.get(line.size() - 1).subtract(tanks.stub() / 2, out);
             parts.add(new Solid.Part(
-                    role + CLAMP,
+                    port.role() + CLAMP,
                     Frustum.cylinder(
                             band.subtract(CLAMP_WIDTH / 2, out), band.add(CLAMP_WIDTH / 2, out), radius + CLAMP_OUT)));
         }

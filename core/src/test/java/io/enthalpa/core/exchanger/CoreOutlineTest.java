@@ -11,6 +11,7 @@ import io.enthalpa.core.notes.Notes;
 import io.enthalpa.core.steady.ChargeSystem;
 import io.enthalpa.core.steady.SteadyResult;
 import java.util.List;
+import java.util.Optional;
 import org.assertj.core.api.Assertions;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -54,6 +55,90 @@ class CoreOutlineTest {
         assertThat(outline.right()).isCloseTo(right, within(1e-12));
         assertThat(outline.down()).isCloseTo(down, within(1e-12));
         assertThat(outline.up()).isCloseTo(up, within(1e-12));
+    }
+
+    /**
+     * An elbow of 63 on a port of 63 that looks to the right: rearwards it reaches 310 and 63 and half of 63, 404.5. Upwards its spigot of 40
+     * ends 103 up, below the block's 125; one of 200 ends at 263.
+     */
+    @Test
+    void elbowsCountWithTheTubeTheyAreBentOf() {
+        CoreSpec straight = core(PortSide.RIGHT, EndTankSpec.PortPlace.MIDDLE, Effectiveness.CROSSFLOW_UNMIXED);
+        CoreOutline back = CoreOutline.of(elbowed(straight, PortTurn.REARWARDS, 0.040));
+        assertThat(back.right()).isCloseTo(0.4045, within(1e-3));
+        assertThat(back.left()).isCloseTo(0.350, within(1e-12));
+        assertThat(back.up()).isCloseTo(0.125, within(1e-12));
+        assertThat(CoreOutline.of(elbowed(straight, PortTurn.UP, 0.040)).up()).isCloseTo(0.125, within(1e-12));
+        assertThat(CoreOutline.of(elbowed(straight, PortTurn.UP, 0.200)).up()).isCloseTo(0.263, within(1e-9));
+    }
+
+    private static CoreSpec elbowed(CoreSpec spec, PortTurn turn, double stub) {
+        EndTankSpec tanks = new EndTankSpec(0.063, 0.060, EndTankSpec.PortPlace.MIDDLE, false, 0, 1, 0.063, stub)
+                .withElbows(Optional.of(new PortElbow(turn, 0.063, Math.PI / 2)), Optional.empty());
+        return new CoreSpec(
+                spec.construction(), spec.size(), spec.basis(), spec.arrangement(), tanks, spec.inletTowards());
+    }
+
+    /** Clockwise seen from the front: what turned up looks right, then down, then left; what looks rearwards stays. */
+    @Test
+    void elbowsTurnWithTheirCore() {
+        CoreSpec straight = core(PortSide.RIGHT, EndTankSpec.PortPlace.MIDDLE, Effectiveness.CROSSFLOW_UNMIXED);
+        CoreSpec up = elbowed(straight, PortTurn.UP, 0.040);
+        assertThat(turn(up, PortSide.DOWN)).isEqualTo(PortTurn.RIGHT);
+        assertThat(turn(up, PortSide.LEFT)).isEqualTo(PortTurn.DOWN);
+        assertThat(turn(up, PortSide.UP)).isEqualTo(PortTurn.LEFT);
+        assertThat(turn(up, PortSide.RIGHT)).isEqualTo(PortTurn.UP);
+        assertThat(turn(elbowed(straight, PortTurn.REARWARDS, 0.040), PortSide.UP))
+                .isEqualTo(PortTurn.REARWARDS);
+    }
+
+    private static PortTurn turn(CoreSpec spec, PortSide to) {
+        CoreSpec turned = spec.turnedTo(to);
+        assertThat(turned.inletTowards()).isEqualTo(to);
+        return turned.tanks().inletElbow().orElseThrow().towards();
+    }
+
+    @Test
+    void elbowAlongItsPortIsRefused() {
+        CoreSpec straight = core(PortSide.RIGHT, EndTankSpec.PortPlace.MIDDLE, Effectiveness.CROSSFLOW_UNMIXED);
+        for (PortTurn turn : List.of(PortTurn.RIGHT, PortTurn.LEFT)) {
+            Assertions.assertThatThrownBy(() -> elbowed(straight, turn, 0.04).checkedElbows())
+                    .isInstanceOf(EnthalpaFault.class)
+                    .hasMessageContaining("inlet elbow")
+                    .hasMessageContaining("square to the way the port looks");
+        }
+        assertThat(elbowed(straight, PortTurn.UP, 0.04).checkedElbows()).isNotNull();
+    }
+
+    /**
+     * r/d = 1, a right angle, f = 0.02: 0.02 pi/2 + 0.148 sin 45 + 0.132 (sqrt(sin 45) + sin 45) = 0.0314 + 0.1047 + 0.2043 = 0.3404; of an outlet
+     * of 51 behind an inlet of 63 the same on (63/51)^4 = 2.3286 of the inlet's head.
+     */
+    @Test
+    void elbowLosesWhatABendDoes() {
+        CoreSize size = new CoreSize(0.5, 0.25, 0.064);
+        EndTankSpec straight = new EndTankSpec(0.063, 0.06, EndTankSpec.PortPlace.MIDDLE, false, 0, 1, 0.051, 0.04);
+        EndTankSpec bent = straight.withElbows(
+                Optional.of(new PortElbow(PortTurn.UP, 0.063, Math.PI / 2)),
+                Optional.of(new PortElbow(PortTurn.UP, 0.051, Math.PI / 2)));
+        TankEffect without = TankEffect.of(straight, size, 20, 0.005);
+        TankEffect with = TankEffect.of(bent, size, 20, 0.005);
+        assertThat(with.inletK() - without.inletK()).isCloseTo(0.3404, within(1e-4));
+        assertThat(with.outletK() - without.outletK()).isCloseTo(0.3404 * 2.3286, within(3e-4));
+    }
+
+    /** 0.2 kg/s through 63 mm is 2058 Pa of head at 1 kg/m3: a card's core with an elbow at its inlet loses 0.3404 of it more. */
+    @Test
+    void cardCountsItsElbows() {
+        Systems s = Systems.standard().evenBore(0.063);
+        CoreSpec like = s.core();
+        EndTankSpec bent =
+                like.tanks().withElbows(Optional.of(new PortElbow(PortTurn.UP, 0.063, Math.PI / 2)), Optional.empty());
+        CoreSpec other = new CoreSpec(
+                like.construction(), like.size(), like.basis(), like.arrangement(), bent, like.inletTowards());
+        double more = new ChargeCooler(other).model().loss(0.2, 1, 1, 350)
+                - new ChargeCooler(like).model().loss(0.2, 1, 1, 350);
+        assertThat(more).isCloseTo(2058 * 0.3404, within(1.0));
     }
 
     @Test

@@ -8,10 +8,13 @@ import io.enthalpa.core.exchanger.CoreSpec;
 import io.enthalpa.core.exchanger.Effectiveness;
 import io.enthalpa.core.exchanger.EndTankSpec;
 import io.enthalpa.core.exchanger.EndTankSpec.PortPlace;
+import io.enthalpa.core.exchanger.PortElbow;
 import io.enthalpa.core.exchanger.PortSide;
+import io.enthalpa.core.exchanger.PortTurn;
 import io.enthalpa.core.space.Bounds;
 import io.enthalpa.core.space.Solid;
 import java.util.List;
+import java.util.Optional;
 import org.assertj.core.util.DoubleComparator;
 import org.junit.jupiter.api.Test;
 
@@ -93,5 +96,29 @@ class CoreBodyTest {
                         open.construction(), open.size(), open.basis(), open.arrangement(), none, open.inletTowards())))
                 .extracting(Solid.Part::element)
                 .containsExactly("block");
+    }
+
+    /** Bent rearwards on 60: 60 out and 60 back, then 40 of spigot to 100 behind the middle, its band in the middle of that. */
+    @Test
+    void elbowTakesThePortRound() {
+        CoreSpec straight = core(PortSide.RIGHT, PortPlace.MIDDLE, 1, Effectiveness.CROSSFLOW_UNMIXED);
+        EndTankSpec bent = straight.tanks()
+                .withElbows(Optional.of(new PortElbow(PortTurn.REARWARDS, 0.06, Math.PI / 2)), Optional.empty());
+        List<Solid.Part> parts = CoreBody.parts(new CoreSpec(
+                straight.construction(),
+                straight.size(),
+                straight.basis(),
+                straight.arrangement(),
+                bent,
+                straight.inletTowards()));
+        stands(parts, "inlet clamp", new Bounds(0.0725, -0.4, -0.04, 0.0875, -0.32, 0.04));
+        Bounds port = parts.stream()
+                .filter(p -> p.element().equals("inlet port"))
+                .map(p -> p.convex().bounds())
+                .reduce(Bounds::with)
+                .orElseThrow();
+        assertThat(port.maxX()).isCloseTo(0.1, org.assertj.core.api.Assertions.within(1e-9));
+        assertThat(port.minY()).isCloseTo(-0.392, org.assertj.core.api.Assertions.within(1e-9));
+        stands(parts, "outlet port", new Bounds(-0.032, 0.3, -0.032, 0.032, 0.34, 0.032));
     }
 }

@@ -1,5 +1,6 @@
 package io.enthalpa.formats.document;
 
+import static io.enthalpa.formats.document.Suffix.DEG;
 import static io.enthalpa.formats.document.Suffix.MM;
 import static io.enthalpa.formats.document.Suffix.PCT;
 
@@ -13,9 +14,13 @@ import io.enthalpa.core.exchanger.Effectiveness;
 import io.enthalpa.core.exchanger.EndTankSpec;
 import io.enthalpa.core.exchanger.EndTankSpec.PortPlace;
 import io.enthalpa.core.exchanger.FinnedBlock;
+import io.enthalpa.core.exchanger.PortElbow;
 import io.enthalpa.core.exchanger.PortSide;
+import io.enthalpa.core.exchanger.PortTurn;
 import io.enthalpa.core.exchanger.RatingCard;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.loss.BendLoss;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 @Part(value = "core", says = "a charge cooler, known by its card or by its geometry", named = true)
@@ -93,6 +98,23 @@ record CorePiece(
         @Figure(label = "outlets", min = 1, max = 2, usual = 1, help = "two for two banks") @Nullable
         Integer outlets,
 
+        @Nullable PortTurn inletTurn,
+        @Nullable PortTurn outletTurn,
+
+        @Figure(
+                label = "elbow radius",
+                min = 7,
+                max = 2000,
+                usual = 63,
+                help =
+                        "of its middle line; empty for the port's bore, the tightest that is bought; common practice, no source")
+        @Nullable
+        Double elbowRadius_mm,
+
+        @Figure(label = "elbow turns by", min = 10, max = 90, usual = 90, help = "a right angle where it is not said")
+        @Nullable
+        Double elbowAngle_deg,
+
         @Nullable Card card,
         @Nullable Block block,
         @Nullable FaceAir air,
@@ -111,7 +133,9 @@ record CorePiece(
                 PCT.si(blocked_pct).orElse(0),
                 outlets == null ? 1 : outlets,
                 MM.si(outletBore_mm == null ? portBore_mm : outletBore_mm),
-                MM.si(portStub_mm).orElse(EndTankSpec.USUAL_STUB));
+                MM.si(portStub_mm).orElse(EndTankSpec.USUAL_STUB),
+                elbow(inletTurn, portBore_mm, at),
+                elbow(outletTurn, outletBore_mm == null ? portBore_mm : outletBore_mm, at));
         CoolingSide cooling = cooling(at);
         CoreSpec spec = new CoreSpec(
                 construction,
@@ -122,6 +146,27 @@ record CorePiece(
                 inletTowards == null ? PortSide.RIGHT : inletTowards);
         checked(spec, at);
         return new PathElement.Core(name, spec, cooling);
+    }
+
+    private Optional<PortElbow> elbow(@Nullable PortTurn turn, double bore, Place at) {
+        if (turn == null) {
+            return Optional.empty();
+        }
+        double radius = elbowRadius_mm == null ? bore : elbowRadius_mm;
+        if (!BendLoss.RADIUS.contains(radius / bore)) {
+            throw at.contradiction(
+                    "elbowRadius_mm",
+                    "elbow radius",
+                    "%.0f mm".formatted(radius),
+                    "%.0f to %.0f mm for a port of %.0f mm"
+                            .formatted(
+                                    Math.ceil(BendLoss.RADIUS.min() * bore),
+                                    Math.floor(BendLoss.RADIUS.max() * bore),
+                                    bore),
+                    "");
+        }
+        return Optional.of(
+                new PortElbow(turn, MM.si(radius), DEG.si(elbowAngle_deg).orElse(Math.PI / 2)));
     }
 
     private CoolingSide cooling(Place at) {
@@ -167,6 +212,7 @@ record CorePiece(
                 block.layers(spec.size());
             }
             spec.tanks().checkedFor(spec.size());
+            spec.checkedElbows();
         } catch (EnthalpaFault fault) {
             throw at.inside(fault, fault.field().startsWith("bar") ? "block" : "");
         }
@@ -193,6 +239,12 @@ record CorePiece(
                 t.divided(),
                 PCT.of(t.blocked()),
                 t.outlets(),
+                t.inletElbow().map(PortElbow::towards).orElse(null),
+                t.outletElbow().map(PortElbow::towards).orElse(null),
+                elbowRadius(t),
+                elbow(t).filter(e -> e.angle() != Math.PI / 2)
+                        .map(e -> Double.valueOf(DEG.of(e.angle())))
+                        .orElse(null),
                 s.basis() instanceof RatingCard card ? Card.of(card) : null,
                 s.basis() instanceof FinnedBlock block ? Block.of(block) : null,
                 core.cooling() instanceof CoolingSide.Air air ? FaceAir.of(air.face()) : null,
@@ -201,5 +253,18 @@ record CorePiece(
                         ? new SharesLoop(shared.core(), shared.place())
                         : null,
                 null);
+    }
+
+    private static Optional<PortElbow> elbow(EndTankSpec t) {
+        return t.inletElbow().or(t::outletElbow);
+    }
+
+    /** Said where it is not each port's own bore. */
+    private static @Nullable Double elbowRadius(EndTankSpec t) {
+        boolean usual = t.inletElbow().filter(e -> e.radius() != t.portBore()).isEmpty()
+                && t.outletElbow().filter(e -> e.radius() != t.outletBore()).isEmpty();
+        return usual
+                ? null
+                : elbow(t).map(e -> Double.valueOf(MM.of(e.radius()))).orElse(null);
     }
 }

@@ -9,6 +9,7 @@ import io.enthalpa.core.exchanger.EndTankSpec.PortPlace;
 import io.enthalpa.core.exchanger.FinType;
 import io.enthalpa.core.exchanger.FinnedBlock.Construction;
 import io.enthalpa.core.exchanger.PortSide;
+import io.enthalpa.core.exchanger.PortTurn;
 import io.enthalpa.core.loss.FittingLoss;
 import io.enthalpa.core.loss.PipeMaterial;
 import io.enthalpa.core.room.Nature;
@@ -40,6 +41,7 @@ final class Words {
                 "u-flow, passes behind each other");
         words(PortPlace.class, "middle", "offset", "end");
         words(PortSide.class, "left", "right", "up", "down");
+        words(PortTurn.class, "forwards", "rearwards", "left", "right", "up", "down");
         words(FinType.class, "plain", "offset strip", "louvred");
         words(Construction.class, "bar-and-plate", "tube-and-fin");
         words(Coolant.class, "air", "water");
