@@ -16,9 +16,10 @@ import TextField from '../ui/TextField.vue'
 import CoolAnotherWay from './CoolAnotherWay.vue'
 import CoreDrawing from './CoreDrawing.vue'
 import CoreStepsTable from './CoreStepsTable.vue'
-import { turned } from './drawing'
+import { turned, turnedTo } from './drawing'
 import FinFields from './FinFields.vue'
 import RatingCardFields from './RatingCardFields.vue'
+import TankFields from './TankFields.vue'
 import ResistanceBar from './ResistanceBar.vue'
 import EitherOr from '../ui/EitherOr.vue'
 
@@ -45,20 +46,10 @@ const loss = (steady: typeof build.answer | undefined) =>
   steady?.steady?.pieces.flatMap((p) => [p, ...p.legs.flatMap((l) => l.pieces)]).find((p) => p.kind === 'core' && p.name === core.value?.name)
     ?.loss_kPa
 
-const places = [
-  { value: 'middle', label: 'middle' },
-  { value: 'offset', label: 'offset' },
-  { value: 'end', label: 'tank end' },
-]
-const sides = ['left', 'right', 'up', 'down'].map((w) => ({ value: w, label: w }))
 const ways = [
   { value: 'card', label: 'rating card' },
   { value: 'block', label: 'geometry' },
 ] as const
-const yesNo = [
-  { value: 'no', label: 'no' },
-  { value: 'yes', label: 'yes' },
-]
 
 interface Line {
   name: string
@@ -113,8 +104,8 @@ function choose(p: string): void {
 }
 
 function turn(): void {
-  const next = turned(core.value!.inletTowards ?? 'right')
-  void build.act([{ pointer: `${at.value}/inletTowards`, value: next }], `${core.value!.name} turned, inlet ${next}`)
+  const side = turned(core.value!.inletTowards ?? 'right')
+  void build.act(turnedTo(core.value!, at.value, side), `${core.value!.name} turned, inlet ${side}`)
 }
 
 /** Known another way: the card is kept aside in the history, not thrown away. */
@@ -165,10 +156,6 @@ function take(item: CatalogueItem): void {
   if (figures.block) edits.push({ pointer: `${at.value}/card`, value: undefined })
   if (figures.card) edits.push({ pointer: `${at.value}/block`, value: undefined })
   void build.act(edits, `${core.value!.name}: ${item.name} from the catalogue`)
-}
-
-function divided(value: string): void {
-  void build.act([{ pointer: `${at.value}/dividedInlet`, value: value === 'yes' }], `${core.value!.name} divided inlet ${value}`)
 }
 </script>
 
@@ -238,25 +225,7 @@ function divided(value: string): void {
       </section>
       <div class="pair">
         <CoreStepsTable :place="place" />
-        <section>
-          <h2>Tanks and ports</h2>
-          <NumberField part="core" name="portBore_mm" :pointer="`${at}/portBore_mm`" />
-          <NumberField part="core" name="outletBore_mm" :pointer="`${at}/outletBore_mm`" optional empty="the same" />
-          <NumberField part="core" name="portStub_mm" :pointer="`${at}/portStub_mm`" optional />
-          <NumberField part="core" name="tankDepth_mm" :pointer="`${at}/tankDepth_mm`" optional :empty="`${core.portBore_mm} mm, the port`" />
-          <ChoiceField label="inlet port" :pointer="`${at}/portPlace`" :choices="places" fallback="middle" :of="core.name" />
-          <ChoiceField
-            label="divided inlet"
-            :pointer="`${at}/dividedInlet`"
-            :choices="yesNo"
-            :shown="core.dividedInlet ? 'yes' : 'no'"
-            :pick="divided"
-            :of="core.name"
-          />
-          <NumberField part="core" name="outlets" :pointer="`${at}/outlets`" optional empty="1" />
-          <NumberField part="core" name="blocked_pct" :pointer="`${at}/blocked_pct`" optional empty="0 %" />
-          <ChoiceField label="inlet looks" :pointer="`${at}/inletTowards`" :choices="sides" fallback="right" :of="core.name" />
-        </section>
+        <TankFields :core="core" :at="at" />
       </div>
       <section class="known">
         <h2 class="tabs">

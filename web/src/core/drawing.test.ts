@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest'
 import { newPiece } from '../document/pieces'
 import type { CorePiece } from '../document/types'
-import { coreShape, turned } from './drawing'
+import { coreShape, elbowTurned, turned, turnedTo, turnsOf } from './drawing'
 
 const core = (more: Partial<CorePiece> = {}): CorePiece => ({
   ...(newPiece('core', 60, 'core') as CorePiece),
@@ -34,6 +34,27 @@ describe('core drawing', () => {
     expect(inlet('up').dy).toBeLessThan(-250)
     expect(inlet('down').dy).toBeGreaterThan(250)
     expect(['right', 'down', 'left', 'up'].map((s) => turned(s as 'right'))).toEqual(['down', 'left', 'up', 'right'])
+  })
+
+  it('draws an elbow out of the tank and the way it turns, its spigot behind the bend', () => {
+    // Bend on 60 and a spigot of 40: 60 and half a bore out, 100 up from the middle of the port.
+    const s = coreShape(core({ inletTowards: 'left', inletTurn: 'up' }))
+    const [first, second] = s.ports
+    expect(first).toMatchObject({ w: 90, h: 60, role: 'in' })
+    expect(second).toMatchObject({ w: 60, h: 100, role: 'in' })
+    expect(second!.y + second!.h).toBe(first!.y + 30)
+    expect(s.whole.w).toBe(500 + 2 * 50 + 90 + 40)
+    expect(coreShape(core({ inletTowards: 'left', inletTurn: 'rearwards' })).ports).toHaveLength(2)
+  })
+
+  it('turns elbows with their core and offers those square to their port', () => {
+    expect((['up', 'right', 'down', 'left', 'forwards'] as const).map(elbowTurned)).toEqual(['right', 'down', 'left', 'up', 'forwards'])
+    expect(turnedTo(core({ inletTowards: 'left', inletTurn: 'up', outletTurn: 'rearwards' }), '/p', 'right')).toEqual([
+      { pointer: '/p/inletTowards', value: 'right' },
+      { pointer: '/p/inletTurn', value: 'down' },
+    ])
+    expect(turnsOf(core({ inletTowards: 'left' }), false)).toEqual(['forwards', 'rearwards', 'up', 'down'])
+    expect(turnsOf(core({ inletTowards: 'up', portPlace: 'end' }), true)).toEqual(['forwards', 'rearwards', 'up', 'down'])
   })
 
   it('keeps its dimensions however it is turned', () => {

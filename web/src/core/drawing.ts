@@ -1,4 +1,5 @@
-import { usual, type CorePiece, type PortSide } from '../document/types'
+import type { Edit } from '../document/edit'
+import { usual, type CorePiece, type PortSide, type PortTurn } from '../document/types'
 
 /** A rectangle in mm on the sheet, y downwards. */
 export interface Rect {
@@ -36,6 +37,67 @@ export function isTwoPass(core: CorePiece): boolean {
 export function turned(side: PortSide): PortSide {
   const order: PortSide[] = ['right', 'down', 'left', 'up']
   return order[(order.indexOf(side) + 1) % 4]!
+}
+
+/** Ways on the sheet, y downwards. */
+const SHEET: Record<PortSide, [number, number]> = { left: [-1, 0], right: [1, 0], up: [0, -1], down: [0, 1] }
+
+/** Where an elbow looks when its core is turned a quarter clockwise; forwards and rearwards stay. */
+export const elbowTurned = (turn: PortTurn): PortTurn => (turn === 'forwards' || turn === 'rearwards' ? turn : turned(turn))
+
+/** @returns the edits that turn a core until its inlet looks that way; its elbows turn with it */
+export function turnedTo(core: CorePiece, at: string, side: PortSide): Edit[] {
+  const edits: Edit[] = [{ pointer: `${at}/inletTowards`, value: side }]
+  for (const key of ['inletTurn', 'outletTurn'] as const) {
+    const before = core[key]
+    let turn = before
+    for (let way = core.inletTowards ?? 'right'; turn && way !== side; way = turned(way)) turn = elbowTurned(turn)
+    if (turn !== before) edits.push({ pointer: `${at}/${key}`, value: turn })
+  }
+  return edits
+}
+
+/** @returns which ways an elbow can turn a port: square to the way that it looks, on the inlet's side or on the other */
+export function turnsOf(core: CorePiece, outlet: boolean): PortTurn[] {
+  const looks = portLooks(core, outlet)
+  return (['forwards', 'rearwards', 'left', 'right', 'up', 'down'] as PortTurn[]).filter((t) => t !== looks && t !== across(looks))
+}
+
+const across = (side: PortSide): PortSide => turned(turned(side))
+
+/** Ports at the ends of their tanks look across the charge: the inlet upwards, or to the left of a core on end. */
+function portLooks(core: CorePiece, outlet: boolean): PortSide {
+  const side = core.inletTowards ?? 'right'
+  const two = isTwoPass(core)
+  if (core.portPlace === 'end' && !two) {
+    const first = side === 'left' || side === 'right' ? 'up' : 'left'
+    return outlet ? across(first) : first
+  }
+  return outlet && !two ? across(side) : side
+}
+
+/** The port with its elbow as seen from the front: out of the tank, then the way it turns; of one that turns towards the reader its first leg. */
+function elbowed(core: CorePiece, port: Port): Port[] {
+  const turn = port.role === 'in' ? core.inletTurn : core.outletTurn
+  if (!turn) return [port]
+  const out = SHEET[portLooks(core, port.role === 'out')]
+  const stub = core.portStub_mm ?? usual.core.portStub_mm
+  const bore = out[0] ? port.h : port.w
+  const radius = core.elbowRadius_mm ?? bore
+  const angle = ((core.elbowAngle_deg ?? 90) * Math.PI) / 180
+  const [far, aside] = [radius * Math.sin(angle) + stub * Math.cos(angle), radius * (1 - Math.cos(angle)) + stub * Math.sin(angle)]
+  const middle = [port.x + port.w / 2, port.y + port.h / 2] as const
+  const root = [middle[0] - (out[0] * port.w) / 2, middle[1] - (out[1] * port.h) / 2] as const
+  const leg = (from: readonly [number, number], way: readonly [number, number], length: number): Port => ({
+    role: port.role,
+    x: Math.min(from[0], from[0] + way[0] * length) - (way[0] ? 0 : bore / 2),
+    y: Math.min(from[1], from[1] + way[1] * length) - (way[1] ? 0 : bore / 2),
+    w: way[0] ? length : bore,
+    h: way[1] ? length : bore,
+  })
+  const first = leg(root, out, far + (bore / 2) * Math.sin(angle))
+  if (turn === 'forwards' || turn === 'rearwards') return [first]
+  return [first, leg([root[0] + out[0] * far, root[1] + out[1] * far], SHEET[turn], aside)]
 }
 
 /**
@@ -99,6 +161,7 @@ export function coreShape(core: CorePiece): CoreShape {
     if (outlets === 2) ports.push(facing('out', false, 0.25 * H), facing('out', false, 0.75 * H))
     else ports.push(end ? atEnd('out', u2, u3, false) : facing('out', false, H / 2 + shift))
   }
+  const bent = ports.flatMap((port) => elbowed(core, port))
   const parts = [rect(u0, u1, 0, H), rect(u1, u2, 0, H), rect(u2, u3, 0, H)]
   const way: [number, number][] = two
     ? [turn(0, 0.25 * H), turn((u2 + u3) / 2, 0.25 * H), turn((u2 + u3) / 2, 0.75 * H), turn(0, 0.75 * H)]
@@ -106,7 +169,7 @@ export function coreShape(core: CorePiece): CoreShape {
   const [dx1, dy1] = turn(u0, H / 2)
   const [dx2, dy2] = turn(u1, H / 2)
   return {
-    whole: bounds([...parts, ...ports]),
+    whole: bounds([...parts, ...bent]),
     block: parts[1]!,
     tanks: two
       ? [
@@ -118,7 +181,7 @@ export function coreShape(core: CorePiece): CoreShape {
           { rect: parts[0]!, role: 'in' },
           { rect: parts[2]!, role: 'out' },
         ],
-    ports,
+    ports: bent,
     divider: two ? { x1: dx1, y1: dy1, x2: dx2, y2: dy2 } : undefined,
     way,
     level: side === 'left' || side === 'right',
