@@ -12,6 +12,7 @@ const keys = [
   ['d', 'light or dark'],
   ['Tab, then ← →', 'along the charge line; Enter opens the piece'],
   ['← → on the trace', 'move the time cursor; Shift for larger steps'],
+  ['arrows in Space', 'shift what is picked by a millimetre, ten with Shift; turn the turned view'],
   ['Enter in a number', 'take it; Esc leaves it as it was'],
   ['?', 'this list'],
 ]

@@ -68,7 +68,7 @@ watch(
         }
         if (!placed) {
           const size = there.getSize(new Vector3()).length()
-          look.value = { ...look.value, span: 0.62 * size, at: there.getCenter(new Vector3()).toArray() }
+          look.value = { ...look.value, span: 0.7 * size, at: there.getCenter(new Vector3()).toArray() }
           placed = true
         }
       }

@@ -30,11 +30,13 @@ const cleared = computed(() => (free.value.length ? [] : shut.value.filter((w) =
         >{{ i ? (i === free.length - 1 ? ' and ' : ', ') : '' }}<b>{{ GOES[w.way] }}</b> <small>({{ mm(w.length_mm) }})</small></template
       >.
     </p>
-    <p v-else-if="found.length" class="worse">Comes out along no straight way{{ cleared.length ? ' as it is' : '' }}. It strikes</p>
-    <p v-if="free.length && shut.length" class="else">The other ways it strikes</p>
+    <p v-else-if="found.length" class="worse">
+      Comes out along no straight way{{ cleared.length ? ' as it is' : '' }}: it strikes something each way.
+    </p>
+    <p v-if="free.length && shut.length" class="else">The other ways it strikes something.</p>
     <ul v-if="shut.length" class="shut">
       <li v-for="w in shut" :key="w.way">
-        <span class="way">{{ GOES[w.way] }}</span>
+        <span class="way">{{ GOES[w.way] }}:</span>{{ ' ' }}
         <template v-for="(i, n) in w.inWay.slice(0, 3)" :key="i.place"
           >{{ n ? ', ' : '' }}<button type="button" class="act" @click="emit('pick', i.place)">{{ i.name }}</button> after
           {{ mm(i.after_mm) }}</template
@@ -63,7 +65,6 @@ const cleared = computed(() => (free.value.length ? [] : shut.value.filter((w) =
   color: var(--ink-2);
 }
 .way {
-  margin-right: 4px;
   font-weight: 600;
   color: var(--ink);
 }

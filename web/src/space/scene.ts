@@ -22,6 +22,7 @@ import {
   WebGLRenderer,
 } from 'three'
 import { GLTFLoader } from 'three/examples/jsm/loaders/GLTFLoader.js'
+import { mergeGeometries } from 'three/examples/jsm/utils/BufferGeometryUtils.js'
 import { axes, type Look } from './turning'
 
 /** Inks of the drawing, as the page's theme has them. */
@@ -79,21 +80,27 @@ export class RoomScene {
     return box.isEmpty() ? undefined : box
   }
 
+  /** All parts of a thing as one: what is drawn costs by the piece. */
   private inked(node: Object3D): Object3D {
     const thing = new Group()
     thing.userData = node.userData
+    const faces: BufferGeometry[] = []
+    const edges: BufferGeometry[] = []
     node.traverse((part) => {
       if (!(part instanceof Mesh)) return
-      const geometry = (part.geometry as BufferGeometry).toNonIndexed()
-      geometry.computeVertexNormals()
-      const face = new Mesh(geometry, new MeshLambertMaterial({ polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 }))
-      const inside = new Mesh(geometry, new MeshBasicMaterial({ side: BackSide }))
-      const edges = new LineSegments(new EdgesGeometry(part.geometry as BufferGeometry, EDGE_ANGLE), new LineBasicMaterial())
-      face.userData = { ...node.userData, what: 'face' }
-      inside.userData = { what: 'inside' }
-      edges.userData = { what: 'edges' }
-      thing.add(face, inside, edges)
+      faces.push((part.geometry as BufferGeometry).toNonIndexed())
+      edges.push(new EdgesGeometry(part.geometry as BufferGeometry, EDGE_ANGLE))
     })
+    if (!faces.length) return thing
+    const geometry = mergeGeometries(faces)
+    geometry.computeVertexNormals()
+    const face = new Mesh(geometry, new MeshLambertMaterial({ polygonOffset: true, polygonOffsetFactor: 1, polygonOffsetUnits: 1 }))
+    const inside = new Mesh(geometry, new MeshBasicMaterial({ side: BackSide }))
+    const lines = new LineSegments(mergeGeometries(edges), new LineBasicMaterial())
+    face.userData = { ...node.userData, what: 'face' }
+    inside.userData = { what: 'inside' }
+    lines.userData = { what: 'edges' }
+    thing.add(face, inside, lines)
     return thing
   }
 
@@ -109,6 +116,13 @@ export class RoomScene {
         const material = part.material as MeshLambertMaterial | LineBasicMaterial
         const what = part.userData['what'] as string
         material.color = new Color(what === 'edges' ? edge : what === 'inside' ? (body ? inks.faint : inks.land) : body ? inks.sheet : inks.land)
+        // What is picked shows through whatever stands before it.
+        if (what === 'edges') {
+          material.depthTest = marks.chosen !== place
+          part.renderOrder = marks.chosen === place ? 1 : 0
+        }
+        // What is behind a face is seen where that is cut away only.
+        if (what === 'inside') part.visible = this.cut !== undefined
         if (what !== 'edges') {
           material.transparent = !body
           material.opacity = body || this.cut ? 1 : SEE_THROUGH

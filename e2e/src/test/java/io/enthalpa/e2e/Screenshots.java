@@ -117,7 +117,13 @@ public final class Screenshots {
             page.raw().locator(".panel").evaluate("panel => panel.scrollIntoView({ block: 'start' })");
         });
         take("catalogue", 1280, 800, "light", page -> page.open("/catalogue"));
-        take("workshop-1024", 1024, 768, "dark", page -> page.openBuild(van));
+        take("room-turned", 1024, 768, "dark", page -> {
+            page.openBuild(van).option("B").surface("Space");
+            page.button("core").click();
+            page.button("turn it by hand").click();
+            page.raw().locator(".turned .gap").waitFor();
+            page.raw().locator(".trials").evaluate("bar => bar.scrollIntoView({ block: 'start' })");
+        });
         // Last, for they change the build.
         take("endurance-ramp", 1280, 800, "dark", page -> {
             page.openBuild(juniper).option("B").lapsOnLittleWater();
