@@ -150,6 +150,8 @@ export const api = {
     call<{ answers: OptionAnswer[] }>('POST', '/preview', { document, options, part }, undefined, signal),
   against: (document: BuildDocument, option: string, place: string, to: { against: string; side: Way; gap_mm: number; centred: boolean }) =>
     call<Schemas['PlaceAnswer']>('POST', '/preview/against', { document, option, place, ...to }),
+  between: (document: BuildDocument, option: string, place: string, against: string, signal?: AbortSignal) =>
+    call<Schemas['BetweenAnswer']>('POST', '/preview/between', { document, option, place, against }, undefined, signal),
   waysOut: (document: BuildDocument, option: string, place: string, signal?: AbortSignal) =>
     call<{ ways: WayOutView[] }>('POST', '/preview/ways-out', { document, option, place }, undefined, signal),
   largestCore: (document: BuildDocument, option: string, place: string, of: { deepest_mm?: number }, signal?: AbortSignal) =>

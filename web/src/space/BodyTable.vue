@@ -20,7 +20,8 @@ const menu = ref<InstanceType<typeof Menu>>()
 const stands = computed(() => build.option?.stands ?? [])
 const carriers = computed(() => ['body', ...(build.document!.room!.carriers ?? []).map((c) => c.name)])
 const row = (s: Stand) => `${build.optionAt}/stands/#${s.id}`
-const nameOf = (s: Stand) => (['radiator', 'tank', 'pump'].includes(s.what) ? `${s.what} of ${s.of}` : s.of)
+/** As the answer calls it; by its piece until that is there. */
+const nameOf = (s: Stand) => props.fit?.bodies.find((b) => b.place === `/stands/${stands.value.indexOf(s)}`)?.name ?? s.of
 const usual = (i: number) => props.fit?.bodies.find((b) => b.place === `/stands/${i}`)?.usual
 const place = computed(() => {
   const index = stands.value.findIndex((s) => s === props.picked)

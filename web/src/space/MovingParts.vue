@@ -9,7 +9,7 @@ import { hanging, usualEngine } from './room'
 const build = useBuild()
 
 function put(): void {
-  void build.act([{ list: '/room/carriers', put: usualEngine() }], 'an engine that moves')
+  void build.act([{ list: '/room/carriers', put: usualEngine((key) => build.catalogue!.field('room/carrier', key).usual) }], 'an engine that moves')
 }
 /** What hangs on a carrier that goes hangs on the body. */
 function drop(id: string, name: string): void {

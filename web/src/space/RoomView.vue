@@ -17,6 +17,7 @@ import type { Point } from './elevation'
 import Elevations from './Elevations.vue'
 import GapTable from './GapTable.vue'
 import ObstacleFields from './ObstacleFields.vue'
+import MeasureBetween from './MeasureBetween.vue'
 import MovingParts from './MovingParts.vue'
 import BodyTable from './BodyTable.vue'
 import TapeList from './TapeList.vue'
@@ -63,7 +64,10 @@ watch(
 )
 /** The picked thing's place as the answer counts it. */
 const chosen = computed(() => [...(fit.value?.bodies ?? []), ...(fit.value?.obstacles ?? [])].find((t) => pointer(t.place) === picked.value)?.place)
+/** Measured between two of the reader's choice; shown until a gap of the list is looked at. */
+const between = ref<GapView>()
 const gap = computed(() => {
+  if (between.value) return between.value
   const gaps = fit.value?.gaps ?? []
   return (
     gaps.find((g) => g.place === looked.value?.place && g.against === looked.value?.against) ??
@@ -71,10 +75,12 @@ const gap = computed(() => {
   )
 })
 function pick(place: string | undefined): void {
+  between.value = undefined
   picked.value = place === undefined ? undefined : pointer(place)
   looked.value = undefined
 }
 function look(g: GapView): void {
+  between.value = undefined
   picked.value = pointer(g.place)
   looked.value = { place: g.place, against: g.against }
 }
@@ -183,6 +189,7 @@ const where = (o: Obstacle) => {
       <p v-if="fit?.gone.length" class="fine">Kept, though not in this option any more: {{ fit.gone.join(', ') }}.</p>
       <BodyTable class="block" :fit="fit" :picked="body" @pick="picked = $event" @see="pick" />
       <GapTable v-if="fit?.gaps.length" :fit="fit" :chosen="gap" class="block" @pick="look" />
+      <MeasureBetween v-if="fit" :fit="fit" class="block" @measured="between = $event" />
       <section class="block">
         <h2>
           What must be missed

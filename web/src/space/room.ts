@@ -5,17 +5,17 @@ import type { Axis, Point } from './elevation'
 /** A room in which nothing was measured yet. */
 export const emptyRoom = (): Room => ({ datum: '', carriers: [], obstacles: [] })
 
-/** An engine on rubber, its crankshaft along the car; common practice. */
-export const usualEngine = (): Carrier => ({
+/** An engine on its mounts; how far it moves is as usual for the field. @param usual of a field of a carrier */
+export const usualEngine = (usual: (key: string) => number): Carrier => ({
   id: newIdentity(),
   name: 'engine',
   axis: 'along',
   back_mm: 600,
   right_mm: 0,
   up_mm: -200,
-  roll_deg: 3,
-  foreAft_mm: 4,
-  lift_mm: 5,
+  roll_deg: usual('roll_deg'),
+  foreAft_mm: usual('foreAft_mm'),
+  lift_mm: usual('lift_mm'),
 })
 
 export type ObstacleKind = Obstacle['kind']

@@ -2,9 +2,11 @@ package io.enthalpa.bench;
 
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.envelope.LargestCore;
 import io.enthalpa.core.fit.Bodies;
 import io.enthalpa.core.fit.Body;
 import io.enthalpa.core.fit.Fit;
+import io.enthalpa.core.fit.WayOut;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.room.Stand;
@@ -39,6 +41,9 @@ public class FitBenchmark {
     private static final int AROUND = 250;
     private static final int UP = 100;
 
+    private BuildOption van;
+    private RoomSpec measured;
+    private Fit fit;
     private BuildOption option;
     private RoomSpec room;
     private List<Solid> solids;
@@ -49,12 +54,14 @@ public class FitBenchmark {
     @Setup
     public void set() throws IOException {
         Build build = BuildFile.read(Files.readString(Path.of("server/src/main/resources/demo/pass-van.json")));
-        RoomSpec measured = build.room().orElseThrow();
+        measured = build.room().orElseThrow();
         List<Obstacle> all = new ArrayList<>(measured.obstacles());
         all.addAll(measured.obstacles().subList(3, 3 + 40 - measured.obstacles().size()));
         room = new RoomSpec(measured.datum(), measured.carriers(), all);
         solids = room.obstacles().stream().map(Obstacle::solid).toList();
         BuildOption one = build.option("A");
+        van = one;
+        fit = Fit.of(van, measured);
         List<Stand> stands = new ArrayList<>(one.stands());
         one.stands().forEach(s -> stands.add(s.shifted(30, 20, 10)));
         option = one.withStands(stands);
@@ -83,6 +90,17 @@ public class FitBenchmark {
     @Benchmark
     public Fit room() {
         return Fit.of(option, room, solids);
+    }
+
+    /** Each way to stand it; no budget of its own, asked for by hand. */
+    @Benchmark
+    public List<LargestCore> largestCore() {
+        return LargestCore.of(van, measured, fit, 0, fit.bodies().get(0).stand().middle(), 0.05);
+    }
+
+    @Benchmark
+    public List<WayOut> waysOut() {
+        return WayOut.of(fit, 0, measured);
     }
 
     @Benchmark

@@ -96,14 +96,10 @@ final class Envelope {
 
     /** The core in hand as it stands, and where that does not pass the smallest that carries its ports; empty where neither does. */
     private Optional<Box> seed(Box all) {
-        CoreSize size = all.template().size();
-        double port = Math.max(
-                Math.max(
-                                all.template().tanks().portBore(),
-                                all.template().tanks().outletBore())
-                        * all.template().tanks().outlets(),
-                Box.THINNEST);
-        return Stream.of(size, new CoreSize(Box.THINNEST, port, Math.max(Box.THINNEST, port / 1.6)))
+        CoreSize least = all.template().tanks().least();
+        CoreSize smallest = new CoreSize(
+                Box.THINNEST, Math.max(Box.THINNEST, least.height()), Math.max(Box.THINNEST, least.depth()));
+        return Stream.of(all.template().size(), smallest)
                 .map(s -> all.round(s))
                 .filter(box -> box.volume() > 0 && misses(box))
                 .findFirst();

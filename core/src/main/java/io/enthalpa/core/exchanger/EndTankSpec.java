@@ -127,6 +127,13 @@ public record EndTankSpec(
         return isOpen() || portBore <= widest(size, 1) && outletBore <= widest(size, outlets);
     }
 
+    /** @return m, the least height and depth of a core whose tanks carry the ports; its width is 0 */
+    public CoreSize least() {
+        double bore = isOpen() ? 0 : Math.max(portBore, outletBore);
+        double high = isOpen() ? 0 : Math.max(portBore, outlets * outletBore);
+        return new CoreSize(0, high, bore / WIDEST_PORT);
+    }
+
     private static double widest(CoreSize size, int beside) {
         return Math.min(WIDEST_PORT * size.depth(), size.height() / beside);
     }

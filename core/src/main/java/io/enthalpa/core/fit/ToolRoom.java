@@ -38,9 +38,12 @@ public record ToolRoom(int body, String element) {
     static List<ToolRoom> of(List<Body> bodies, List<Solid> solids) {
         List<ToolRoom> all = new ArrayList<>();
         for (int i = 0; i < bodies.size(); i++) {
-            int own = i;
             List<Solid> others = new ArrayList<>(solids);
-            bodies.stream().filter(b -> b != bodies.get(own)).map(Body::solid).forEach(others::add);
+            for (int j = 0; j < bodies.size(); j++) {
+                if (j != i) {
+                    others.add(bodies.get(j).solid());
+                }
+            }
             for (Solid.Part part : bodies.get(i).solid().parts()) {
                 if (part.element().endsWith(CoreBody.CLAMP) && part.convex() instanceof Frustum band) {
                     List<Solid> around = new ArrayList<>(others);

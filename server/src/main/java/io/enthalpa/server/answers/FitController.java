@@ -10,6 +10,8 @@ import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.fit.WayOut;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.room.Stand;
+import io.enthalpa.core.space.Gap;
+import io.enthalpa.core.space.Gaps;
 import io.enthalpa.core.space.Solid;
 import io.enthalpa.core.space.Way;
 import io.enthalpa.core.trial.RoomForCore;
@@ -38,6 +40,9 @@ import tools.jackson.databind.JsonNode;
 class FitController {
     /** Header in which a page says its name. */
     private static final String PAGE = "X-Page";
+
+    /** m: farther than any room. */
+    private static final double FAR = 1000;
 
     private final Work work;
     private final KnownAnswers known;
@@ -99,28 +104,58 @@ class FitController {
         }
         double gap = EnthalpaFault.within("gap", Asked.number(request.gap_mm(), "gap_mm"), 0, 2000, "mm") / 1000;
         String against = Asked.text(request.against(), "against");
-        Stand there = null;
-        for (int k = 0; k < in.fit.solids().size() && there == null; k++) {
-            if (FitView.place(k).equals(against)) {
-                there = put(
-                        in, in.fit.solids().get(k), in.room.obstacles().get(k).name(), request, gap);
-            }
+        if (against.equals(request.place())) {
+            throw refused("/against", "against", against, "something else than the body itself");
         }
-        for (int j = 0; j < in.fit.bodies().size() && there == null; j++) {
-            Body other = in.fit.bodies().get(j);
-            if (j != in.body && FitView.stand(other).equals(against)) {
-                there = put(in, other.solid(), other.name(), request, gap);
-            }
-        }
-        if (there == null) {
-            throw refused("/against", "against", against, "an obstacle or another body, as in /room/obstacles/0");
-        }
+        Thing target = thing(in.fit, in.room, "/against", against);
+        Stand there = Against.of(in.own(), target.solid, target.name, request.side(), gap, request.centred());
         Vector3D m = there.middle();
         return new PlaceAnswer(FitView.tape(m.getX()), FitView.tape(m.getY()), FitView.tape(m.getZ()));
     }
 
-    private static Stand put(InRoom in, Solid target, String name, AgainstRequest request, double gap) {
-        return Against.of(in.own(), target, name, request.side(), gap, request.centred());
+    /** An obstacle or a body by its place. */
+    private record Thing(String name, Solid solid) {}
+
+    private static Thing thing(Fit fit, RoomSpec room, String pointer, String place) {
+        for (int k = 0; k < fit.solids().size(); k++) {
+            if (FitView.place(k).equals(place)) {
+                return new Thing(room.obstacles().get(k).name(), fit.solids().get(k));
+            }
+        }
+        return fit.bodies().stream()
+                .filter(b -> FitView.stand(b).equals(place))
+                .findFirst()
+                .map(b -> new Thing(b.name(), b.solid()))
+                .orElseThrow(() -> refused(
+                        pointer,
+                        pointer.substring(1),
+                        place,
+                        "an obstacle or a body that has a place, as in /room/obstacles/0"));
+    }
+
+    /** @param place of an obstacle or a body @param against place of another */
+    record BetweenRequest(JsonNode document, String option, String place, String against) {}
+
+    /** The gap of the two, less than 0 when one stands in the other, and where it is least: back, right, up. */
+    record BetweenAnswer(double gap_mm, List<Double> from_mm, List<Double> to_mm) {}
+
+    /** Between any two, however far apart; 422 of two planes. */
+    @PostMapping("/between")
+    BetweenAnswer between(@RequestBody BetweenRequest request) {
+        Build build = BuildFile.read(Asked.document(request.document()));
+        RoomSpec room = roomOf(build);
+        Fit fit = Fit.of(build.option(Asked.text(request.option(), "option")), room);
+        Thing from = thing(fit, room, "/place", Asked.text(request.place(), "place"));
+        Thing to = thing(fit, room, "/against", Asked.text(request.against(), "against"));
+        if (from.solid.half().isPresent() && to.solid.half().isPresent()) {
+            throw refused(
+                    "/against", "against", to.name, "something that has an end, for " + from.name + " is a plane");
+        }
+        Gap gap = Gaps.between(from.solid, to.solid, FAR).orElseThrow();
+        return new BetweenAnswer(
+                FitView.mm(gap.value()),
+                FitView.point(gap.apart().onA()),
+                FitView.point(gap.apart().onB()));
     }
 
     /** @param place of the body, "/stands/0" */

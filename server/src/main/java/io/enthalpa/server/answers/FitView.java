@@ -182,7 +182,7 @@ public record FitView(
         return Math.round(m * 1e5) / 1e2;
     }
 
-    private static List<Double> point(Vector3D p) {
+    static List<Double> point(Vector3D p) {
         return List.of(mm(p.getX()), mm(p.getY()), mm(p.getZ()));
     }
 }
