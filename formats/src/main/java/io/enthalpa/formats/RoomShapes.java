@@ -187,7 +187,7 @@ public final class RoomShapes {
                 }
             }
             ObjectNode accessor =
-                    accessor(data, VERTICES, FLOATS, facets.points().size(), "VEC3");
+                    accessor(data.array(), VERTICES, FLOATS, facets.points().size(), "VEC3");
             ArrayNode min = accessor.putArray("min");
             ArrayNode max = accessor.putArray("max");
             for (int i = 0; i < 3; i++) {
@@ -205,17 +205,17 @@ public final class RoomShapes {
                     data.putInt(corner);
                 }
             });
-            accessor(data, INDICES, INTEGERS, 3 * facets.triangles().size(), "SCALAR");
+            accessor(data.array(), INDICES, INTEGERS, 3 * facets.triangles().size(), "SCALAR");
             return accessors.size() - 1;
         }
 
-        private ObjectNode accessor(ByteBuffer data, int target, int component, int count, String type) {
+        private ObjectNode accessor(byte[] data, int target, int component, int count, String type) {
             ObjectNode view = views.addObject();
             view.put("buffer", 0);
             view.put("byteOffset", binary.size());
-            view.put("byteLength", data.capacity());
+            view.put("byteLength", data.length);
             view.put("target", target);
-            binary.writeBytes(data.array());
+            binary.writeBytes(data);
             ObjectNode accessor = accessors.addObject();
             accessor.put("bufferView", views.size() - 1);
             accessor.put("componentType", component);
