@@ -39,8 +39,6 @@ public record Fit(
         List<Solid> solids) {
     /** m: nobody asks for what is farther off. */
     static final double HORIZON = 0.25;
-    /** m: gaps that differ by less are alike. */
-    private static final double ALIKE = 1e-7;
 
     public static Fit of(BuildOption option, RoomSpec room) {
         return of(option, room, room.obstacles().stream().map(Obstacle::solid).toList());
@@ -58,8 +56,7 @@ public record Fit(
                 toBody(i, bodies.get(i), j, bodies.get(j), room).ifPresent(rows::add);
             }
         }
-        // Of two alike, as on both sides of a car, the one that was measured first is told first.
-        rows.sort(Comparator.comparingDouble(row -> -Math.rint(row.missing() / ALIKE)));
+        rows.sort(Comparator.comparingDouble(row -> -row.missing()));
         return new Fit(
                 bodies,
                 Bodies.without(option),
