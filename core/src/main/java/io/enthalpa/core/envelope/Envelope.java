@@ -45,7 +45,7 @@ final class Envelope {
 
     /**
      * @param box     the largest found
-     * @param certain false where a larger one may have been missed, for the search's budget was used up
+     * @param certain false where a larger one may have been missed: the search's budget was used up, or a box could not be filled
      */
     record Found(Box box, boolean certain) {}
 
@@ -61,6 +61,7 @@ final class Envelope {
         PriorityQueue<Box> open = new PriorityQueue<>((a, b) -> Double.compare(b.volume(), a.volume()));
         open.add(all);
         int looked = 0;
+        boolean lost = false;
         while (!open.isEmpty() && looked < budget) {
             Box box = open.remove();
             if (box.volume() <= best.map(Box::volume).orElse(least) * AS_GOOD) {
@@ -71,6 +72,8 @@ final class Envelope {
             Optional<Struck> struck = struck(box);
             if (struck.isEmpty()) {
                 Optional<Box> filled = filled(box);
+                // What nothing was seen to strike, and still does not pass, may hide a larger core.
+                lost |= filled.isEmpty();
                 if (filled.isPresent()
                         && filled.get().volume() > best.map(Box::volume).orElse(least)) {
                     best = filled;
@@ -79,7 +82,7 @@ final class Envelope {
                 open.addAll(cuts(box, struck.get()));
             }
         }
-        boolean certain = open.isEmpty();
+        boolean certain = open.isEmpty() && !lost;
         return best.map(box -> new Found(box, certain));
     }
 
