@@ -85,7 +85,8 @@ async function send(method: string, path: string, body?: unknown, revision?: num
   return checked(await once(method, path, body, revision, signal))
 }
 
-const fileType = (path: string) => (path.startsWith('/duties/') ? 'text/csv' : 'application/zip')
+const fileType = (path: string) =>
+  path.startsWith('/duties/') ? 'text/csv' : path.startsWith('/room/') ? 'application/octet-stream' : 'application/zip'
 
 async function once(method: string, path: string, body?: unknown, revision?: number, signal?: AbortSignal): Promise<Response> {
   const headers: Record<string, string> = { Accept: 'application/json, text/csv, model/*', 'X-Page': page }
@@ -183,6 +184,10 @@ export const api = {
   job: (id: string) => call<JobView>('GET', `/jobs/${id}`),
   cancelJob: (id: string) => call<undefined>('DELETE', `/jobs/${id}`),
   roomPresets: () => call<{ presets: PresetView[] }>('GET', '/room/presets'),
+  meshUnits: () => call<{ units: string[] }>('GET', '/room/mesh/units'),
+  mesh: (file: Blob, unit: string, name: string) =>
+    call<Schemas['MeshTakenView']>('POST', `/room/mesh?${new URLSearchParams({ unit, name }).toString()}`, file),
+  meshPlaced: (three: Schemas['ThreeRequest']) => call<Schemas['ThreeAnswer']>('POST', '/room/mesh/placed', three),
   presetObstacles: (key: string, measured: Record<string, number>) =>
     call<{ obstacles: Obstacle[] }>('POST', `/room/presets/${key}`, { measured }),
   methods: () => call<ChapterView[]>('GET', '/methods'),

@@ -341,6 +341,32 @@ export interface Corner {
   id?: string
 }
 
+/** a surface of triangles from a file, its middle at a place, then turned about that */
+export interface MeshObstacle {
+  kind: 'mesh'
+  name: string
+  nature: Nature
+  carrier?: string
+  /** gap asked, mm, 0 to 500, usually 8: empty for the usual of what it is */
+  gap_mm?: number
+  move?: Moving
+  /** back, mm, -10000 to 10000, usually 0: rearward from the datum; less than 0 before it */
+  back_mm: number
+  /** right, mm, -10000 to 10000, usually 0: to the right of the datum as one sits; less than 0 to the left */
+  right_mm: number
+  /** up, mm, -10000 to 10000, usually 0: above the datum; less than 0 below it */
+  up_mm: number
+  /** turned, °, -180 to 180, usually 0: clockwise seen from above */
+  turned_deg?: number
+  /** tipped, °, -180 to 180, usually 0: its top rearwards */
+  tipped_deg?: number
+  /** leaned, °, -180 to 180, usually 0: its top to the right */
+  leaned_deg?: number
+  skin?: boolean
+  triangles: string
+  id?: string
+}
+
 /** the job, as rows or as pieces */
 export interface DutyDocument {
   name: string
@@ -1162,7 +1188,7 @@ export interface NewJobDocument {
   duty: string
 }
 
-export type Obstacle = BoxObstacle | RoundObstacle | BallObstacle | TubeObstacle | PlaneObstacle | PrismObstacle
+export type Obstacle = BoxObstacle | RoundObstacle | BallObstacle | TubeObstacle | PlaneObstacle | PrismObstacle | MeshObstacle
 
 export type DutyPiece = DrivenPiece | BrakePiece | ClimbPiece | WaitPiece | RepeatPiece
 

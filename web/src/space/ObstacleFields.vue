@@ -7,10 +7,12 @@ import ChoiceField from '../ui/ChoiceField.vue'
 import EitherOr from '../ui/EitherOr.vue'
 import NumberField from '../ui/NumberField.vue'
 import TextField from '../ui/TextField.vue'
+import type { Point } from './elevation'
+import ThreePoints from './ThreePoints.vue'
 import { FIELDS, MAY_BE, partOf, pushed } from './room'
 
 /** All measures of one obstacle, and what it costs to move it. */
-const props = defineProps<{ obstacle: Obstacle }>()
+const props = defineProps<{ obstacle: Obstacle; says?: string; pointed?: Point }>()
 const build = useBuild()
 const at = computed(() => `/room/obstacles/#${props.obstacle.id}`)
 const name = computed(() => props.obstacle.name)
@@ -59,6 +61,21 @@ function movable(yes: boolean): void {
       :value="obstacle.above ? 'above' : 'below'"
       @pick="(v) => build.act([{ pointer: `${at}/above`, value: v === 'above' }], `${name}: all ${v} it is out of bounds`)"
     />
+    <template v-if="obstacle.kind === 'mesh'">
+      <EitherOr
+        :of="`${name}: inside it`"
+        :choices="[
+          { value: 'full', label: 'full inside' },
+          { value: 'skin', label: 'a skin, free inside' },
+        ]"
+        :value="obstacle.skin ? 'skin' : 'full'"
+        @pick="
+          (v) => build.act([{ pointer: `${at}/skin`, value: v === 'skin' || undefined }], `${name} is ${v === 'skin' ? 'a skin' : 'full inside'}`)
+        "
+      />
+      <p v-if="says" class="told">{{ says }}</p>
+      <ThreePoints :mesh="obstacle" :pointed="pointed" />
+    </template>
     <ChoiceField v-if="obstacle.kind === 'prism'" label="seen from" :of="name" :choices="obstacleShapeViewWords" :pointer="`${at}/seen`" />
     <div v-if="obstacle.kind === 'tube'" class="rows">
       <p v-for="(p, i) in obstacle.points" :key="p.id ?? i">
@@ -133,8 +150,12 @@ function movable(yes: boolean): void {
   padding-top: 10px;
 }
 .rows,
+.told,
 .move {
   grid-column: 1 / -1;
+}
+.told {
+  color: var(--ink-2);
 }
 .rows .act {
   min-height: 24px;

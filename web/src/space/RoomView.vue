@@ -16,6 +16,7 @@ import { say } from '../verdict/say'
 import type { Point } from './elevation'
 import Elevations from './Elevations.vue'
 import GapTable from './GapTable.vue'
+import MeshImport from './MeshImport.vue'
 import ObstacleFields from './ObstacleFields.vue'
 import MeasureBetween from './MeasureBetween.vue'
 import MovingParts from './MovingParts.vue'
@@ -130,10 +131,21 @@ function carry(where: string, name: string, carrier: string): void {
   void build.act([{ pointer: `${where}/carrier`, value: carrier === 'body' ? undefined : carrier }], `${name} hangs on the ${carrier}`)
 }
 
-const shapeItems = SHAPES.map((s) => ({ label: s.label, command: () => putObstacle(s.fresh) }))
+const fromFile = ref(false)
+const shapeItems = [
+  ...SHAPES.map((s) => ({ label: s.label, command: () => putObstacle(s.fresh) })),
+  { label: 'a scan or drawing from a file', command: () => (fromFile.value = true) },
+]
+function fileDone(placed: string | undefined): void {
+  fromFile.value = false
+  picked.value = placed ?? picked.value
+}
+/** Pressed in the turned view while it measures. */
+const pointed = ref<Point>()
 
 const body = computed(() => stands.value.find((s) => picked.value === `${build.optionAt}/stands/#${s.id}`))
 const obstacle = computed(() => obstacles.value.find((o) => picked.value === `/room/obstacles/#${o.id}`))
+const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) === picked.value)?.says)
 const where = (o: Obstacle) => {
   const mm = (v: number) => spoken(v, 'mm', settings.units).replace(/ .*/, '')
   switch (o.kind) {
@@ -174,7 +186,7 @@ const where = (o: Obstacle) => {
         </button>
         <button type="button" class="act" :aria-pressed="large" @click="large = !large">{{ large ? 'all in a row' : 'larger' }}</button>
       </p>
-      <TurnedView v-if="fit && turning" :fit="fit" :chosen="chosen" :gap="gap" @pick="pick" />
+      <TurnedView v-if="fit && turning" :fit="fit" :chosen="chosen" :gap="gap" @pick="pick" @point="pointed = $event" />
       <Elevations
         v-if="fit"
         :fit="fit"
@@ -197,6 +209,7 @@ const where = (o: Obstacle) => {
           <button type="button" class="act add" :aria-expanded="taping" @click="taping = !taping">a usual place by the tape</button>
         </h2>
         <TapeList v-if="taping" @done="taping = false" />
+        <MeshImport v-if="fromFile" :free-name="freeName" @done="fileDone" />
         <TextField label="datum" pointer="/room/datum" of="room" />
         <p v-if="!room.datum" class="fine">A place and two edges that a tape finds again: "middle of the latch panel's top edge".</p>
         <table v-if="obstacles.length" class="figures obstacles">
@@ -252,7 +265,7 @@ const where = (o: Obstacle) => {
             </tr>
           </tbody>
         </table>
-        <ObstacleFields v-if="obstacle" :key="obstacle.id" :obstacle="obstacle" />
+        <ObstacleFields v-if="obstacle" :key="obstacle.id" :obstacle="obstacle" :says="told" :pointed="pointed" />
       </section>
       <MovingParts class="block" />
       <section class="block">

@@ -9,12 +9,13 @@ import { useSettings } from '../settings/store'
 import EitherOr from '../ui/EitherOr.vue'
 import Notice from '../ui/Notice.vue'
 import Tick from '../ui/Tick.vue'
+import { pointOf, type Point } from './elevation'
 import { RoomScene, type Inks } from './scene'
 import { axes, byTape, inFile, LOOKS, nearer, shiftedLook, turned, type Look } from './turning'
 
 /** The room turned by hand, finger or key, cut by a plane, measured from point to point. */
 const props = defineProps<{ fit: FitView; chosen?: string; gap?: GapView }>()
-const emit = defineEmits<{ pick: [place: string | undefined] }>()
+const emit = defineEmits<{ pick: [place: string | undefined]; point: [at: Point] }>()
 const build = useBuild()
 const settings = useSettings()
 const box = ref<HTMLElement>()
@@ -186,6 +187,7 @@ function lift(event: PointerEvent): void {
   if (!measuring.value) emit('pick', hit?.place)
   else if (hit) {
     tape.value = [...(tape.value.length === 2 ? [] : tape.value), hit.at.toArray()]
+    emit('point', pointOf(byTape(hit.at)))
     paint()
   }
 }

@@ -149,6 +149,7 @@ export const pointOf = ([back, right, up]: number[]): Point => ({ back: back!, r
 /** @returns an outline as an SVG path */
 export function pathOf(sheet: Sheet, view: View, part: Outlines): string {
   const numbers = part[view]
+  if (!numbers.length) return ''
   let d = ''
   for (let i = 0; i < numbers.length; i += 2) {
     const [x, y] = onSheet(sheet, view, numbers[i]!, numbers[i + 1]!)

@@ -21,7 +21,7 @@ export const usualEngine = (usual: (key: string) => number): Carrier => ({
 export type ObstacleKind = Obstacle['kind']
 
 /** What each shape is put in as, and called in the menu. */
-export const SHAPES: readonly { kind: ObstacleKind; label: string; fresh: Obstacle }[] = [
+export const SHAPES: readonly { kind: Exclude<ObstacleKind, 'mesh'>; label: string; fresh: Obstacle }[] = [
   {
     kind: 'box',
     label: 'a box by its six sides',
@@ -164,6 +164,7 @@ export const FIELDS: Record<ObstacleKind, readonly string[]> = {
   tube: ['diameter_mm'],
   plane: ['back_mm', 'right_mm', 'up_mm'],
   prism: ['from_mm', 'to_mm'],
+  mesh: ['back_mm', 'right_mm', 'up_mm'],
 }
 
 /** Those that may be left empty. */
@@ -174,6 +175,7 @@ export const MAY_BE: Record<ObstacleKind, readonly string[]> = {
   tube: [],
   plane: ['falls_deg', 'leans_deg'],
   prism: [],
+  mesh: ['turned_deg', 'tipped_deg', 'leaned_deg'],
 }
 
 const IN_PLACE = new Set(['back_mm', 'right_mm', 'up_mm', 'turned_deg', 'tipped_deg', 'leaned_deg'])

@@ -56,11 +56,7 @@ public final class RoomShapes {
     }
 
     private void add(String name, String place, String role, Solid solid) {
-        things.add(new Thing(
-                name,
-                place,
-                role,
-                solid.parts().stream().map(p -> Facets.of(p.convex())).toList()));
+        things.add(new Thing(name, place, role, Facets.of(solid)));
     }
 
     private static Vector3D normal(Facets facets, int[] t) {

@@ -3,6 +3,7 @@ package io.enthalpa.core.room;
 import io.enthalpa.core.space.Convex;
 import io.enthalpa.core.space.Frustum;
 import io.enthalpa.core.space.Hull;
+import io.enthalpa.core.space.Mesh;
 import io.enthalpa.core.space.Pose;
 import io.enthalpa.core.space.Solid;
 import java.util.ArrayList;
@@ -146,6 +147,24 @@ public sealed interface ObstacleShape {
                             .toList(),
                     from + on[2],
                     to + on[2]);
+        }
+    }
+
+    /**
+     * A surface of triangles in its own axes, its own origin at a place, then turned about that.
+     *
+     * @param skin whether what lies inside it is free though it is closed
+     */
+    record Surface(Mesh mesh, Vector3D at, double turned, double tipped, double leaned, boolean skin)
+            implements ObstacleShape {
+        @Override
+        public Solid solid(String element) {
+            return mesh.placed(element, Pose.of(at, turned, tipped, leaned), !skin);
+        }
+
+        @Override
+        public Surface shifted(double x, double y, double z) {
+            return new Surface(mesh, at.add(new Vector3D(x, y, z)), turned, tipped, leaned, skin);
         }
     }
 

@@ -35,6 +35,14 @@ public record Bounds(double minX, double minY, double minZ, double maxX, double 
         return Math.sqrt(px * px + py * py + pz * pz);
     }
 
+    double[] least() {
+        return new double[] {minX, minY, minZ};
+    }
+
+    double[] most() {
+        return new double[] {maxX, maxY, maxZ};
+    }
+
     public Vector3D middle() {
         return new Vector3D((minX + maxX) / 2, (minY + maxY) / 2, (minZ + maxZ) / 2);
     }

@@ -56,6 +56,16 @@ final class BoxTree {
         return y >= z ? b -> b.minY() + b.maxY() : b -> b.minZ() + b.maxZ();
     }
 
+    /** @return the same boxes in boxes, round the same parts elsewhere: no looser than that these lie beside other ones now */
+    BoxTree round(Convex[] there) {
+        if (this == NONE || isLeaf()) {
+            return this == NONE ? this : new BoxTree(there[part].bounds(), part, null, null);
+        }
+        BoxTree one = left.round(there);
+        BoxTree two = right.round(there);
+        return new BoxTree(one.bounds.with(two.bounds), -1, one, two);
+    }
+
     Bounds bounds() {
         return bounds;
     }

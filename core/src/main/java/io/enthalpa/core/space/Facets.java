@@ -2,6 +2,7 @@ package io.enthalpa.core.space;
 
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +23,22 @@ public record Facets(List<Vector3D> points, List<int[]> triangles) {
     private static final int BANDS = 16;
     /** Of the shape's span: nearer to a plane counts as on it. */
     private static final double FLAT = 1e-9;
+
+    /** @return of a surface its triangles as one, of anything else each convex part */
+    public static List<Facets> of(Solid solid) {
+        if (!solid.isSurface()) {
+            return solid.parts().stream().map(p -> of(p.convex())).toList();
+        }
+        Map<Vector3D, Integer> points = new LinkedHashMap<>();
+        List<int[]> triangles = new ArrayList<>();
+        for (Convex part : solid.parts) {
+            List<Vector3D> corners = ((Hull) part).corners();
+            triangles.add(corners.stream()
+                    .mapToInt(c -> points.computeIfAbsent(c, p -> points.size()))
+                    .toArray());
+        }
+        return List.of(new Facets(List.copyOf(points.keySet()), triangles));
+    }
 
     public static Facets of(Convex shape) {
         List<Vector3D> corners = new ArrayList<>();

@@ -32,6 +32,9 @@ public final class Gaps {
     /** A plane does not roll; how far it is shifted counts with the travel. */
     private static final Motion STANDS = Motion.STILL;
 
+    /** m: farther than any room. */
+    private static final double FAR = 1000;
+
     /** m: parts as near as that are as near as one another, and the first of them is told. */
     private static final double ALIKE = 1e-8;
 
@@ -63,7 +66,25 @@ public final class Gaps {
 
     /** @return the least that it can come to when each moves as its carrier does */
     public static Optional<Gap> moved(Solid a, Motion ofA, Solid b, Motion ofB, double within) {
-        return new Gaps(a, ofA, b, ofB, within).search();
+        Optional<Gap> gap = new Gaps(a, ofA, b, ofB, within).search();
+        if (gap.filter(g -> g.value() <= 0).isPresent() || !a.holds(b) && !b.holds(a)) {
+            return gap;
+        }
+        // Nothing passes through the surface, and the one is inside: at least as deep as it is far from that.
+        return gap.or(() -> new Gaps(a, ofA, b, ofB, FAR).search()).map(Gaps::inside);
+    }
+
+    private static Gap inside(Gap g) {
+        Apart apart = g.apart();
+        return new Gap(
+                new Apart(
+                        -apart.gap(),
+                        apart.loose(),
+                        apart.onA(),
+                        apart.onB(),
+                        apart.towards().negate()),
+                g.elementA(),
+                g.elementB());
     }
 
     private Optional<Gap> search() {

@@ -29,6 +29,19 @@ public record Pose(Vector3D at, Rotation turn) {
                         .applyTo(about(Vector3D.PLUS_I, -leaned)));
     }
 
+    /** @return rad, turned, tipped and leaned as {@link #of} takes them; of the many ways to say it the one that tips by a right angle at most */
+    public double[] turns() {
+        Vector3D back = turn.applyTo(Vector3D.PLUS_I);
+        Vector3D right = turn.applyTo(Vector3D.PLUS_J);
+        Vector3D up = turn.applyTo(Vector3D.PLUS_K);
+        double tipped = Math.asin(Math.max(-1, Math.min(1, -back.getZ())));
+        if (Math.hypot(back.getX(), back.getY()) < 1e-9) {
+            // Tipped by a right angle, turning and leaning are about one axis: all of it is told as turning.
+            return new double[] {Math.atan2(right.getX(), right.getY()), tipped, 0};
+        }
+        return new double[] {Math.atan2(-back.getY(), back.getX()), tipped, Math.atan2(-right.getZ(), up.getZ())};
+    }
+
     public static Pose at(double back, double right, double up) {
         return new Pose(new Vector3D(back, right, up), Rotation.IDENTITY);
     }

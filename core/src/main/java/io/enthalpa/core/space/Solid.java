@@ -2,7 +2,9 @@ package io.enthalpa.core.space;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
@@ -15,13 +17,26 @@ public final class Solid {
     final Convex[] parts;
     final int[] element;
     final BoxTree tree;
+    private final boolean surface;
+    private final boolean filled;
+    /** By the axes they are seen along: the same for as long as it stands there. */
+    private final Map<String, List<List<double[]>>> shadows = new ConcurrentHashMap<>();
 
-    private Solid(List<String> elements, Optional<HalfSpace> beyond, Convex[] parts, int[] element, BoxTree tree) {
+    private Solid(
+            List<String> elements,
+            Optional<HalfSpace> beyond,
+            Convex[] parts,
+            int[] element,
+            BoxTree tree,
+            boolean surface,
+            boolean filled) {
         this.elements = elements;
         this.beyond = beyond;
         this.parts = parts;
         this.element = element;
         this.tree = tree;
+        this.surface = surface;
+        this.filled = filled;
     }
 
     /** A part and the element of the body it belongs to. */
@@ -31,7 +46,19 @@ public final class Solid {
         List<String> names = parts.stream().map(Part::element).distinct().toList();
         Convex[] convex = parts.stream().map(Part::convex).toArray(Convex[]::new);
         int[] element = parts.stream().mapToInt(p -> names.indexOf(p.element())).toArray();
-        return new Solid(names, Optional.empty(), convex, element, BoxTree.over(convex));
+        return new Solid(names, Optional.empty(), convex, element, BoxTree.over(convex), false, false);
+    }
+
+    /** @param filled whether the triangles go all round something that is out of bounds too */
+    static Solid surface(String element, Convex[] triangles, boolean filled) {
+        return new Solid(
+                List.of(element),
+                Optional.empty(),
+                triangles,
+                new int[triangles.length],
+                BoxTree.over(triangles),
+                true,
+                filled);
     }
 
     public static Solid of(String element, Convex... parts) {
@@ -44,7 +71,7 @@ public final class Solid {
 
     /** All on the far side of a plane. */
     public static Solid beyond(String element, HalfSpace half) {
-        return new Solid(List.of(element), Optional.of(half), new Convex[0], new int[0], BoxTree.NONE);
+        return new Solid(List.of(element), Optional.of(half), new Convex[0], new int[0], BoxTree.NONE, false, false);
     }
 
     public List<String> elements() {
@@ -63,6 +90,31 @@ public final class Solid {
             all.add(new Part(elements.get(element[i]), parts[i]));
         }
         return all;
+    }
+
+    /** @return whether its parts are the triangles of a surface */
+    public boolean isSurface() {
+        return surface;
+    }
+
+    /** @return its outlines to draw, m, of a surface: {@link Shadow#of} */
+    public List<List<double[]>> shadow(int across, int second) {
+        return shadows.computeIfAbsent(across + " " + second, key -> Shadow.of(this, across, second));
+    }
+
+    /** @return whether any part of another begins inside its surface; false of what is no closed surface */
+    boolean holds(Solid other) {
+        if (!filled) {
+            return false;
+        }
+        double[] p = new double[3];
+        for (Convex part : other.parts) {
+            part.support(1, 0, 0, p);
+            if (new Inside(this).holds(p)) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** @return how many convex parts it has */
@@ -84,7 +136,7 @@ public final class Solid {
         for (int i = 0; i < there.length; i++) {
             there[i] = parts[i].moved(movement);
         }
-        return new Solid(elements, beyond, there, element, BoxTree.over(there));
+        return new Solid(elements, beyond, there, element, tree.round(there), surface, filled);
     }
 
     /**

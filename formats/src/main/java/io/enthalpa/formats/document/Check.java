@@ -117,7 +117,7 @@ final class Check {
             throw place.malformed(item.key(), kindOf(value), "text in quotes");
         }
         String text = value.stringValue();
-        if (text.length() > LONGEST_TEXT) {
+        if (!item.packed() && text.length() > LONGEST_TEXT) {
             throw place.malformed(item.key(), text.length() + " characters", "at most " + LONGEST_TEXT);
         }
         if (!item.optional() && !item.blank() && text.isBlank()) {

@@ -49,6 +49,9 @@ final class Obstacles {
                     tube.points().stream().map(ObstacleDocument.Point::of).toList(),
                     null);
         }
+        if (shape instanceof ObstacleShape.Surface surface) {
+            return mesh(surface);
+        }
         return shape instanceof ObstacleShape.Plane plane ? plane(plane) : prism((ObstacleShape.Prism) shape);
     }
 
@@ -106,6 +109,25 @@ final class Obstacles {
                 MM.of(a.getY()),
                 MM.of(a.getZ()),
                 MM.of(2 * r.radius()),
+                null);
+    }
+
+    private ObstacleDocument mesh(ObstacleShape.Surface s) {
+        return new ObstacleDocument.MeshObstacle(
+                "mesh",
+                o.name(),
+                o.nature(),
+                carrier,
+                gap,
+                move,
+                MM.of(s.at().getX()),
+                MM.of(s.at().getY()),
+                MM.of(s.at().getZ()),
+                degrees(s.turned()),
+                degrees(s.tipped()),
+                degrees(s.leaned()),
+                s.skin() ? Boolean.TRUE : null,
+                MeshText.write(s.mesh()),
                 null);
     }
 

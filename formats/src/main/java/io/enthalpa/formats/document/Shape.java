@@ -40,6 +40,7 @@ record Shape(Class<?> type, Part part, List<Item> items) {
      * @param called   what a reader calls what is inside; null when that has no name of its own
      * @param isKind   tells which of several objects this is
      * @param blank    a text that may be empty
+     * @param packed   a text that may be long
      */
     record Item(
             String key,
@@ -50,7 +51,8 @@ record Shape(Class<?> type, Part part, List<Item> items) {
             Class<?> inside,
             @Nullable Called called,
             boolean isKind,
-            boolean blank) {
+            boolean blank,
+            boolean packed) {
         Suffix suffix() {
             return form == Form.NUMBERS ? Suffix.NONE : Suffix.of(key);
         }
@@ -94,19 +96,30 @@ record Shape(Class<?> type, Part part, List<Item> items) {
         if (List.class.isAssignableFrom(type)) {
             Type row = ((ParameterizedType) component.getGenericType()).getActualTypeArguments()[0];
             return row == Double.class
-                    ? new Item(key, Form.NUMBERS, optional, figure, List.of(), void.class, called, false, false)
-                    : new Item(key, Form.ROWS, optional, null, List.of(), (Class<?>) row, called, false, false);
+                    ? new Item(key, Form.NUMBERS, optional, figure, List.of(), void.class, called, false, false, false)
+                    : new Item(key, Form.ROWS, optional, null, List.of(), (Class<?>) row, called, false, false, false);
         }
         if (figure != null) {
             boolean whole = type == int.class || type == Integer.class;
             return new Item(
-                    key, whole ? Form.COUNT : Form.NUMBER, optional, figure, List.of(), void.class, null, false, false);
+                    key,
+                    whole ? Form.COUNT : Form.NUMBER,
+                    optional,
+                    figure,
+                    List.of(),
+                    void.class,
+                    null,
+                    false,
+                    false,
+                    false);
         }
         if (Words.has(type)) {
-            return new Item(key, Form.WORD, optional, null, Words.of(type), void.class, null, kind != null, false);
+            return new Item(
+                    key, Form.WORD, optional, null, Words.of(type), void.class, null, kind != null, false, false);
         }
         if (kind != null) {
-            return new Item(key, Form.WORD, optional, null, List.of(kind.value()), void.class, null, true, false);
+            return new Item(
+                    key, Form.WORD, optional, null, List.of(kind.value()), void.class, null, true, false, false);
         }
         Form form = type == String.class
                 ? Form.TEXT
@@ -120,7 +133,8 @@ record Shape(Class<?> type, Part part, List<Item> items) {
                 form == Form.OBJECT ? type : void.class,
                 called,
                 false,
-                component.isAnnotationPresent(Blank.class));
+                component.isAnnotationPresent(Blank.class),
+                component.isAnnotationPresent(Packed.class));
     }
 
     /** Said on the component, by the record it points to, or once for all by an interface that several records share. */

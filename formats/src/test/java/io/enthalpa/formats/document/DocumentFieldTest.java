@@ -64,6 +64,7 @@ class DocumentFieldTest {
                                         Bypass.class,
                                         null,
                                         false,
+                                        false,
                                         false))))
                         .get("bypass/opens_C"))
                 .isEqualTo(new DocumentField(

@@ -30,9 +30,16 @@ final class BodyFilter implements Filter {
     static final long PATIENCE_MS = 20_000;
     private static final int FILES_AT_A_TIME = 4;
     private static final String BODY = BodyFilter.class.getName() + ".body";
-    /** What is read as a stream, and how many bytes it may have: ten hours of a log at 50 Hz with many columns, a backup, an archive. */
+    /** What is read as a stream, and how many bytes it may have: ten hours of a log at 50 Hz with many columns, a file of triangles, a backup, an archive. */
     private static final Map<String, Long> FILES = Map.of(
-            "/api/duties/log", 600_000_000L, "/api/backups/restore", 2_000_000_000L, "/api/archive", 2_000_000_000L);
+            "/api/duties/log",
+            600_000_000L,
+            "/api/room/mesh",
+            2_000_000_000L,
+            "/api/backups/restore",
+            2_000_000_000L,
+            "/api/archive",
+            2_000_000_000L);
 
     private final Semaphore files = new Semaphore(FILES_AT_A_TIME);
 
@@ -62,7 +69,7 @@ final class BodyFilter implements Filter {
                     413,
                     "too-large",
                     "Too large",
-                    "The request has more than 9 MB (a log: 600 MB, a backup: 2 GB); a build file has at most 4. Choose a file saved from a build's page, or cut the log.");
+                    "The request has more than 9 MB (a log: 600 MB, a backup or a file of triangles: 2 GB); a build file has at most 4. Choose a file saved from a build's page, or cut the log.");
         } else if (file != null) {
             stream(request, response, chain);
         } else if (length > 0) {

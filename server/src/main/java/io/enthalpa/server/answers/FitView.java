@@ -8,15 +8,18 @@ import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.fit.GapRow;
 import io.enthalpa.core.room.Obstacle;
+import io.enthalpa.core.room.ObstacleShape;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.space.Silhouette;
 import io.enthalpa.core.space.Solid;
+import io.enthalpa.formats.MeshWords;
 import io.enthalpa.formats.Sentences;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.jspecify.annotations.Nullable;
 
@@ -55,6 +58,32 @@ public record FitView(
         }
     }
 
+    /**
+     * Outlines of all its parts. Of a surface those are of all its triangles at once, and how many there are is not the same from each side:
+     * some stand empty.
+     */
+    private static List<OutlineView> outlines(Solid solid) {
+        if (!solid.isSurface()) {
+            return solid.parts().stream().map(OutlineView::of).toList();
+        }
+        List<List<double[]>> front = solid.shadow(RIGHT, UP);
+        List<List<double[]>> side = solid.shadow(BACK, UP);
+        List<List<double[]>> above = solid.shadow(RIGHT, BACK);
+        String element = solid.elements().get(0);
+        return IntStream.range(0, Math.max(front.size(), Math.max(side.size(), above.size())))
+                .mapToObj(i -> new OutlineView(element, ring(front, i), ring(side, i), ring(above, i)))
+                .toList();
+    }
+
+    private static List<Double> ring(List<List<double[]>> rings, int i) {
+        return i >= rings.size()
+                ? List.of()
+                : rings.get(i).stream()
+                        .flatMap(p -> Arrays.stream(p).boxed())
+                        .map(FitView::tape)
+                        .toList();
+    }
+
     /** A body in its place; usual is true where its size is only the usual one. */
     public record BodyView(String place, String name, Stand.What what, boolean usual, List<OutlineView> parts) {}
 
@@ -64,10 +93,12 @@ public record FitView(
     /** A plane through a place, its normal out of what is filled. */
     public record PlaneView(List<Double> at_mm, List<Double> normal) {}
 
+    /** @param says of a surface: how many triangles, how large, and what is not as it should be */
     public record ObstacleView(
             String place,
             String name,
             List<OutlineView> parts,
+            @Nullable String says,
             @Nullable PlaneView plane) {}
 
     /**
@@ -123,12 +154,7 @@ public record FitView(
     }
 
     private static BodyView body(Body body) {
-        return new BodyView(
-                stand(body),
-                body.name(),
-                body.stand().what(),
-                body.usual(),
-                body.solid().parts().stream().map(OutlineView::of).toList());
+        return new BodyView(stand(body), body.name(), body.stand().what(), body.usual(), outlines(body.solid()));
     }
 
     static String stand(Body body) {
@@ -139,7 +165,8 @@ public record FitView(
         return new ObstacleView(
                 place(i),
                 obstacle.name(),
-                solid.parts().stream().map(OutlineView::of).toList(),
+                outlines(solid),
+                obstacle.shape() instanceof ObstacleShape.Surface s ? MeshWords.of(s.mesh(), s.skin()) : null,
                 solid.half()
                         .map(h -> new PlaneView(
                                 point(h.on()),
