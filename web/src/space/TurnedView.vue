@@ -11,7 +11,7 @@ import Notice from '../ui/Notice.vue'
 import Tick from '../ui/Tick.vue'
 import { pointOf, type Point } from './elevation'
 import { RoomScene, type Inks } from './scene'
-import { axes, byTape, inFile, LOOKS, nearer, shiftedLook, turned, type Look } from './turning'
+import { axes, byTape, inFile, LOOKS, nearer, shiftedLook, turned, whole, type Look } from './turning'
 
 /** The room turned by hand, finger or key, cut by a plane, measured from point to point. */
 const props = defineProps<{ fit: FitView; chosen?: string; gap?: GapView }>()
@@ -68,8 +68,8 @@ watch(
           up: [1000 * there.min.y, 1000 * there.max.y],
         }
         if (!placed) {
-          const size = there.getSize(new Vector3()).length()
-          look.value = { ...look.value, span: 0.7 * size, at: there.getCenter(new Vector3()).toArray() }
+          const at = there.getCenter(new Vector3()).toArray()
+          look.value = whole({ ...look.value, at }, there.getSize(new Vector3()).toArray(), width.value || HEIGHT, HEIGHT)
           placed = true
         }
       }

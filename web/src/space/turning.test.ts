@@ -1,6 +1,6 @@
 import { Vector3 } from 'three'
 import { describe, expect, it } from 'vitest'
-import { axes, byTape, inFile, LOOKS, nearer, shiftedLook, turned, type Look } from './turning'
+import { axes, byTape, inFile, LOOKS, nearer, shiftedLook, turned, whole, type Look } from './turning'
 
 const look = (name: string): Look => ({ ...LOOKS[name]!, span: 1, at: [0, 0, 0] })
 const near = (got: readonly number[], wanted: readonly number[]) => got.forEach((v, i) => expect(v).toBeCloseTo(wanted[i]!, 9))
@@ -14,6 +14,13 @@ describe('looks at a room', () => {
     near(axes(look("from the car's left")).right, [0, 0, -1])
     near(axes(look('from above')).eye, [0, 1, 0])
     near(axes(look('from above')).up, [0, 0, -1])
+  })
+
+  it('sees a box whole, by its height or by its width', () => {
+    // 2 m across and 1 m high: on a wide sheet the height fills it, 1 m over 400 px; on a narrow one the width, 2 m over 200 of its 200 px.
+    expect(whole(look('from the front'), [2, 1, 4], 1200, 400).span).toBeCloseTo(1.06, 9)
+    expect(whole(look('from the front'), [2, 1, 4], 200, 400).span).toBeCloseTo(2.12, 9)
+    expect(whole(look("from the car's left"), [2, 1, 4], 400, 400).span).toBeCloseTo(4.24, 9)
   })
 
   it('keeps its three ways square to one another however it is turned', () => {

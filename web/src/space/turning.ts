@@ -39,6 +39,16 @@ export function axes(look: Look): { eye: [number, number, number]; right: [numbe
   return { eye: [s * co, so, c * co], right: [c, 0, -s], up: [-s * so, co, -c * so] }
 }
 
+const AROUND = 1.06
+
+/** @returns the look from which a box of such a size is seen whole, a little room round it, on a sheet so wide and high */
+export function whole(look: Look, size: readonly [number, number, number], width: number, height: number): Look {
+  const a = axes(look)
+  const seen = (way: [number, number, number]) => way.reduce((sum, v, i) => sum + Math.abs(v) * size[i]!, 0)
+  const shorter = Math.min(width, height)
+  return { ...look, span: AROUND * Math.max((seen(a.right) * shorter) / width, (seen(a.up) * shorter) / height) }
+}
+
 /** @returns the look with its middle shifted across the sheet by so many metres */
 export function shiftedLook(look: Look, right: number, up: number): Look {
   const a = axes(look)

@@ -34,6 +34,7 @@ function choose(next: string): void {
     <Select
       :model-value="value"
       :options="options"
+      :placeholder="options.find((o) => o.value === '')?.label"
       option-label="label"
       option-value="value"
       :aria-label="of ? `${of} ${label}` : label"
