@@ -57,6 +57,12 @@ export type LayerKind = (typeof layerKindWords)[number]
 export const standWhatWords = ['core', 'radiator', 'tank', 'pump', 'filter', 'blower', 'throttle', 'plenum'] as const
 export type StandWhat = (typeof standWhatWords)[number]
 
+export const mountMetalWords = ['steel', 'stainless', 'aluminium'] as const
+export type MountMetal = (typeof mountMetalWords)[number]
+
+export const mountAxisWords = ['up', 'back', 'right'] as const
+export type MountAxis = (typeof mountAxisWords)[number]
+
 export const coolingMethodWords = ['no cooler', 'air to air', 'water and radiator', 'ice tank', 'chilled water', 'raw water', 'injection alone', 'injection on top'] as const
 export type CoolingMethod = (typeof coolingMethodWords)[number]
 
@@ -155,6 +161,7 @@ export interface Room {
   datum: string
   carriers?: Carrier[]
   obstacles?: Obstacle[]
+  shaking?: Shaking
 }
 
 /** what moves against the body, as the engine on its mounts */
@@ -365,6 +372,14 @@ export interface MeshObstacle {
   skin?: boolean
   triangles: string
   id?: string
+}
+
+/** what mounts must bear, in times the weight of what hangs on them */
+export interface Shaking {
+  /** times its weight, up and down, 1 to 50, usually 5: that itself counted: a car or van on roads 5, common practice, no source; a boat or sled more */
+  vertical: number
+  /** times its weight, sideways, 0 to 50, usually 3: a car or van on roads 3, common practice, no source */
+  across: number
 }
 
 /** the job, as rows or as pieces */
@@ -1160,6 +1175,9 @@ export interface Stand {
   leaned_deg?: number
   carrier?: string
   size?: BodySize
+  /** weight, kg, 0.05 to 500, usually 4: with what is in it, on a scale */
+  mass_kg?: number
+  mounts?: Mount[]
   id?: string
 }
 
@@ -1171,6 +1189,71 @@ export interface BodySize {
   wide_mm: number
   /** high, mm, 5 to 3000, usually 100: before it is turned */
   high_mm: number
+}
+
+/** a flat strap from a bolt to the body */
+export interface StrapMount {
+  kind: 'strap'
+  name: string
+  carrier?: string
+  /** back, mm, -10000 to 10000, usually 0: rearward from the datum; less than 0 before it */
+  back_mm: number
+  /** right, mm, -10000 to 10000, usually 0: to the right of the datum as one sits; less than 0 to the left */
+  right_mm: number
+  /** up, mm, -10000 to 10000, usually 0: above the datum; less than 0 below it */
+  up_mm: number
+  /** bolt, mm, 3 to 24, usually 6: its diameter; M6 for brackets of coolers, common practice, no source */
+  bolt_mm: number
+  existing?: boolean
+  /** strap wide, mm, 5 to 200, usually 25: of the strap's flat */
+  width_mm: number
+  /** strap thick, mm, 0.5 to 20, usually 5: 5 mm strap, or 12 to 14 gauge (2.7 to 1.9 mm) with one bend; common practice, no source */
+  thickness_mm: number
+  metal: MountMetal
+  standing?: boolean
+  id?: string
+}
+
+/** a rubber bobbin between bolt and body */
+export interface BobbinMount {
+  kind: 'bobbin'
+  name: string
+  carrier?: string
+  /** back, mm, -10000 to 10000, usually 0: rearward from the datum; less than 0 before it */
+  back_mm: number
+  /** right, mm, -10000 to 10000, usually 0: to the right of the datum as one sits; less than 0 to the left */
+  right_mm: number
+  /** up, mm, -10000 to 10000, usually 0: above the datum; less than 0 below it */
+  up_mm: number
+  /** bolt, mm, 3 to 24, usually 6: its diameter; M6 for brackets of coolers, common practice, no source */
+  bolt_mm: number
+  existing?: boolean
+  axis: MountAxis
+  /** stiffness along its axis, N/mm, 0.5 to 5000, usually 60: on the maker's sheet; a bobbin of 20 mm about 60 to 120 N/mm, value from memory */
+  axial_N_mm: number
+  /** stiffness across it, N/mm, 0.2 to 5000, usually 12: on the maker's sheet; a fifth to an eighth of that along its axis, value from memory */
+  shear_N_mm: number
+  /** weight it is made for, N, 1 to 20000, usually 100: on the maker's sheet, standing; empty where nobody knows */
+  load_N?: number
+  id?: string
+}
+
+/** a lug of the body itself under a bolt */
+export interface TabMount {
+  kind: 'lug'
+  name: string
+  carrier?: string
+  /** back, mm, -10000 to 10000, usually 0: rearward from the datum; less than 0 before it */
+  back_mm: number
+  /** right, mm, -10000 to 10000, usually 0: to the right of the datum as one sits; less than 0 to the left */
+  right_mm: number
+  /** up, mm, -10000 to 10000, usually 0: above the datum; less than 0 below it */
+  up_mm: number
+  /** bolt, mm, 3 to 24, usually 6: its diameter; M6 for brackets of coolers, common practice, no source */
+  bolt_mm: number
+  existing?: boolean
+  slotted?: boolean
+  id?: string
 }
 
 /** what a new build is made from */
@@ -1196,6 +1279,8 @@ export type Piece = FilterPiece | BlowerPiece | PipePiece | ReducerPiece | Joint
 
 export type LoopPiece = PumpPiece | HosePiece | CoreSidePiece | PlainPiece | ChillerPiece | FittingPiece
 
+export type Mount = StrapMount | BobbinMount | TabMount
+
 /** A sensible default of each number, by the part it stands in. */
 export const usual = {
   'engine': { displacement_L: 2, cylinders: 4, volumetricEfficiency_pct: 92, maxSpeed_rpm: 6500, power_kW: 150, fuelRate_g_kWh: 320, airFuelRatio: 12 },
@@ -1209,6 +1294,7 @@ export const usual = {
   'room/obstacle': { gap_mm: 8, front_mm: 0, rear_mm: 100, left_mm: -50, right_mm: 50, bottom_mm: -50, top_mm: 50, diameter_mm: 60, toBack_mm: 100, toRight_mm: 0, toUp_mm: 0, toDiameter_mm: 60, falls_deg: 0, leans_deg: 0, from_mm: 0, to_mm: 100 },
   'room/move': { hours: 1, price: 0 },
   'room/corner': { across_mm: 0, up_mm: 0 },
+  'room/shaking': { vertical: 5, across: 3 },
   'duty': { startAbove_K: 10, repeats: 1, wait_s: 0 },
   'duty/pieces': { time_s: 20, roadSpeed_km_h: 100, engineSpeed_rpm: 4000, boost_kPa: 100, length_m: 5000, times: 2 },
   'duty/rows': { time_s: 0, engineSpeed_rpm: 3000, boost_kPa: 100, roadSpeed_km_h: 60 },
@@ -1253,7 +1339,9 @@ export const usual = {
   'airWay/fan': { offAbove_km_h: 60 },
   'airWay/fan/curve': { flow_m3_h: 2200, pressure_Pa: 200 },
   'airWay/exit': { area_cm2: 1200, pressure_pct: -10 },
+  'stand': { mass_kg: 4 },
   'stand/size': { deep_mm: 100, wide_mm: 100, high_mm: 100 },
+  'stand/mount': { bolt_mm: 6, width_mm: 25, thickness_mm: 5, axial_N_mm: 60, shear_N_mm: 12, load_N: 100 },
 }
 
 /** What a blower of each type is called, and the efficiency a well-matched one shows, by default and from to. */

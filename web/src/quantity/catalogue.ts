@@ -165,6 +165,9 @@ const ANSWERS = {
   kg_m3: { quantity: 'DENSITY', metric: { unit: 'kg/m3', digits: 2, symbol: 'kg/m³' }, us: { unit: 'lb/ft3', digits: 3, symbol: 'lb/ft³' } },
   Pa: { quantity: 'DRAUGHT', metric: { unit: 'Pa', digits: 0 }, us: { unit: 'inH2O', digits: 2 } },
   m3_h: { quantity: 'AIR_FLOW', metric: { unit: 'm³/h', digits: 0 }, us: { unit: 'cfm', digits: 0 } },
+  N: { quantity: 'FORCE', metric: { unit: 'N', digits: 0 }, us: { unit: 'lbf', digits: 0 } },
+  MPa: { quantity: 'STRESS', metric: { unit: 'MPa', digits: 0 }, us: { unit: 'ksi', digits: 1 } },
+  Hz: { quantity: 'FREQUENCY', metric: { unit: 'Hz', digits: 0 }, us: { unit: 'Hz', digits: 0 } },
   cm2: { quantity: 'AREA', metric: { unit: 'cm²', digits: 0 }, us: { unit: 'sq in', digits: 1 } },
 } satisfies Record<string, { quantity: string; metric: Shown; us: Shown }>
 export type AnswerUnit = keyof typeof ANSWERS

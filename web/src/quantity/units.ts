@@ -113,6 +113,22 @@ export const UNITS: Record<string, Record<string, { factor: number; offset: numb
     'g/kWh': { factor: 2.7777777777777777e-10, offset: 0 },
     'lb/hph': { factor: 1.6896594142567781e-7, offset: 0 },
   },
+  FORCE: {
+    'N': { factor: 1, offset: 0 },
+    'kN': { factor: 1000, offset: 0 },
+    'lbf': { factor: 4.4482216152605, offset: 0 },
+  },
+  STIFFNESS: {
+    'N/mm': { factor: 1000, offset: 0 },
+    'lbf/in': { factor: 175.12683524647636, offset: 0 },
+  },
+  STRESS: {
+    'MPa': { factor: 1000000, offset: 0 },
+    'ksi': { factor: 6894757.293168, offset: 0 },
+  },
+  FREQUENCY: {
+    'Hz': { factor: 1, offset: 0 },
+  },
   SHARE: {
     '%': { factor: 0.01, offset: 0 },
   },

@@ -8,6 +8,7 @@ import type { Stand } from '../document/types'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 import LargestCores from './LargestCores.vue'
+import MountTable from './MountTable.vue'
 import PutAgainst from './PutAgainst.vue'
 import WaysOut from './WaysOut.vue'
 
@@ -117,6 +118,7 @@ function ownSize(s: Stand, yes: boolean): void {
     </div>
     <div v-if="fit && picked && place" class="study">
       <PutAgainst :fit="fit" :place="place" :name="nameOf(picked)" :row="row(picked)" />
+      <MountTable :key="picked.id" :fit="fit" :stand="picked" :place="place" :name="nameOf(picked)" :row="row(picked)" :carriers="carriers" />
       <WaysOut :place="place" @pick="emit('see', $event)" />
       <LargestCores v-if="picked.what === 'core'" :place="place" :name="nameOf(picked)" />
     </div>

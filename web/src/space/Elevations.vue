@@ -4,6 +4,7 @@ import { computed, ref, useId } from 'vue'
 import type { FitView, GapView } from '../api/client'
 import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
+import Bolts from './Bolts.vue'
 import {
   bestView,
   extentOf,
@@ -265,6 +266,7 @@ const measured = computed(() => {
             :x2="sheet.views[v].x + sheet.views[v].w"
           />
         </g>
+        <Bolts :mountings="fit.mountings" :sheet="sheet" :view="v" />
         <text class="caption" :x="sheet.views[v].x + 2" :y="sheet.views[v].y - 5">{{ WORDS[v] }}</text>
       </g>
       <g v-for="m in measured" :key="m.view" class="measure" :class="{ short: gap!.isShort }">

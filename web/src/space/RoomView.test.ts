@@ -21,6 +21,7 @@ const fit = {
   unplaced: [{ of: 'plenum', what: 'PLENUM', name: 'plenum' }],
   gone: ['old core'],
   obstacles: [{ place: '/room/obstacles/0', name: 'box', parts: [square('box', 53, 153)] }],
+  mountings: [],
   gaps: [
     {
       place: '/stands/0',
@@ -129,5 +130,47 @@ describe('the room', () => {
     const room = asEdited(build, edit).room!
     expect(room.datum).toBe('latch')
     expect(room.obstacles!.map((o) => o.name)).toEqual(['box', 'bar'])
+  })
+
+  it('puts points that hold a body in, at its corners, and tells what comes on them', async () => {
+    const { freshMount } = await import('./mounts')
+    const parts = [{ element: 'block', front: [-300, -100, 300, -100, 300, 100, -300, 100], side: [], above: [] }]
+    const first = freshMount('strap', parts, 40, [])
+    expect(first).toMatchObject({ kind: 'strap', name: 'upper left', back_mm: 40, right_mm: -300, up_mm: 160, bolt_mm: 6, metal: 'steel' })
+    const second = freshMount('lug', parts, 40, [first])
+    expect(second).toMatchObject({ kind: 'lug', name: 'upper right', right_mm: 300, up_mm: 100 })
+    expect(freshMount('bobbin', parts, 40, [first, second])).toMatchObject({ name: 'lower', right_mm: 0, up_mm: -100, axis: 'up' })
+
+    const stand = { ...build.option!.stands![0]!, id: 's', mounts: [first, second] }
+    onScreen(build, { ...build.document!, options: [{ ...build.document!.options[0]!, stands: [stand] }] })
+    build.answers.A!.fit = {
+      ...fit,
+      mountings: [
+        {
+          place: '/stands/0',
+          mass_kg: 4.25,
+          held: [
+            { bolt_mm: [40, -300, 160], at_mm: [40, -300, 100], reach_mm: 60, load_N: 312, standing_N: 20, stress_MPa: 141, used_pct: 120 },
+            { bolt_mm: [40, 300, 100], at_mm: [40, 300, 100], reach_mm: 0, load_N: 100, standing_N: 20 },
+          ],
+          existing: 1,
+          growth_mm: 1.1,
+          play_mm: 0.6,
+          level_deg: 0,
+          off_mm: -12,
+        },
+      ],
+    }
+    const wrapper = await surface(RoomView)
+    await wrapper.find('.places tbody th button').trigger('click')
+    const held = wrapper.find('.mounts')
+    expect(held.text()).toContain(
+      '4.3 kg hang there, 1 of 2 bolts are there already, level, 12 mm to the left of the middle, grows 1.1 mm between its hard points, 0.6 mm of play.',
+    )
+    const row = held.findAll('tbody tr')[0]!
+    expect(row.text()).toContain('312 N')
+    expect(row.find('.worse').text()).toContain('120 %')
+    await held.find('[aria-label="Take core upper left out"]').trigger('click')
+    expect(asEdited(build, edit).options[0]!.stands![0]!.mounts!.map((m) => m.name)).toEqual(['upper right'])
   })
 })

@@ -33,6 +33,9 @@ export function say(
       case 'mm':
       case 'm_s':
       case 'L_min':
+      case 'N':
+      case 'MPa':
+      case 'Hz':
         return spoken(value, unit, system, system === 'us' ? undefined : Number(digits ?? 0))
       case 'num':
         return value.toFixed(Number(digits ?? 0))

@@ -35,6 +35,7 @@ public final class Sentences {
             Quantity.LENGTH, "mm",
             Quantity.SPEED, "m/s",
             Quantity.VOLUME_FLOW, "L/min",
+            Quantity.STRESS, "MPa",
             Quantity.ROTATION, "rpm");
 
     private static final Map<String, String> ALL = read();
@@ -112,6 +113,9 @@ public final class Sentences {
             case "mm" -> fixed(value, digits) + " mm";
             case "m_s" -> fixed(value, digits) + " m/s";
             case "L_min" -> fixed(value, digits) + " L/min";
+            case "N" -> fixed(value, digits) + " N";
+            case "MPa" -> fixed(value, digits) + " MPa";
+            case "Hz" -> fixed(value, digits) + " Hz";
             case "num" -> fixed(value, digits);
             case "clock" -> clock(value);
             case "span" -> span(value);

@@ -118,7 +118,8 @@ class MeshFileTest {
                 .isInstanceOf(EnthalpaFault.class)
                 .satisfies(e -> {
                     for (String part : says) {
-                        assertThat(e.getMessage()).contains(part);
+                        assertThat(e.getMessage() + " " + ((EnthalpaFault) e).remedy())
+                                .contains(part);
                     }
                 });
     }
@@ -141,7 +142,7 @@ class MeshFileTest {
         refused(ascii("hello"), "mm", "no triangle in it");
         refused(new byte[0], "mm", "it is empty");
         refused(new byte[] {1, 2, 3}, "mm", "neither text nor");
-        refused(binary(CORNER, 4), "m", "longest side of what is in the file is 30 m", "really in m?");
+        refused(binary(CORNER, 4), "m", "longest side of what is in the file is 30.00 m", "really in m?");
         double[][][] lost = {{{0, 0, 0}, {0, 1e9, 0}, {0, 0, 1}}};
         refused(binary(lost, 1), "mm", "a place 1000000 m from the origin", "really in mm?");
     }

@@ -30,6 +30,11 @@ public record EngineSpec(
         this(displacement, cylinders, volumetricEfficiency, maxSpeed, Optional.empty());
     }
 
+    /** @param speed rad/s @return Hz at which a four-stroke of so many cylinders fires */
+    public double firing(double speed) {
+        return speed / (2 * Math.PI) * cylinders / 2;
+    }
+
     /**
      * Speed-density: {@code m = eta_v p / (R T) V_d N / 2}, two turns for each filling.
      *

@@ -47,6 +47,7 @@ import io.enthalpa.core.loss.JunctionLoss;
 import io.enthalpa.core.loss.MitreLoss;
 import io.enthalpa.core.loss.PerformanceCurve;
 import io.enthalpa.core.loss.ThrottleLoss;
+import io.enthalpa.core.mount.Mounting;
 import io.enthalpa.core.plant.ResistanceShares;
 import io.enthalpa.core.plant.WaterSide;
 import io.enthalpa.core.room.AskedGap;
@@ -132,6 +133,7 @@ public final class Methods {
                             AskedGap.METHOD,
                             Against.METHOD,
                             AirBehind.METHOD,
+                            Mounting.METHOD,
                             ToolRoom.METHOD,
                             WayOut.METHOD,
                             LargestCore.METHOD)),

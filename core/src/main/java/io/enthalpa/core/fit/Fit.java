@@ -1,6 +1,7 @@
 package io.enthalpa.core.fit;
 
 import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.mount.Mounting;
 import io.enthalpa.core.room.AskedGap;
 import io.enthalpa.core.room.Nature;
 import io.enthalpa.core.room.Obstacle;
@@ -17,6 +18,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.Predicate;
+import java.util.stream.IntStream;
 
 /**
  * Every body of an option against the room and against every other body.
@@ -27,6 +29,8 @@ import java.util.function.Predicate;
  * @param gaps      those nearer than {@link #HORIZON}, what is missing most first
  * @param air       what stands close behind each face that air goes through
  * @param clamps    that no tool comes to
+ * @param mountings of those bodies that have mounts and whose weight is known
+ * @param unweighed numbers of bodies that have mounts and have to be weighed
  * @param solids    of the room's obstacles, one for each
  */
 public record Fit(
@@ -36,7 +40,12 @@ public record Fit(
         List<GapRow> gaps,
         List<AirBehind> air,
         List<ToolRoom> clamps,
+        List<Mounted> mountings,
+        List<Integer> unweighed,
         List<Solid> solids) {
+    /** @param body its number */
+    public record Mounted(int body, Mounting mounting) {}
+
     /** m: nobody asks for what is farther off. */
     static final double HORIZON = 0.25;
 
@@ -64,7 +73,25 @@ public record Fit(
                 List.copyOf(rows),
                 AirBehind.of(bodies, room, solids),
                 ToolRoom.of(bodies, solids),
+                mountings(option, bodies, room),
+                IntStream.range(0, bodies.size())
+                        .filter(i -> !bodies.get(i).stand().mounts().isEmpty())
+                        .filter(i -> BodyMass.of(option, bodies.get(i).stand()).isEmpty())
+                        .boxed()
+                        .toList(),
                 List.copyOf(solids));
+    }
+
+    private static List<Mounted> mountings(BuildOption option, List<Body> bodies, RoomSpec room) {
+        List<Mounted> all = new ArrayList<>();
+        for (int i = 0; i < bodies.size(); i++) {
+            Stand stand = bodies.get(i).stand();
+            OptionalDouble mass = BodyMass.of(option, stand);
+            if (!stand.mounts().isEmpty() && mass.isPresent()) {
+                all.add(new Mounted(i, Mounting.of(stand, bodies.get(i).solid(), mass.getAsDouble(), room)));
+            }
+        }
+        return List.copyOf(all);
     }
 
     private static Optional<GapRow> toObstacle(int i, Body body, int k, RoomSpec room, Solid solid) {

@@ -25,14 +25,28 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         FIT_STRIKES,
         FIT_MORE_SHORT,
         FIT_AIR_BEHIND,
-        FIT_NO_TOOL
+        FIT_NO_TOOL,
+        MOUNT_UNWEIGHED,
+        MOUNT_INSIDE,
+        MOUNT_REACH,
+        MOUNT_SWINGS,
+        MOUNT_TWICE,
+        MOUNT_ELSEWHERE,
+        MOUNT_STRAP,
+        MOUNT_BOBBIN,
+        MOUNT_SHAKEN,
+        MOUNT_GROWS,
+        MOUNT_SHARED
     }
 
     /** Share of a face with too little air behind it that is worth a word; common practice, no source. */
     private static final double WORTH_A_WORD = 0.1;
 
-    /** @return what is said of it, the verdict first */
-    public static List<FitFinding> of(Fit fit) {
+    /**
+     * @param firing Hz at which the engine fires at idle, that rubber has to keep away
+     * @return what is said of it, the verdict first
+     */
+    public static List<FitFinding> of(Fit fit, double firing) {
         if (fit.bodies().isEmpty()) {
             return List.of(new FitFinding(Kind.FIT_NOTHING_PLACED, "", "", List.of()));
         }
@@ -52,6 +66,10 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
                         named(clamp.element(), fit.bodies().get(clamp.body()).name()),
                         "",
                         List.of(new Figure("asked", ToolRoom.WANTED, Quantity.LENGTH)))));
+        fit.unweighed()
+                .forEach(i -> found.add(
+                        new FitFinding(Kind.MOUNT_UNWEIGHED, fit.bodies().get(i).name(), "", List.of())));
+        fit.mountings().forEach(m -> found.addAll(MountFindings.of(fit.bodies().get(m.body()), m.mounting(), firing)));
         return found;
     }
 

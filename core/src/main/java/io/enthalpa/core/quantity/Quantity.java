@@ -84,6 +84,10 @@ public enum Quantity {
     FOULING("m2 K/W", u("m²K/kW", 1e-3, 0, "m2K/kW", "m2 K/kW"), u("m²K/W", 1, 0, "m2K/W")),
     CONDUCTANCE("W/K", u("W/K", 1, 0), u("kW/K", 1e3, 0)),
     FUEL_RATE("kg/J", u("g/kWh", 1e-3 / 3.6e6, 0), u("lb/hph", 0.45359237 / (745.69987 * 3600), 0, "lb/hp h")),
+    FORCE("N", u("N", 1, 0), u("kN", 1e3, 0), u("lbf", 0.45359237 * 9.80665, 0)),
+    STIFFNESS("N/m", u("N/mm", 1e3, 0), u("lbf/in", 0.45359237 * 9.80665 / 0.0254, 0, "lb/in")),
+    STRESS("Pa", u("MPa", 1e6, 0, "N/mm2", "N/mm²"), u("ksi", 6894757.293168, 0)),
+    FREQUENCY("Hz", u("Hz", 1, 0, "1/s")),
     SHARE("1", u("%", 0.01, 0, "pct", "percent")),
     NUMBER("1", u("", 1, 0));
 

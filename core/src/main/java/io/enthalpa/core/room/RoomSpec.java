@@ -9,8 +9,14 @@ import java.util.List;
  * @param datum     in words, a place and two edges that a tape finds again
  * @param carriers  what moves against the body, the body itself not among them
  * @param obstacles that must be missed
+ * @param shaking   what mounts must bear
  */
-public record RoomSpec(String datum, List<Carrier> carriers, List<Obstacle> obstacles) {
+public record RoomSpec(String datum, List<Carrier> carriers, List<Obstacle> obstacles, Shaking shaking) {
+    /** Shaken as usual. */
+    public RoomSpec(String datum, List<Carrier> carriers, List<Obstacle> obstacles) {
+        this(datum, carriers, obstacles, Shaking.USUAL);
+    }
+
     public RoomSpec {
         carriers = List.copyOf(carriers);
         obstacles = List.copyOf(obstacles);
@@ -29,6 +35,6 @@ public record RoomSpec(String datum, List<Carrier> carriers, List<Obstacle> obst
     public RoomSpec with(int index, Obstacle other) {
         List<Obstacle> all = new java.util.ArrayList<>(obstacles);
         all.set(index, other);
-        return new RoomSpec(datum, carriers, all);
+        return new RoomSpec(datum, carriers, all, shaking);
     }
 }

@@ -1,7 +1,9 @@
 package io.enthalpa.core.room;
 
 import io.enthalpa.core.space.Pose;
+import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
@@ -14,6 +16,8 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param leaned  rad, its top to the right
  * @param carrier by name
  * @param size    m, where the build does not tell it otherwise; empty for the usual
+ * @param mass    kg with what is in it, where it was put on a scale
+ * @param mounts  that hold it
  */
 public record Stand(
         String of,
@@ -23,7 +27,26 @@ public record Stand(
         double tipped,
         double leaned,
         String carrier,
-        Optional<Size> size) {
+        Optional<Size> size,
+        OptionalDouble mass,
+        List<Mount> mounts) {
+    public Stand {
+        mounts = List.copyOf(mounts);
+    }
+
+    /** Not weighed, and not mounted yet. */
+    public Stand(
+            String of,
+            What what,
+            Vector3D middle,
+            double turned,
+            double tipped,
+            double leaned,
+            String carrier,
+            Optional<Size> size) {
+        this(of, what, middle, turned, tipped, leaned, carrier, size, OptionalDouble.empty(), List.of());
+    }
+
     /** What of a piece it is. */
     public enum What {
         CORE,
@@ -50,11 +73,16 @@ public record Stand(
 
     /** @return the same elsewhere */
     public Stand at(Vector3D other) {
-        return new Stand(of, what, other, turned, tipped, leaned, carrier, size);
+        return new Stand(of, what, other, turned, tipped, leaned, carrier, size, mass, mounts);
     }
 
     /** @return the same turned otherwise, rad */
     public Stand turned(double turn, double tip, double lean) {
-        return new Stand(of, what, middle, turn, tip, lean, carrier, size);
+        return new Stand(of, what, middle, turn, tip, lean, carrier, size, mass, mounts);
+    }
+
+    /** @return the same held otherwise */
+    public Stand held(List<Mount> others) {
+        return new Stand(of, what, middle, turned, tipped, leaned, carrier, size, mass, others);
     }
 }

@@ -4,6 +4,7 @@ import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.exchanger.ChargeCooler;
 import io.enthalpa.core.exchanger.CoreSize;
+import io.enthalpa.core.fit.BodyMass;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.waterloop.IceSpec;
@@ -28,8 +29,6 @@ public record Bill(double mass, double price) {
             .source(Citation.commonPractice("proportions of what shops pay"))
             .leavesOut("Pipes, ducts, brackets and hours.");
     private static final double LITRES = 1e3;
-    private static final double RADIATOR_DENSITY = 900;
-    private static final double PUMP_MASS = 1.2;
     private static final double CHILLER_MASS = 6;
     private static final double INJECTION_MASS = 4;
     private static final double HOSES_MASS = 1.5;
@@ -72,16 +71,17 @@ public record Bill(double mass, double price) {
                 loop.pieces().stream()
                         .mapToInt(p -> p instanceof LoopPiece.Pump pump ? pump.beside() : 0)
                         .sum());
-        Bill bill =
-                new Bill(pumps * PUMP_MASS + HOSES_MASS + (loop.isOpen() ? 0 : loop.volume() * 1000), pumps * 110 + 60);
+        Bill bill = new Bill(
+                pumps * BodyMass.PUMP + HOSES_MASS + (loop.isOpen() ? 0 : loop.volume() * 1000), pumps * 110 + 60);
         if (loop.radiator().isPresent()) {
             CoreSize size = loop.radiator().get().size();
-            bill = bill.and(new Bill(size.volume() * RADIATOR_DENSITY, 50 + 16 * size.volume() * LITRES));
+            bill = bill.and(new Bill(size.volume() * BodyMass.RADIATOR_DENSITY, 50 + 16 * size.volume() * LITRES));
         }
         if (loop.tank().isPresent()) {
             IceSpec ice = loop.tank().get().ice();
             double litres = loop.tank().get().capacity() * LITRES;
-            bill = bill.and(new Bill(ice.mass() + 1 + 0.06 * litres, 40 + 3 * litres));
+            bill = bill.and(
+                    new Bill(ice.mass() + BodyMass.emptyTank(loop.tank().get().capacity()), 40 + 3 * litres));
         }
         return loop.chiller().isPresent() ? bill.and(new Bill(CHILLER_MASS, 480)) : bill;
     }

@@ -93,6 +93,10 @@ class QuantityTest {
                 of(Quantity.FOULING, Map.of("m²K/kW", 1e-3, "m²K/W", 1.0)),
                 of(Quantity.CONDUCTANCE, Map.of("W/K", 1.0, "kW/K", 1e3)),
                 of(Quantity.FUEL_RATE, Map.of("g/kWh", 1e-3 / (1e3 * HOUR), "lb/hph", POUND / (HORSEPOWER * HOUR))),
+                of(Quantity.FORCE, Map.of("N", 1.0, "kN", 1e3, "lbf", POUND * 9.80665)),
+                of(Quantity.STIFFNESS, Map.of("N/mm", 1e3, "lbf/in", POUND * 9.80665 / (FOOT / 12))),
+                of(Quantity.STRESS, Map.of("MPa", 1e6, "ksi", 1000 * POUND * 9.80665 / (FOOT / 12 * (FOOT / 12)))),
+                of(Quantity.FREQUENCY, Map.of("Hz", 1.0)),
                 of(Quantity.SHARE, Map.of("%", 0.01)),
                 of(Quantity.NUMBER, Map.of("", 1.0)));
     }

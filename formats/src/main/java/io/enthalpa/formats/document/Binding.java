@@ -45,9 +45,9 @@ final class Binding {
         for (Class<?> type : Words.types()) {
             word(module, type);
         }
-        for (Class<?> sealed :
-                new Class<?>[] {Piece.class, LoopPieceDocument.class, DutyPieceDocument.class, ObstacleDocument.class
-                }) {
+        for (Class<?> sealed : new Class<?>[] {
+            Piece.class, LoopPieceDocument.class, DutyPieceDocument.class, ObstacleDocument.class, MountDocument.class
+        }) {
             kinds(module, sealed);
         }
         module.addDeserializer(String.class, new ValueDeserializer<String>() {

@@ -45,7 +45,7 @@ record BuildOptionDocument(
         for (int i = 0; stands != null && i < stands.size(); i++) {
             Place there = at.to("stands", i, stands.get(i));
             RoomDocument.checkCarrier(stands.get(i).carrier(), carriers, there);
-            standing.add(stands.get(i).core(there));
+            standing.add(stands.get(i).core(there, carriers));
         }
         return new BuildOption(letter, name, KPA.si(boost_kPa), Piece.path(path, at), ways, standing);
     }

@@ -6,6 +6,7 @@ import static io.enthalpa.formats.document.Suffix.MM;
 import io.enthalpa.core.room.Carrier;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
+import io.enthalpa.core.room.Shaking;
 import io.enthalpa.core.space.Motion;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -22,7 +23,9 @@ record RoomDocument(
         List<CarrierDocument> carriers,
 
         @Called(value = "obstacle", alone = true, most = MOST) @Nullable
-        List<ObstacleDocument> obstacles) {
+        List<ObstacleDocument> obstacles,
+
+        @Called("shaking") @Nullable ShakingDocument shaking) {
     static final int MOST = 500;
     static final String BODY = Carrier.BODY.name();
 
@@ -48,7 +51,7 @@ record RoomDocument(
             checkCarrier(obstacles.get(i).carrier(), names, there);
             all.add(obstacles.get(i).core(there));
         }
-        return new RoomSpec(datum, carried, all);
+        return new RoomSpec(datum, carried, all, shaking == null ? Shaking.USUAL : shaking.core());
     }
 
     /** @return the body, and every carrier by name */
@@ -78,7 +81,35 @@ record RoomDocument(
                         : room.carriers().stream().map(CarrierDocument::of).toList(),
                 room.obstacles().isEmpty()
                         ? null
-                        : room.obstacles().stream().map(ObstacleDocument::of).toList());
+                        : room.obstacles().stream().map(ObstacleDocument::of).toList(),
+                room.shaking().equals(Shaking.USUAL) ? null : ShakingDocument.of(room.shaking()));
+    }
+
+    @Part(value = "room/shaking", says = "what mounts must bear, in times the weight of what hangs on them")
+    record ShakingDocument(
+            @Figure(
+                    label = "times its weight, up and down",
+                    min = 1,
+                    max = 50,
+                    usual = 5,
+                    help =
+                            "that itself counted: a car or van on roads 5, common practice, no source; a boat or sled more")
+            double vertical,
+
+            @Figure(
+                    label = "times its weight, sideways",
+                    min = 0,
+                    max = 50,
+                    usual = 3,
+                    help = "a car or van on roads 3, common practice, no source")
+            double across) {
+        Shaking core() {
+            return new Shaking(vertical, across);
+        }
+
+        static ShakingDocument of(Shaking s) {
+            return new ShakingDocument(s.vertical(), s.across());
+        }
     }
 
     @Part(value = "room/carrier", says = "what moves against the body, as the engine on its mounts", named = true)

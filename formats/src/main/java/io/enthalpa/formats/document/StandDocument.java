@@ -1,10 +1,15 @@
 package io.enthalpa.formats.document;
 
+import static io.enthalpa.formats.document.Suffix.KG;
 import static io.enthalpa.formats.document.Suffix.MM;
 
 import io.enthalpa.core.room.Carrier;
+import io.enthalpa.core.room.Mount;
 import io.enthalpa.core.room.Stand;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import org.jspecify.annotations.Nullable;
 
 @Part(value = "stand", says = "where a body of the option stands in the room")
@@ -19,6 +24,12 @@ record StandDocument(
         @Nullable Double leaned_deg,
         @Nullable String carrier,
         @Called("its size") @Nullable BodySize size,
+
+        @Figure(label = "weight", min = 0.05, max = 500, usual = 4, help = "with what is in it, on a scale") @Nullable
+        Double mass_kg,
+
+        @Called(value = "mount", most = 12) @Nullable List<MountDocument> mounts,
+
         @Nullable String id)
         implements PlaceInRoom, TurnedInRoom {
     @Part(value = "stand/size", says = "the size of a body that the charge line does not need to know")
@@ -32,7 +43,13 @@ record StandDocument(
             @Figure(label = "high", min = 5, max = 3000, usual = 100, help = "before it is turned")
             double high_mm) {}
 
-    Stand core(Place at) {
+    Stand core(Place at, Set<String> carriers) {
+        List<Mount> held = new ArrayList<>();
+        for (int i = 0; mounts != null && i < mounts.size(); i++) {
+            Place there = at.to("mounts", i, mounts.get(i));
+            RoomDocument.checkCarrier(mounts.get(i).carrier(), carriers, there);
+            held.add(mounts.get(i).core());
+        }
         boolean told = what == Stand.What.CORE || what == Stand.What.RADIATOR;
         if (told) {
             at.none("nothing, for its size is told where it is described", "size", size);
@@ -46,7 +63,9 @@ record StandDocument(
                 leaned(),
                 carrier == null ? Carrier.BODY.name() : carrier,
                 Optional.ofNullable(size)
-                        .map(s -> new Stand.Size(MM.si(s.deep_mm), MM.si(s.wide_mm), MM.si(s.high_mm))));
+                        .map(s -> new Stand.Size(MM.si(s.deep_mm), MM.si(s.wide_mm), MM.si(s.high_mm))),
+                KG.si(mass_kg),
+                held);
     }
 
     static StandDocument of(Stand s) {
@@ -63,6 +82,10 @@ record StandDocument(
                 s.size()
                         .map(z -> new BodySize(MM.of(z.deep()), MM.of(z.wide()), MM.of(z.high())))
                         .orElse(null),
+                KG.of(s.mass()),
+                s.mounts().isEmpty()
+                        ? null
+                        : s.mounts().stream().map(MountDocument::of).toList(),
                 null);
     }
 }

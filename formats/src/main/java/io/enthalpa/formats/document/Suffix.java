@@ -35,6 +35,8 @@ enum Suffix {
     W_K("W_K", Quantity.CONDUCTANCE, "W/K"),
     W_MK("W_mK", Quantity.THERMAL_CONDUCTIVITY, "W/mK"),
     M2K_KW("m2K_kW", Quantity.FOULING, "m²K/kW"),
+    N("N", Quantity.FORCE, "N"),
+    N_MM("N_mm", Quantity.STIFFNESS, "N/mm"),
     G_KWH("g_kWh", Quantity.FUEL_RATE, "g/kWh");
 
     private static final Map<String, Suffix> BY_END =

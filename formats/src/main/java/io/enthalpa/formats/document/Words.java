@@ -12,6 +12,7 @@ import io.enthalpa.core.exchanger.PortSide;
 import io.enthalpa.core.exchanger.PortTurn;
 import io.enthalpa.core.loss.FittingLoss;
 import io.enthalpa.core.loss.PipeMaterial;
+import io.enthalpa.core.room.Mount;
 import io.enthalpa.core.room.Nature;
 import io.enthalpa.core.room.ObstacleShape;
 import io.enthalpa.core.room.Stand;
@@ -82,6 +83,8 @@ final class Words {
         words(ObstacleShape.View.class, "front", "side", "above");
         words(RoomDocument.CrankAxis.class, "along", "across");
         words(Stand.What.class, "core", "radiator", "tank", "pump", "filter", "blower", "throttle", "plenum");
+        words(Mount.Axis.class, "up", "back", "right");
+        words(Mount.Metal.class, "steel", "stainless", "aluminium");
         words(Layer.Kind.class, "core", "radiator", "condenser", "engine radiator", "oil cooler");
     }
 

@@ -2,11 +2,15 @@ package io.enthalpa.server.answers;
 
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.duty.Gearing;
 import io.enthalpa.core.fit.Bodies;
 import io.enthalpa.core.fit.Body;
 import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.fit.GapRow;
+import io.enthalpa.core.mount.Held;
+import io.enthalpa.core.mount.Mounting;
+import io.enthalpa.core.room.Mount;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.ObstacleShape;
 import io.enthalpa.core.room.RoomSpec;
@@ -32,6 +36,7 @@ public record FitView(
         List<UnplacedView> unplaced,
         List<String> gone,
         List<ObstacleView> obstacles,
+        List<MountingView> mountings,
         List<RoomGapView> gaps) {
     private static final int BACK = 0;
     private static final int RIGHT = 1;
@@ -121,12 +126,80 @@ public record FitView(
             List<Double> from_mm,
             List<Double> to_mm) {}
 
-    /** @return the fit of an option; null where the build has no room */
-    public static @Nullable FitView of(Build build, String letter) {
-        return build.room().map(room -> of(build.option(letter), room)).orElse(null);
+    /**
+     * One point that holds a body, its bolt and where that meets the body: back, right, up.
+     *
+     * @param reach_mm    from the bolt to the body, less than 0 inside it
+     * @param load_N      the most that comes on it
+     * @param stress_MPa  of a strap under that
+     * @param used_pct    of what a strap bears, or a bobbin standing; null where nothing is known
+     */
+    public record HeldView(
+            List<Double> bolt_mm,
+            List<Double> at_mm,
+            double reach_mm,
+            double load_N,
+            double standing_N,
+            @Nullable Double stress_MPa,
+            @Nullable Double used_pct) {
+        static HeldView of(Held held) {
+            boolean strap = held.mount().hold() instanceof Mount.Strap;
+            Double used = strap ? Double.valueOf(100 * held.used()) : null;
+            if (held.mount().hold() instanceof Mount.Bobbin b && b.load() > 0) {
+                used = 100 * held.standing() / b.load();
+            }
+            return new HeldView(
+                    point(held.mount().bolt()),
+                    point(held.at()),
+                    mm(held.reach()),
+                    held.load(),
+                    held.standing(),
+                    strap ? Double.valueOf(held.stress() / 1e6) : null,
+                    used);
+        }
     }
 
-    private static FitView of(BuildOption option, RoomSpec room) {
+    /**
+     * How a body is held, its points in the order of its mounts.
+     *
+     * @param frequency_Hz of its slowest swing; null where something is left free
+     * @param growth_mm    between its hard points; 0 where something gives
+     * @param level_deg    that it stands askew
+     * @param off_mm       that its middle stands to the right of the room's
+     */
+    public record MountingView(
+            String place,
+            double mass_kg,
+            List<HeldView> held,
+            long existing,
+            @Nullable Double frequency_Hz,
+            double growth_mm,
+            double play_mm,
+            double level_deg,
+            double off_mm) {
+        static MountingView of(String place, Mounting m) {
+            return new MountingView(
+                    place,
+                    m.mass(),
+                    m.held().stream().map(HeldView::of).toList(),
+                    m.existing(),
+                    m.free() == 0 ? Double.valueOf(m.frequency()) : null,
+                    mm(m.growth()),
+                    mm(m.play()),
+                    Math.toDegrees(m.level()),
+                    mm(m.off()));
+        }
+    }
+
+    /** @return the fit of an option; null where the build has no room */
+    public static @Nullable FitView of(Build build, String letter) {
+        double idle = build.gearing().map(Gearing::idle).orElse(Gearing.USUAL_IDLE);
+        return build.room()
+                .map(room -> of(build.option(letter), room, build.engine().firing(idle)))
+                .orElse(null);
+    }
+
+    private static FitView of(BuildOption option, RoomSpec room, double firing) {
         List<Solid> solids = room.obstacles().stream().map(Obstacle::solid).toList();
         Fit fit = Fit.of(option, room, solids);
         List<ObstacleView> obstacles = new ArrayList<>();
@@ -135,7 +208,7 @@ public record FitView(
         }
         return new FitView(
                 fit.fits(),
-                FitFinding.of(fit).stream()
+                FitFinding.of(fit, firing).stream()
                         .map(f -> new FitFindingView(
                                 f.kind(), f.of(), f.to(), Sentences.told(f.figures()), Sentences.of(f)))
                         .toList(),
@@ -150,6 +223,9 @@ public record FitView(
                         .toList(),
                 fit.gone().stream().map(Bodies::name).toList(),
                 obstacles,
+                fit.mountings().stream()
+                        .map(m -> MountingView.of(stand(fit.bodies().get(m.body())), m.mounting()))
+                        .toList(),
                 fit.gaps().stream().map(row -> gap(row, fit)).toList());
     }
 
