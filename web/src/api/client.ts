@@ -102,9 +102,20 @@ async function once(method: string, path: string, body?: unknown, revision?: num
     })
   } catch (e) {
     if (signal?.aborted) throw e
+    if (body instanceof Blob && !(await stillThere(body))) throw new Error('The file was changed or moved since it was chosen. Choose it again.')
     throw new Offline('The Enthalpa server does not answer.')
   }
 }
+
+/** A file that was written anew since it was chosen cannot be read through the old choice. */
+const stillThere = (file: Blob): Promise<boolean> =>
+  file
+    .slice(0, 1)
+    .arrayBuffer()
+    .then(
+      () => true,
+      () => false,
+    )
 
 async function checked(response: Response): Promise<Response> {
   if (response.ok) return response

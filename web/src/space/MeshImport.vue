@@ -26,7 +26,10 @@ onMounted(async () => {
 })
 
 function choose(event: Event): void {
-  file.value = (event.target as HTMLInputElement).files?.[0] ?? file.value
+  const input = event.target as HTMLInputElement
+  file.value = input.files?.[0] ?? file.value
+  // The same file, written anew, can be chosen again.
+  input.value = ''
   failed.value = ''
 }
 

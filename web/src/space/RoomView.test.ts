@@ -136,9 +136,9 @@ describe('the room', () => {
     const { freshMount } = await import('./mounts')
     const parts = [{ element: 'block', front: [-300, -100, 300, -100, 300, 100, -300, 100], side: [], above: [] }]
     const first = freshMount('strap', parts, 40, [])
-    expect(first).toMatchObject({ kind: 'strap', name: 'upper left', back_mm: 40, right_mm: -300, up_mm: 160, bolt_mm: 6, metal: 'steel' })
+    expect(first).toMatchObject({ kind: 'strap', name: 'upper left', back_mm: 40, right_mm: -240, up_mm: 160, bolt_mm: 6, metal: 'steel' })
     const second = freshMount('lug', parts, 40, [first])
-    expect(second).toMatchObject({ kind: 'lug', name: 'upper right', right_mm: 300, up_mm: 100 })
+    expect(second).toMatchObject({ kind: 'lug', name: 'upper right', right_mm: 240, up_mm: 100 })
     expect(freshMount('bobbin', parts, 40, [first, second])).toMatchObject({ name: 'lower', right_mm: 0, up_mm: -100, axis: 'up' })
 
     const stand = { ...build.option!.stands![0]!, id: 's', mounts: [first, second] }

@@ -13,13 +13,13 @@ export const HOLDS: readonly { kind: MountKind; label: string }[] = [
 
 type Parts = FitView['bodies'][number]['parts']
 
-/** Where the next of them usually goes: the two upper corners, then below, the middle first. */
+/** Where the next of them usually goes: near the two upper corners, clear of ports at the ends, then below, the middle first. */
 const PLACES: readonly { name: string; side: number; upper: boolean }[] = [
-  { name: 'upper left', side: 0, upper: true },
-  { name: 'upper right', side: 1, upper: true },
+  { name: 'upper left', side: 0.1, upper: true },
+  { name: 'upper right', side: 0.9, upper: true },
   { name: 'lower', side: 0.5, upper: false },
-  { name: 'lower left', side: 0, upper: false },
-  { name: 'lower right', side: 1, upper: false },
+  { name: 'lower left', side: 0.1, upper: false },
+  { name: 'lower right', side: 0.9, upper: false },
 ]
 /** How far off the body a strap's bolt is put in, mm. */
 const REACH = 60

@@ -10,8 +10,11 @@ import io.enthalpa.core.build.Build;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.formats.BuildFile;
 import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import org.junit.jupiter.api.Test;
 
 /** The room: measured from nothing, a core put in, refused, mended by typing, by hand and by keyboard. */
@@ -119,6 +122,98 @@ class RoomIT extends OnDemo {
         Build build = build();
         assertThat(build.options()).hasSize(2);
         assertThat(volume(build, 1)).isGreaterThan(1.2 * volume(build, 0));
+        page.assertNothingWrong();
+    }
+
+    /** A plate of 2 by 24 by 16 inches about the datum's own line, as binary STL. */
+    private static byte[] plate() {
+        float[][] at = new float[8][];
+        for (int i = 0; i < 8; i++) {
+            at[i] = new float[] {(i & 1) * 2, (i & 2) * 12 - 12, (i & 4) * 4 - 8};
+        }
+        int[] sides = {
+            0, 2, 1, 1, 2, 3, 4, 5, 6, 5, 7, 6, 0, 1, 4, 1, 5, 4, 2, 6, 3, 3, 6, 7, 0, 4, 2, 2, 4, 6, 1, 3, 5, 3, 7, 5
+        };
+        ByteBuffer file = ByteBuffer.allocate(84 + 50 * 12).order(ByteOrder.LITTLE_ENDIAN);
+        file.putInt(80, 12).position(84);
+        for (int t = 0; t < sides.length; t += 3) {
+            file.position(file.position() + 12);
+            for (int k = 0; k < 3; k++) {
+                for (float x : at[sides[t + k]]) {
+                    file.putFloat(x);
+                }
+            }
+            file.putShort((short) 0);
+        }
+        return file.array();
+    }
+
+    private void threePoints(String of, String[]... places) {
+        String[] axes = {"back", "right", "up"};
+        for (int i = 0; i < 3; i++) {
+            for (int k = 0; k < 3; k++) {
+                page.type("point %d %s %s".formatted(i + 1, of, axes[k]), places[i][k]);
+            }
+        }
+    }
+
+    /** Drawn in inches and never told so: asked for, a file cut short refused, brought 200 behind the datum by three corners; a core held before it. */
+    @Test
+    void aDrawingIsTakenInPlacedByThreePointsAndACoreHeldBeforeIt() throws IOException, InterruptedException {
+        page.newBuild().surface("Space");
+        page.button("measure a room").click();
+        page.saved().type("room datum", "latch panel").saved();
+        choose("give one a place", "core");
+        choose("put one in", "a scan or drawing from a file");
+        Locator put = page.raw().locator(".mesh").getByText("put it into the room");
+        Path file = folder.resolve("plate.stl");
+        Files.write(file, Arrays.copyOf(plate(), 400));
+        page.raw().getByLabel("File of triangles").setInputFiles(file);
+        assertThat(put).isDisabled();
+        page.pick("file its numbers are in", "in");
+        put.click();
+        assertThat(page.raw().locator(".mesh")).containsText("it ends after 6 of 12 triangles");
+        Files.write(file, plate());
+        page.raw().getByLabel("File of triangles").setInputFiles(file);
+        put.click();
+        assertThat(page.raw().locator(".told")).hasText("12 triangles: closed, and full inside.");
+        page.saved();
+        assertThat(says()).containsText("Does not fit: ");
+        threePoints("on it", new String[] {"0", "-12 in", "-8 in"}, new String[] {"0", "12 in", "-8 in"}, new String[] {
+            "0", "-12 in", "8 in"
+        });
+        threePoints(
+                "belongs",
+                new String[] {"200", "-12 in", "-8 in"},
+                new String[] {"200", "12 in", "-8 in"},
+                new String[] {"200", "-12 in", "201"});
+        page.button("bring it there").click();
+        page.saved();
+        assertThat(page.raw().locator(".three"))
+                .containsText("The second ends 0.0 mm off its place, the third 2.2 mm.");
+        assertThat(page.field("plate back")).hasValue("225.4 mm");
+        String fits = "Fits. Least to spare is %.1f mm: the block of core to plate.".formatted(spare(100));
+        assertThat(says()).hasText(fits);
+
+        page.button("core").click();
+        choose("a point more", "a strap");
+        assertThat(page.raw().locator(".paper")).containsText("On its 1 points core can still swing");
+        choose("a point more", "a strap");
+        choose("a point more", "a rubber bobbin");
+        Locator held = page.raw().locator(".mounts");
+        assertThat(held).containsText("0 of 3 bolts are there already");
+        assertThat(held.locator("tbody tr").first()).containsText("60 mm");
+        assertThat(page.raw().locator(".paper")).not().containsText("can still swing");
+        page.type("core upper left up", "3000").saved();
+        assertThat(page.raw().locator(".paper")).containsText("Too weak: the upper left of core bends");
+        page.button("Undo").click();
+        page.saved();
+        page.raw().reload();
+        assertThat(says()).hasText(fits);
+        assertThat(core().mounts()).hasSize(3);
+        Path saved = Files.writeString(folder.resolve("plate.json"), page.file());
+        RunningProgram.Outcome told = RunningProgram.run("fit", saved.toString(), "--table");
+        assertThat(told.printed()).contains("  " + fits);
         page.assertNothingWrong();
     }
 
