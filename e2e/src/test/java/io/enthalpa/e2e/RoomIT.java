@@ -168,6 +168,7 @@ class RoomIT extends OnDemo {
         Locator put = page.raw().locator(".mesh").getByText("put it into the room");
         Path file = folder.resolve("plate.stl");
         Files.write(file, Arrays.copyOf(plate(), 400));
+        page.mayBeRefused(422, "/api/room/mesh");
         page.raw().getByLabel("File of triangles").setInputFiles(file);
         assertThat(put).isDisabled();
         page.pick("file its numbers are in", "in");
