@@ -102,7 +102,7 @@ async function once(method: string, path: string, body?: unknown, revision?: num
     })
   } catch (e) {
     if (signal?.aborted) throw e
-    if (body instanceof Blob && !(await stillThere(body))) throw new Error('The file was changed or moved since it was chosen. Choose it again.')
+    if (body instanceof Blob && !(await stillThere(body))) throw new Error('The file was changed or moved since it was chosen. Choose it again.', { cause: e })
     throw new Offline('The Enthalpa server does not answer.')
   }
 }
@@ -166,7 +166,7 @@ export const api = {
     call<Schemas['BetweenAnswer']>('POST', '/preview/between', { document, option, place, against }, undefined, signal),
   waysOut: (document: BuildDocument, option: string, place: string, signal?: AbortSignal) =>
     call<{ ways: WayOutView[] }>('POST', '/preview/ways-out', { document, option, place }, undefined, signal),
-  largestCore: (document: BuildDocument, option: string, place: string, of: { deepest_mm?: number }, signal?: AbortSignal) =>
+  largestCore: (document: BuildDocument, option: string, place: string, of: { deepest_mm?: number; back_mm?: number; right_mm?: number; up_mm?: number }, signal?: AbortSignal) =>
     call<LargestAnswer>('POST', '/preview/largest-core', { document, option, place, ...of }, undefined, signal),
   changes: (document: BuildDocument, option: string, signal?: AbortSignal) =>
     call<{ changes: ChangeView[] }>('POST', '/preview/changes', { document, option }, undefined, signal),

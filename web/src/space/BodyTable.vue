@@ -7,6 +7,7 @@ import { newIdentity } from '../document/edit'
 import type { Stand } from '../document/types'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
+import type { Point } from './elevation'
 import LargestCores from './LargestCores.vue'
 import MountTable from './MountTable.vue'
 import PutAgainst from './PutAgainst.vue'
@@ -15,6 +16,8 @@ import WaysOut from './WaysOut.vue'
 /** Where the bodies of the option stand: typed, turned, hung on what moves, taken out. */
 const props = defineProps<{ fit?: FitView; picked?: Stand }>()
 const emit = defineEmits<{ pick: [row: string | undefined]; see: [place: string] }>()
+const pointing = defineModel<boolean>('pointing', { required: true })
+const pointed = defineModel<Point | undefined>('pointed')
 const build = useBuild()
 const menu = ref<InstanceType<typeof Menu>>()
 
@@ -120,7 +123,7 @@ function ownSize(s: Stand, yes: boolean): void {
       <PutAgainst :fit="fit" :place="place" :name="nameOf(picked)" :row="row(picked)" />
       <MountTable :key="picked.id" :fit="fit" :stand="picked" :place="place" :name="nameOf(picked)" :row="row(picked)" :carriers="carriers" />
       <WaysOut :place="place" @pick="emit('see', $event)" />
-      <LargestCores v-if="picked.what === 'core'" :place="place" :name="nameOf(picked)" />
+      <LargestCores v-if="picked.what === 'core'" v-model:pointing="pointing" v-model:pointed="pointed" :place="place" :name="nameOf(picked)" />
     </div>
     <Menu ref="menu" :model="items" popup />
   </section>

@@ -4,7 +4,7 @@ import { computed, ref, useId } from 'vue'
 import type { FitView, GapView } from '../api/client'
 import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
-import Bolts from './Bolts.vue'
+import SheetMarks from './SheetMarks.vue'
 import {
   bestView,
   extentOf,
@@ -15,7 +15,6 @@ import {
   rowOf,
   sheetOf,
   shown,
-  SHOWS,
   snapped,
   stepOf,
   underSheet,
@@ -31,6 +30,9 @@ const props = defineProps<{
   fit: FitView
   chosen?: string
   gap?: GapView
+  pointed?: Point
+  /** A press tells a place instead of picking what is there. */
+  pointing?: boolean
   /** What never may be cut, by place. */
   structure: ReadonlySet<string>
   /** What hangs on something that moves, by place. */
@@ -38,7 +40,7 @@ const props = defineProps<{
   /** Over one another and as wide as there is room, instead of all in a row. */
   large?: boolean
 }>()
-const emit = defineEmits<{ pick: [place: string | undefined]; shift: [place: string, by: Point] }>()
+const emit = defineEmits<{ pick: [place: string | undefined]; shift: [place: string, by: Point]; point: [at: Partial<Point>] }>()
 const settings = useSettings()
 const id = useId()
 const box = ref<HTMLElement>()
@@ -143,14 +145,10 @@ const cursor = ref<{ view: View; place: Partial<Point> }>()
 function follow(event: PointerEvent, view: View): void {
   cursor.value = { view, place: underSheet(sheet.value, view, ...at(event)) }
 }
-/** The cursor's lines through a view: upright ones and level ones. */
-function lines(view: View): { x?: number; y?: number } {
-  const place = cursor.value?.place
-  const { across, upright } = SHOWS[view]
-  if (!place) return {}
-  const x = place[across] === undefined ? undefined : onSheet(sheet.value, view, place[across], 0)[0]
-  const y = place[upright] === undefined ? undefined : onSheet(sheet.value, view, 0, place[upright])[1]
-  return { x, y }
+function press(event: PointerEvent, view: View): void {
+  if (!props.pointing) return
+  event.stopPropagation()
+  emit('point', underSheet(sheet.value, view, ...at(event)))
 }
 const mm = (v: number) => spoken(Math.round(v), 'mm', settings.units)
 const readout = computed(() => {
@@ -195,7 +193,7 @@ const measured = computed(() => {
           <rect :x="sheet.views[v].x" :y="sheet.views[v].y" :width="sheet.views[v].w" :height="sheet.views[v].h" />
         </clipPath>
       </defs>
-      <g v-for="v in VIEWS" :key="v" @pointermove="follow($event, v)" @pointerleave="cursor = undefined">
+      <g v-for="v in VIEWS" :key="v" @pointerdown.capture="press($event, v)" @pointermove="follow($event, v)" @pointerleave="cursor = undefined">
         <rect
           class="field"
           :x="sheet.views[v].x"
@@ -249,24 +247,8 @@ const measured = computed(() => {
               <path v-for="(part, i) in t.parts" :key="`h${i}`" class="over" :d="pathOf(sheet, v, part)" :style="{ fill: `url(#${id}-cut)` }" />
             </template>
           </g>
-          <line
-            v-if="lines(v).x !== undefined"
-            class="cursor"
-            :x1="lines(v).x"
-            :x2="lines(v).x"
-            :y1="sheet.views[v].y"
-            :y2="sheet.views[v].y + sheet.views[v].h"
-          />
-          <line
-            v-if="lines(v).y !== undefined"
-            class="cursor"
-            :y1="lines(v).y"
-            :y2="lines(v).y"
-            :x1="sheet.views[v].x"
-            :x2="sheet.views[v].x + sheet.views[v].w"
-          />
         </g>
-        <Bolts :mountings="fit.mountings" :sheet="sheet" :view="v" />
+        <SheetMarks :mountings="fit.mountings" :pointed="pointed" :cursor="cursor?.place" :sheet="sheet" :view="v" />
         <text class="caption" :x="sheet.views[v].x + 2" :y="sheet.views[v].y - 5">{{ WORDS[v] }}</text>
       </g>
       <g v-for="m in measured" :key="m.view" class="measure" :class="{ short: gap!.isShort }">
@@ -358,12 +340,6 @@ svg {
 .thing:focus-visible path {
   stroke: var(--blue);
   stroke-width: 3;
-}
-.cursor {
-  stroke: var(--blue);
-  stroke-width: 0.7;
-  stroke-dasharray: 1 3;
-  pointer-events: none;
 }
 .measure {
   pointer-events: none;

@@ -3,16 +3,20 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { api, type LargestAnswer, type LargestCore } from '../api/client'
 import { useBuild, type Asked } from '../build/store'
 import { at, type Edit } from '../document/edit'
-import type { Obstacle } from '../document/types'
+import type { Obstacle, Stand } from '../document/types'
 import { change, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import Notice from '../ui/Notice.vue'
 import NumberField from '../ui/NumberField.vue'
+import type { Point } from './elevation'
 import { shifted } from './room'
 import { GOES, stood, stops } from './ways'
 
 /** The largest core that passes where one stands, each way to stand it, and what it would gain by moving what can be moved. */
 const props = defineProps<{ place: string; name: string }>()
+/** The place that must lie in it, and whether a press in the drawing tells it; the core's own where nothing is told. */
+const pointing = defineModel<boolean>('pointing', { required: true })
+const pointed = defineModel<Point | undefined>('pointed')
 const build = useBuild()
 const settings = useSettings()
 const deepest = ref<number>()
@@ -29,6 +33,14 @@ watch([() => props.place, () => build.letter], () => {
   deepest.value = undefined
 })
 
+const AXES = ['back', 'right', 'up'] as const
+const where = () => (pointed.value ? { back_mm: pointed.value.back, right_mm: pointed.value.right, up_mm: pointed.value.up } : {})
+function placeAt(axis: (typeof AXES)[number], value: number | undefined): void {
+  const own = at(build.document, `${build.optionAt}${props.place}`) as Stand
+  const from = pointed.value ?? { back: own.back_mm, right: own.right_mm, up: own.up_mm }
+  pointed.value = value === undefined ? undefined : { ...from, [axis]: value }
+}
+
 async function look(): Promise<void> {
   question?.abort()
   const mine = (question = new AbortController())
@@ -36,7 +48,7 @@ async function look(): Promise<void> {
   looking.value = true
   failed.value = ''
   try {
-    const answer = await api.largestCore(about.document, about.letter, props.place, { deepest_mm: deepest.value }, mine.signal)
+    const answer = await api.largestCore(about.document, about.letter, props.place, { deepest_mm: deepest.value, ...where() }, mine.signal)
     if (mine !== question) return
     found.value = answer
     asked.value = about
@@ -90,11 +102,29 @@ function tryMoved(m: Moved): void {
         optional
         empty="as it is"
       />
+      <NumberField
+        v-for="axis in AXES"
+        :key="axis"
+        part="room/place"
+        :name="`${axis}_mm`"
+        pointer=""
+        :label="`at, ${axis}`"
+        :of="`${name} largest`"
+        :shown="pointed?.[axis]"
+        :set="(v: number | undefined) => placeAt(axis, v)"
+        optional
+        empty="its own"
+      />
+      <button type="button" class="act" :aria-pressed="pointing" @click="pointing = !pointing">
+        {{ pointing ? 'press it in two views' : 'press a place' }}
+      </button>
       <button type="button" class="act" :disabled="looking" @click="look">{{ looking ? 'looking' : found ? 'look again' : 'look for it' }}</button>
     </div>
     <Notice v-if="failed" :says="failed" />
     <template v-if="found">
-      <p v-if="!found.places.length" class="fine">None passes: the middle of the core as it stands is nearer to something than asked.</p>
+      <p v-if="!found.places.length" class="fine">
+        None passes: {{ pointed ? 'that place' : 'the middle of the core as it stands' }} is nearer to something than asked.
+      </p>
       <table v-else class="figures">
         <thead>
           <tr>

@@ -140,8 +140,18 @@ function fileDone(placed: string | undefined): void {
   fromFile.value = false
   picked.value = placed ?? picked.value
 }
-/** Pressed in the turned view while it measures. */
+/** A place that was pressed: in the turned view while it measures, or in two of the elevations one after the other. */
 const pointed = ref<Point>()
+const pointing = ref(false)
+function press(seen: Partial<Point>): void {
+  const own = body.value ?? { back_mm: 0, right_mm: 0, up_mm: 0 }
+  const place = { back: own.back_mm, right: own.right_mm, up: own.up_mm, ...pointed.value, ...seen }
+  pointed.value = { back: Math.round(place.back), right: Math.round(place.right), up: Math.round(place.up) }
+}
+watch(picked, () => {
+  pointing.value = false
+  pointed.value = undefined
+})
 
 const body = computed(() => stands.value.find((s) => picked.value === `${build.optionAt}/stands/#${s.id}`))
 const obstacle = computed(() => obstacles.value.find((o) => picked.value === `/room/obstacles/#${o.id}`))
@@ -195,11 +205,14 @@ const where = (o: Obstacle) => {
         :structure="structure"
         :carried="carried"
         :large="large"
+        :pointed="pointed"
+        :pointing="pointing"
+        @point="press"
         @pick="pick"
         @shift="shift"
       />
       <p v-if="fit?.gone.length" class="fine">Kept, though not in this option any more: {{ fit.gone.join(', ') }}.</p>
-      <BodyTable class="block" :fit="fit" :picked="body" @pick="picked = $event" @see="pick" />
+      <BodyTable v-model:pointing="pointing" v-model:pointed="pointed" class="block" :fit="fit" :picked="body" @pick="picked = $event" @see="pick" />
       <GapTable v-if="fit?.gaps.length" :fit="fit" :chosen="gap" class="block" @pick="look" />
       <MeasureBetween v-if="fit" :fit="fit" class="block" @measured="between = $event" />
       <section class="block">

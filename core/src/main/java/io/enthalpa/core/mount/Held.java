@@ -22,7 +22,7 @@ public record Held(Mount mount, Vector3D at, double reach, double load, double s
     /** @return what the stress is of what a strap bears; 0 of anything else */
     public double used() {
         return mount.hold() instanceof Mount.Strap strap
-                ? stress / (SHARE_OF_YIELD * strap.metal().yield())
+                ? stress / (SHARE_OF_YIELD * strap.metal().yieldStress())
                 : 0;
     }
 

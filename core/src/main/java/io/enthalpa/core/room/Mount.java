@@ -65,19 +65,19 @@ public record Mount(String name, String carrier, Vector3D bolt, double thread, b
         ALUMINIUM(70e9, 130e6);
 
         private final double modulus;
-        private final double yield;
+        private final double yieldStress;
 
-        Metal(double modulus, double yield) {
+        Metal(double modulus, double yieldStress) {
             this.modulus = modulus;
-            this.yield = yield;
+            this.yieldStress = yieldStress;
         }
 
         public double modulus() {
             return modulus;
         }
 
-        public double yield() {
-            return yield;
+        public double yieldStress() {
+            return yieldStress;
         }
     }
 }

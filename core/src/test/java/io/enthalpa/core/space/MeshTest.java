@@ -98,8 +98,9 @@ class MeshTest {
         int n = 25;
         double[] points = new double[3 * n * n];
         for (int i = 0; i < n * n; i++) {
+            int row = i / n;
             points[3 * i] = 0.02 * (i % n) + 0.004 * random.nextDouble();
-            points[3 * i + 1] = 0.02 * (i / n) + 0.004 * random.nextDouble();
+            points[3 * i + 1] = 0.02 * row + 0.004 * random.nextDouble();
             points[3 * i + 2] = 0.05 * random.nextDouble();
         }
         List<Integer> t = new ArrayList<>();

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { FitView } from '../api/client'
+import { onSheet, pointOf, shown, SHOWS, type Point, type Sheet, type View } from './elevation'
+
+/** The bolts that hold the bodies, each with what reaches from it, and the place that was pressed and the cursor's lines, in one view. */
+const props = defineProps<{ mountings: FitView['mountings']; pointed?: Point; cursor?: Partial<Point>; sheet: Sheet; view: View }>()
+const onView = (place: Point) => onSheet(props.sheet, props.view, ...shown(props.view, place))
+const on = (place: number[]) => onView(pointOf(place))
+/** Where the cursor's lines go through this view: upright and level. */
+const lines = computed((): { x?: number; y?: number } => {
+  const { across, upright } = SHOWS[props.view]
+  const [a, u] = [props.cursor?.[across], props.cursor?.[upright]]
+  return {
+    x: a === undefined ? undefined : onSheet(props.sheet, props.view, a, 0)[0],
+    y: u === undefined ? undefined : onSheet(props.sheet, props.view, 0, u)[1],
+  }
+})
+const rect = computed(() => props.sheet.views[props.view])
+</script>
+
+<template>
+  <g class="marks">
+    <template v-for="m in mountings" :key="m.place">
+      <g v-for="(h, i) in m.held" :key="i">
+        <line :x1="on(h.bolt_mm)[0]" :y1="on(h.bolt_mm)[1]" :x2="on(h.at_mm)[0]" :y2="on(h.at_mm)[1]" />
+        <circle :cx="on(h.bolt_mm)[0]" :cy="on(h.bolt_mm)[1]" r="2.8" />
+      </g>
+    </template>
+    <path v-if="pointed" class="pressed" :d="`M${onView(pointed).join(' ')}m-6 0h12m-6 -6v12`" />
+    <line v-if="lines.x !== undefined" class="cursor" :x1="lines.x" :x2="lines.x" :y1="rect.y" :y2="rect.y + rect.h" />
+    <line v-if="lines.y !== undefined" class="cursor" :y1="lines.y" :y2="lines.y" :x1="rect.x" :x2="rect.x + rect.w" />
+  </g>
+</template>
+
+<style scoped>
+.marks {
+  pointer-events: none;
+}
+line {
+  stroke: var(--ink);
+  stroke-width: 2.2;
+}
+line.cursor {
+  stroke: var(--blue);
+  stroke-width: 0.7;
+  stroke-dasharray: 1 3;
+  pointer-events: none;
+}
+.pressed {
+  fill: none;
+  stroke: var(--blue);
+  stroke-width: 1.6;
+}
+circle {
+  fill: var(--sheet);
+  stroke: var(--ink);
+  stroke-width: 1.5;
+}
+</style>
