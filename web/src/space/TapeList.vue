@@ -3,6 +3,7 @@ import { computed, onMounted, ref, shallowRef } from 'vue'
 import { api, type PresetView } from '../api/client'
 import { useBuild } from '../build/store'
 import { newIdentity, type Edit } from '../document/edit'
+import { useSettings } from '../settings/store'
 import EitherOr from '../ui/EitherOr.vue'
 import Notice from '../ui/Notice.vue'
 import NumberField from '../ui/NumberField.vue'
@@ -11,6 +12,7 @@ import { emptyRoom } from './room'
 /** A place by its usual measures, typed down the list as the tape gives them; what they make is put into the room at once. */
 const emit = defineEmits<{ done: [] }>()
 const build = useBuild()
+const settings = useSettings()
 const presets = shallowRef<PresetView[]>([])
 const key = ref('front')
 const measured = ref<Record<string, number>>({})
@@ -70,6 +72,9 @@ async function put(): Promise<void> {
     <Notice v-if="failed" :says="failed" />
     <p class="decide">
       <button type="button" class="act" :disabled="!preset" @click="put">put it into the room</button>
+      <a v-if="preset" class="act" :href="`/api/room/presets/${preset.key}/tape-list?unit=${settings.units === 'us' ? 'in' : 'mm'}`" target="_blank"
+        >the list on paper, to measure with</a
+      >
       <button type="button" class="act" @click="emit('done')">not now</button>
     </p>
   </section>

@@ -20,7 +20,7 @@ sealed interface ObstacleDocument extends Named
                 ObstacleDocument.TubeObstacle,
                 ObstacleDocument.PlaneObstacle,
                 ObstacleDocument.PrismObstacle,
-                ObstacleDocument.MeshObstacle {
+                MeshObstacle {
     String SIDE = "from the datum; the tape's own figure";
 
     Nature nature();
@@ -364,38 +364,6 @@ sealed interface ObstacleDocument extends Named
                         "three corners or more round an area, no two sides crossing");
             }
             return new ObstacleShape.Prism(seen, corners, MM.si(from_mm), MM.si(to_mm));
-        }
-    }
-
-    @Part(
-            value = "room/obstacle",
-            says = "a surface of triangles from a file, its middle at a place, then turned about that",
-            named = true)
-    record MeshObstacle(
-            @Kind("mesh") String kind,
-            String name,
-            Nature nature,
-            @Nullable String carrier,
-            @Nullable Double gap_mm,
-            @Called("moving it") @Nullable Moving move,
-            double back_mm,
-            double right_mm,
-            double up_mm,
-            @Nullable Double turned_deg,
-            @Nullable Double tipped_deg,
-            @Nullable Double leaned_deg,
-            @Nullable Boolean skin,
-            @Packed String triangles,
-            @Nullable String id)
-            implements ObstacleDocument, PlaceInRoom, TurnedInRoom {
-        @Override
-        public ObstacleShape shape(Place at) {
-            try {
-                return new ObstacleShape.Surface(
-                        MeshText.read(triangles), vector(), turned(), tipped(), leaned(), Boolean.TRUE.equals(skin));
-            } catch (IllegalArgumentException e) {
-                throw at.malformed("triangles", "not readable as triangles", "the text that a file was taken in as");
-            }
         }
     }
 

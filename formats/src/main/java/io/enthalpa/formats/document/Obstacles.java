@@ -113,7 +113,7 @@ final class Obstacles {
     }
 
     private ObstacleDocument mesh(ObstacleShape.Surface s) {
-        return new ObstacleDocument.MeshObstacle(
+        return new MeshObstacle(
                 "mesh",
                 o.name(),
                 o.nature(),

@@ -1,17 +1,24 @@
 package io.enthalpa.server.room;
 
 import io.enthalpa.core.room.Preset;
+import io.enthalpa.formats.MeshFile;
+import io.enthalpa.formats.TapeListPdf;
 import io.enthalpa.formats.document.BuildDocument;
 import io.enthalpa.server.problem.NotThereException;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import tools.jackson.databind.JsonNode;
 
@@ -42,14 +49,32 @@ class RoomController {
     /** @param measured mm by key; what is left out is as usual */
     record TapeRequest(@Nullable Map<String, Double> measured) {}
 
+    /** What to measure, to print. @param unit of the blanks, mm or in */
+    @GetMapping(value = "/{key}/tape-list", produces = MediaType.APPLICATION_PDF_VALUE)
+    ResponseEntity<byte[]> tapeList(@PathVariable String key, @RequestParam(defaultValue = "mm") String unit) {
+        Preset preset = preset(key);
+        return ResponseEntity.ok()
+                .header(
+                        HttpHeaders.CONTENT_DISPOSITION,
+                        ContentDisposition.inline()
+                                .filename("tape list " + preset.title() + ".pdf")
+                                .build()
+                                .toString())
+                .body(TapeListPdf.of(preset, MeshFile.unit(unit)));
+    }
+
+    private static Preset preset(String key) {
+        return Preset.all().stream()
+                .filter(p -> p.key().equals(key))
+                .findFirst()
+                .orElseThrow(() -> new NotThereException("a place called " + key));
+    }
+
     record ObstaclesAnswer(List<JsonNode> obstacles) {}
 
     @PostMapping("/{key}")
     ObstaclesAnswer obstacles(@PathVariable String key, @RequestBody TapeRequest request) {
-        Preset preset = Preset.all().stream()
-                .filter(p -> p.key().equals(key))
-                .findFirst()
-                .orElseThrow(() -> new NotThereException("a place called " + key));
+        Preset preset = preset(key);
         Map<String, Double> measured = new HashMap<>();
         if (request.measured() != null) {
             request.measured().forEach((name, mm) -> {
