@@ -84,7 +84,8 @@ public final class TapeListPdf {
                     float wide = (PDRectangle.A4.getWidth() - 2 * EDGE) / COLUMNS;
                     for (int i = 0; i < here; i++) {
                         // Down the first column, then down the second: the order in which one walks.
-                        measure(in, next + i, EDGE + i / down * (wide + 6), top - i % down * ROW);
+                        int column = i / down;
+                        measure(in, next + i, EDGE + column * (wide + 6), top - i % down * ROW);
                     }
                     next += here;
                 }
