@@ -54,7 +54,8 @@ class MeshesTest {
                 for (int[] t : new int[][] {{a, a + 1, a + n}, {a + 1, a + n + 1, a + n}}) {
                     file.position(file.position() + 12);
                     for (int p : t) {
-                        file.putFloat(off[p]).putFloat(600f * (p % n) / n - 300).putFloat(600f * (p / n) / n - 300);
+                        int row = p / n;
+                        file.putFloat(off[p]).putFloat(600f * (p % n) / n - 300).putFloat(600f * row / n - 300);
                     }
                     file.putShort((short) 0);
                 }
