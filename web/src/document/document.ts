@@ -1061,6 +1061,7 @@ export interface AirWay {
   exit: Exit
   /** comes round again, standing, %, 0 to 80, usually 15: share of the warm air that reaches the front again; 5-30 %; common practice, no source */
   recirculation_pct: number
+  inRoom?: InRoom
   id?: string
 }
 
@@ -1155,6 +1156,18 @@ export interface Exit {
   area_cm2: number
   /** pressure at the exit, %, -100 to 100, usually -10: of the road wind's: engine bay 0 to 20, under the car -10 to -20, behind a wheel or over the bonnet -20 to -40 %; common practice, no source */
   pressure_pct: number
+}
+
+/** where the middle of the opening is in the room; what is taken from there counts instead of what is typed */
+export interface InRoom {
+  /** back, mm, -10000 to 10000, usually 0: rearward from the datum; less than 0 before it */
+  back_mm: number
+  /** right, mm, -10000 to 10000, usually 0: to the right of the datum as one sits; less than 0 to the left */
+  right_mm: number
+  /** up, mm, -10000 to 10000, usually 0: above the datum; less than 0 below it */
+  up_mm: number
+  walls?: boolean
+  exit?: boolean
 }
 
 /** where a body of the option stands in the room */

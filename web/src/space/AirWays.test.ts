@@ -86,6 +86,27 @@ describe('the cooling air', () => {
     expect(edit.mock.lastCall![0][0]).toMatchObject({ pointer: '/options/#A/airWays/#r1/fan', value: { backwards: false } })
   })
 
+  it('takes what stands before the opening from the room, once that knows where it is', async () => {
+    const press = (words: string) =>
+      wrapper
+        .findAll('button, [role="radio"], .p-togglebutton')
+        .find((b) => b.text() === words)!
+        .trigger('click')
+    const stand = { id: 's', of: 'core', what: 'core' as const, back_mm: 100, right_mm: 20, up_mm: -300 }
+    const option = { ...build.document!.options[0]!, stands: [stand] }
+    onScreen(build, { ...build.document!, room: { datum: '' }, options: [option] })
+    let wrapper = await surface(AirWays)
+    await press('give its opening a place')
+    const way = asEdited(build, edit).options[0]!.airWays![0]!
+    expect(way.inRoom).toEqual({ back_mm: 0, right_mm: 20, up_mm: -300 })
+    onScreen(build, { ...build.document!, options: [{ ...option, airWays: [way] }] })
+    build.answers.A!.steady!.airWays = [{ ...wayView(), inRoom: { uncovered_pct: 62.4, covers: ['crash bar'], exit_cm2: 640 } }]
+    wrapper = await surface(AirWays)
+    expect(wrapper.text()).toContain('The room leaves 62 % of the opening free; before it: crash bar. Behind the stack the air has 640 cm².')
+    await press('from the room')
+    expect(asEdited(build, edit).options[0]!.airWays![0]!.inRoom).toMatchObject({ walls: true })
+  })
+
   it('begins from a usual way round the core when none is described', async () => {
     onScreen(build, { ...build.document!, options: [{ ...build.document!.options[0]!, airWays: undefined }] })
     const wrapper = await surface(AirWays)

@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import type { WayInRoom } from '../api/client'
 import { useBuild } from '../build/store'
 import type { AirWay, Wall } from '../document/types'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 import TextField from '../ui/TextField.vue'
+import WayInRoomFields from './WayInRoomFields.vue'
 
 /** Opening, what stands before it, exit and fan of a way of the air. */
-const props = defineProps<{ way: AirWay; at: string }>()
+const props = defineProps<{ way: AirWay; at: string; found?: WayInRoom }>()
 const build = useBuild()
 const walls = computed(() => props.way.opening.walls ?? [])
 
@@ -154,6 +156,7 @@ const winds = [
         <button type="button" class="act" @click="fan(!way.fan)">{{ way.fan ? 'take the fan out' : 'put a fan in' }}</button>
       </p>
     </section>
+    <WayInRoomFields :way="way" :at="at" :found="found" />
   </div>
 </template>
 

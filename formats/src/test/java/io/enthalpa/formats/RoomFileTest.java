@@ -4,7 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
+import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.fit.FitFinding;
@@ -261,6 +263,26 @@ class RoomFileTest {
                 [{"of": "brick", "what": "pump", "back_mm": 0, "right_mm": 0, "up_mm": 0, "mounts": [
                   {"kind": "lug", "name": "foot", "carrier": "cradle", "back_mm": 0, "right_mm": 0, "up_mm": 0, "bolt_mm": 6}]}]""")))
                 .hasMessageContaining("foot, carrier: \"cradle\"; expected one of body, engine");
+    }
+
+    /** A wall from 30 behind the opening, all over the stack: nothing of the opening is free, and behind the stack only the least there is. */
+    @Test
+    void theWayOfTheAirMeetsTheRoomAndWhatIsTypedStays() {
+        ObjectNode tree = document("[]");
+        ((ObjectNode) tree.get("room")).set("obstacles", BuildFile.parse("""
+                [{"kind": "box", "name": "wall", "nature": "body", "front_mm": 30, "rear_mm": 900, "left_mm": -900, "right_mm": 900,
+                  "bottom_mm": -900, "top_mm": 900}]"""));
+        JsonNode place =
+                BuildFile.parse("{\"back_mm\": 0, \"right_mm\": 0, \"up_mm\": 0, \"walls\": true, \"exit\": true}");
+        ((ObjectNode) tree.at("/options/0/airWays/0")).set("inRoom", place);
+        Build build = BuildFile.read(tree);
+        AirWaySpec met = new Answer(build, "A").steady().ways().get(0).spec();
+        assertThat(met.exitArea()).isEqualTo(1e-4);
+        assertThat(met.opening().free()).isCloseTo(0, within(1e-9));
+        JsonNode way = BuildFile.tree(build).at("/options/0/airWays/0");
+        assertThat(way.at("/exit/area_cm2").doubleValue()).isEqualTo(1200);
+        assertThat(way.at("/opening/walls/0/name").stringValue()).isEqualTo("plate");
+        assertThat(way.get("inRoom").toString()).isEqualTo(place.toString());
     }
 
     @Test

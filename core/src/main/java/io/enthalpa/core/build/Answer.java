@@ -4,6 +4,7 @@ import io.enthalpa.core.chargepath.BaySpec;
 import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.Trace;
@@ -58,7 +59,7 @@ public final class Answer {
                                         b.rolling() * perturbation.factor(UncertainInput.BAY),
                                         b.settles())),
                         perturbation.factor(UncertainInput.PATH_LOSSES)),
-                option.airWays(),
+                option.airWays().stream().map(AirWaySpec::met).toList(),
                 perturbation,
                 Optional.of(point()));
         Duty asked = build.duty().scaledTo(option.boost());

@@ -18,6 +18,7 @@ import java.util.Optional;
  * @param exitPressure  over the dynamic pressure of the road wind: 0 still air, -0.1 to -0.3 behind a wheel or under the car, above 0 when
  *                      the wind presses in (common practice, no source)
  * @param recirculation share of the warmed air that comes round to the front again, standing; 0.05 to 0.3 (common practice, no source)
+ * @param inRoom        where its opening is in the measured room, and what is taken from there instead of what is typed
  */
 public record AirWaySpec(
         String name,
@@ -30,9 +31,66 @@ public record AirWaySpec(
         Optional<FanSpec> fan,
         double exitArea,
         double exitPressure,
-        double recirculation) {
+        double recirculation,
+        Optional<WayInRoom> inRoom) {
     public AirWaySpec {
         layers = List.copyOf(layers);
+    }
+
+    /** All of it as typed. */
+    public AirWaySpec(
+            String name,
+            double spaceWidth,
+            double spaceHeight,
+            OpeningSpec opening,
+            double seal,
+            boolean ducted,
+            List<Layer> layers,
+            Optional<FanSpec> fan,
+            double exitArea,
+            double exitPressure,
+            double recirculation) {
+        this(
+                name,
+                spaceWidth,
+                spaceHeight,
+                opening,
+                seal,
+                ducted,
+                layers,
+                fan,
+                exitArea,
+                exitPressure,
+                recirculation,
+                Optional.empty());
+    }
+
+    /** @return as the room lets it be, where anything is taken from that: what the air really meets */
+    public AirWaySpec met() {
+        AirWaySpec met = this;
+        if (inRoom.isPresent() && inRoom.get().found().isPresent()) {
+            WayInRoom room = inRoom.get();
+            WayInRoom.Found found = room.found().get();
+            met = room.wallsFromRoom() ? met.withOpening(opening.withWalls(found.walls())) : met;
+            met = room.exitFromRoom() ? met.withExitArea(found.exitArea()) : met;
+        }
+        return met;
+    }
+
+    public AirWaySpec withInRoom(WayInRoom other) {
+        return new AirWaySpec(
+                name,
+                spaceWidth,
+                spaceHeight,
+                opening,
+                seal,
+                ducted,
+                layers,
+                fan,
+                exitArea,
+                exitPressure,
+                recirculation,
+                Optional.of(other));
     }
 
     /** @param order indices of the layers, front first @return the same way with its layers in another order, each gap where it was */
@@ -48,7 +106,18 @@ public record AirWaySpec(
 
     public AirWaySpec withOpening(OpeningSpec other) {
         return new AirWaySpec(
-                name, spaceWidth, spaceHeight, other, seal, ducted, layers, fan, exitArea, exitPressure, recirculation);
+                name,
+                spaceWidth,
+                spaceHeight,
+                other,
+                seal,
+                ducted,
+                layers,
+                fan,
+                exitArea,
+                exitPressure,
+                recirculation,
+                inRoom);
     }
 
     public AirWaySpec withSeal(double other) {
@@ -63,7 +132,8 @@ public record AirWaySpec(
                 fan,
                 exitArea,
                 exitPressure,
-                recirculation);
+                recirculation,
+                inRoom);
     }
 
     public AirWaySpec withLayers(List<Layer> other) {
@@ -78,11 +148,23 @@ public record AirWaySpec(
                 fan,
                 exitArea,
                 exitPressure,
-                recirculation);
+                recirculation,
+                inRoom);
     }
 
     public AirWaySpec withExitArea(double other) {
         return new AirWaySpec(
-                name, spaceWidth, spaceHeight, opening, seal, ducted, layers, fan, other, exitPressure, recirculation);
+                name,
+                spaceWidth,
+                spaceHeight,
+                opening,
+                seal,
+                ducted,
+                layers,
+                fan,
+                other,
+                exitPressure,
+                recirculation,
+                inRoom);
     }
 }

@@ -31,6 +31,7 @@ import io.enthalpa.core.exchanger.RatedCore;
 import io.enthalpa.core.exchanger.TankEffect;
 import io.enthalpa.core.fit.Against;
 import io.enthalpa.core.fit.AirBehind;
+import io.enthalpa.core.fit.AirSeen;
 import io.enthalpa.core.fit.ToolRoom;
 import io.enthalpa.core.fit.WayOut;
 import io.enthalpa.core.fluid.Atmosphere;
@@ -133,6 +134,7 @@ public final class Methods {
                             AskedGap.METHOD,
                             Against.METHOD,
                             AirBehind.METHOD,
+                            AirSeen.METHOD,
                             Mounting.METHOD,
                             ToolRoom.METHOD,
                             WayOut.METHOD,

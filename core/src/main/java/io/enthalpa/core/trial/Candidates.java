@@ -10,6 +10,7 @@ import io.enthalpa.core.chargepath.PlenumWallSpec;
 import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.coolingair.OpeningSpec;
+import io.enthalpa.core.coolingair.WayInRoom;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.loss.StandardSizes;
 import io.enthalpa.core.waterloop.IceSpec;
@@ -205,17 +206,21 @@ final class Candidates {
         if (way.seal() < WELL_SEALED) {
             add(What.AIR_WAY, way.name(), option.withWay(number, w -> w.withSeal(WELL_SEALED)));
         }
-        add(
-                What.AIR_WAY,
-                way.name(),
-                option.withWay(number, w -> w.withExitArea(StandardSizes.upTo(way.exitArea() * 1.4, 50e-4))));
+        // What is taken from the room changes by moving something there, and not by typing.
+        if (way.inRoom().filter(WayInRoom::exitFromRoom).isEmpty()) {
+            add(
+                    What.AIR_WAY,
+                    way.name(),
+                    option.withWay(number, w -> w.withExitArea(StandardSizes.upTo(way.exitArea() * 1.4, 50e-4))));
+        }
         add(
                 What.AIR_WAY,
                 way.name(),
                 option.withWay(
                         number,
                         w -> w.withOpening(opening.withHeight(StandardSizes.upTo(opening.height() * 1.25, 5e-3)))));
-        for (int k = 0; k < opening.walls().size(); k++) {
+        boolean typed = way.inRoom().filter(WayInRoom::wallsFromRoom).isEmpty();
+        for (int k = 0; typed && k < opening.walls().size(); k++) {
             OpeningSpec.Wall wall = opening.walls().get(k);
             double up = wall.up() + (wall.up() < 0 ? -OUT_OF_THE_WAY : OUT_OF_THE_WAY);
             List<OpeningSpec.Wall> walls = new ArrayList<>(opening.walls());

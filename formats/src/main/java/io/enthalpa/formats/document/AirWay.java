@@ -6,6 +6,7 @@ import static io.enthalpa.formats.document.Suffix.PCT;
 
 import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.coolingair.Layer;
+import io.enthalpa.core.coolingair.WayInRoom;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -54,6 +55,7 @@ record AirWay(
                 help = "share of the warm air that reaches the front again; 5-30 %; common practice, no source")
         double recirculation_pct,
 
+        @Called("its place in the room") @Nullable InRoom inRoom,
         @Nullable String id)
         implements Named {
     static final int MOST = 6;
@@ -77,7 +79,8 @@ record AirWay(
                 Optional.ofNullable(fan).map(f -> f.core(at.to("fan"))),
                 CM2.si(exit.area_cm2),
                 PCT.si(exit.pressure_pct),
-                PCT.si(recirculation_pct));
+                PCT.si(recirculation_pct),
+                Optional.ofNullable(inRoom).map(InRoom::core));
     }
 
     static AirWay of(AirWaySpec w) {
@@ -92,7 +95,32 @@ record AirWay(
                 w.fan().map(Fan::of).orElse(null),
                 new Exit(CM2.of(w.exitArea()), PCT.of(w.exitPressure())),
                 PCT.of(w.recirculation()),
+                w.inRoom().map(InRoom::of).orElse(null),
                 null);
+    }
+
+    @Part(
+            value = "airWay/inRoom",
+            says =
+                    "where the middle of the opening is in the room; what is taken from there counts instead of what is typed")
+    record InRoom(
+            double back_mm,
+            double right_mm,
+            double up_mm,
+            @Nullable Boolean walls,
+            @Nullable Boolean exit) implements PlaceInRoom {
+        WayInRoom core() {
+            return new WayInRoom(vector(), Boolean.TRUE.equals(walls), Boolean.TRUE.equals(exit), Optional.empty());
+        }
+
+        static InRoom of(WayInRoom w) {
+            return new InRoom(
+                    MM.of(w.opening().getX()),
+                    MM.of(w.opening().getY()),
+                    MM.of(w.opening().getZ()),
+                    w.wallsFromRoom() ? Boolean.TRUE : null,
+                    w.exitFromRoom() ? Boolean.TRUE : null);
+        }
     }
 
     @Part(value = "airWay/exit", says = "where the air leaves")

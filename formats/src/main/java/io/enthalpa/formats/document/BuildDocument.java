@@ -15,7 +15,9 @@ import io.enthalpa.core.duty.Gearing;
 import io.enthalpa.core.endurance.Sensor;
 import io.enthalpa.core.engine.CompressorMap;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fit.AirSeen;
 import io.enthalpa.core.room.Obstacle;
+import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.verdict.Targets;
 import java.util.ArrayList;
 import java.util.List;
@@ -70,6 +72,8 @@ public record BuildDocument(
         for (int i = 0; i < options.size(); i++) {
             all.add(options.get(i).core(Place.ROOT.to("options", i, options.get(i)), carriers));
         }
+        Optional<RoomSpec> measured = Optional.ofNullable(room).map(r -> r.core(Place.ROOT.to("room")));
+        measured.ifPresent(r -> all.replaceAll(option -> AirSeen.of(option, r)));
         Build build = new Build(
                 name,
                 summary,
@@ -80,7 +84,7 @@ public record BuildDocument(
                 duty.core(Place.ROOT.to("duty"), gears),
                 gears,
                 Optional.ofNullable(bay).map(b -> b.core(Place.ROOT.to("bay"))),
-                Optional.ofNullable(room).map(r -> r.core(Place.ROOT.to("room"))),
+                measured,
                 all);
         if (all.isEmpty()) {
             throw Place.malformed("/options", "options", "an empty list", "at least one option");

@@ -3,6 +3,8 @@ package io.enthalpa.server.answers;
 import io.enthalpa.core.coolingair.AirFlow;
 import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.coolingair.Layer;
+import io.enthalpa.core.coolingair.OpeningSpec;
+import io.enthalpa.core.coolingair.WayInRoom;
 import io.enthalpa.core.steady.AirWayResult;
 import io.enthalpa.core.steady.AirWayResult.LayerResult;
 import java.util.ArrayList;
@@ -29,7 +31,26 @@ public record AirWayView(
         double front_C,
         double behind_C,
         List<LayerView> layers,
-        List<SpeedView> speeds) {
+        List<SpeedView> speeds,
+        @Nullable WayInRoomView inRoom) {
+    /**
+     * What the room has before and behind the stack, whether it is taken or not.
+     *
+     * @param uncovered_pct of the opening
+     * @param covers        names of what covers it
+     */
+    public record WayInRoomView(double uncovered_pct, List<String> covers, double exit_cm2) {
+        static WayInRoomView of(WayInRoom.Found found, OpeningSpec opening) {
+            return new WayInRoomView(
+                    100 * opening.withWalls(found.walls()).free(),
+                    found.walls().stream()
+                            .map(OpeningSpec.Wall::name)
+                            .distinct()
+                            .toList(),
+                    found.exitArea() * 1e4);
+        }
+    }
+
     private static final int SPEEDS = 12;
     /** The drawing goes on to this at least, m/s. */
     private static final double FAR = 130 / 3.6;
@@ -94,7 +115,11 @@ public record AirWayView(
                 way.warmth().front() - 273.15,
                 way.warmth().behind() - 273.15,
                 layers,
-                speeds(way, Math.max(1.25 * roadSpeed, FAR)));
+                speeds(way, Math.max(1.25 * roadSpeed, FAR)),
+                spec.inRoom()
+                        .flatMap(WayInRoom::found)
+                        .map(found -> WayInRoomView.of(found, spec.opening()))
+                        .orElse(null));
     }
 
     private static List<SpeedView> speeds(AirWayResult way, double most) {
