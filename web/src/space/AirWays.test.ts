@@ -98,7 +98,8 @@ describe('the cooling air', () => {
     let wrapper = await surface(AirWays)
     await press('give its opening a place')
     const way = asEdited(build, edit).options[0]!.airWays![0]!
-    expect(way.inRoom).toEqual({ back_mm: 0, right_mm: 20, up_mm: -300 })
+    // 60 before the condenser, that 40 deep, 15 before the core, half of its 40; the core's middle 40 below the opening's.
+    expect(way.inRoom).toEqual({ back_mm: 100 - 60 - 40 - 15 - 20, right_mm: 20, up_mm: -300 + 40 })
     onScreen(build, { ...build.document!, options: [{ ...option, airWays: [way] }] })
     build.answers.A!.steady!.airWays = [{ ...wayView(), inRoom: { uncovered_pct: 62.4, covers: ['crash bar'], exit_cm2: 640 } }]
     wrapper = await surface(AirWays)

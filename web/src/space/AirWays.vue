@@ -282,7 +282,7 @@ const size = (l: AirLayer) => {
         </section>
       </div>
       <OrderTable v-if="way.layers.length > 1" :way="way" :index="wayIndex" class="block" />
-      <WayFields :way="way" :at="at" :found="view?.inRoom" />
+      <WayFields :way="way" :at="at" :view="view" />
       <Menu ref="menu" :model="items" popup />
     </template>
   </div>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { WayInRoom } from '../api/client'
+import type { AirWayView } from '../api/client'
 import { useBuild } from '../build/store'
 import type { AirWay, Wall } from '../document/types'
 import ChoiceField from '../ui/ChoiceField.vue'
@@ -9,7 +9,7 @@ import TextField from '../ui/TextField.vue'
 import WayInRoomFields from './WayInRoomFields.vue'
 
 /** Opening, what stands before it, exit and fan of a way of the air. */
-const props = defineProps<{ way: AirWay; at: string; found?: WayInRoom }>()
+const props = defineProps<{ way: AirWay; at: string; view?: AirWayView }>()
 const build = useBuild()
 const walls = computed(() => props.way.opening.walls ?? [])
 
@@ -156,7 +156,7 @@ const winds = [
         <button type="button" class="act" @click="fan(!way.fan)">{{ way.fan ? 'take the fan out' : 'put a fan in' }}</button>
       </p>
     </section>
-    <WayInRoomFields :way="way" :at="at" :found="found" />
+    <WayInRoomFields :way="way" :at="at" :view="view" />
   </div>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { WayInRoom } from '../api/client'
+import { computed } from 'vue'
+import type { AirWayView } from '../api/client'
 import { useBuild } from '../build/store'
 import type { AirWay } from '../document/types'
 import { spoken } from '../quantity/catalogue'
@@ -8,16 +9,25 @@ import EitherOr from '../ui/EitherOr.vue'
 import NumberField from '../ui/NumberField.vue'
 
 /** Where the opening of a way of the air is in the measured room, and what is taken from there instead of what is typed. */
-const props = defineProps<{ way: AirWay; at: string; found?: WayInRoom }>()
+const props = defineProps<{ way: AirWay; at: string; view?: AirWayView }>()
 const build = useBuild()
 const settings = useSettings()
 
-/** Before the first core that has a place, as far as the stack begins behind the opening; else at the datum. */
+const found = computed(() => props.view?.inRoom)
+
+/** Where the stack begins behind it, of the first layer that has a place in the room; else at the datum. */
 function put(): void {
-  const stand = build.option?.stands?.find((s) => props.way.layers.some((l) => l.name === s.of))
-  const { back_mm = 0, right_mm = 0, up_mm = 0 } = stand ?? {}
-  const before = stand ? 100 : 0
-  void build.act([{ pointer: `${props.at}/inRoom`, value: { back_mm: back_mm - before, right_mm, up_mm } }], `${props.way.name} placed in the room`)
+  const layers = props.way.layers
+  const number = layers.findIndex((l) => build.option?.stands?.some((s) => s.of === l.name && s.what === l.kind))
+  const stand = build.option?.stands?.find((s) => s.of === layers[number]?.name && s.what === layers[number]?.kind)
+  const deep = (k: number) => props.view?.layers[k]?.depth_mm ?? 0
+  const before = layers.slice(0, number + 1).reduce((sum, l, k) => sum + l.gap_mm + deep(k) / (k === number ? 2 : 1), 0)
+  const value = {
+    back_mm: Math.round((stand?.back_mm ?? 0) - (stand ? before : 0)),
+    right_mm: stand ? stand.right_mm - layers[number]!.across_mm : 0,
+    up_mm: stand ? stand.up_mm - layers[number]!.up_mm : 0,
+  }
+  void build.act([{ pointer: `${props.at}/inRoom`, value }], `${props.way.name} placed in the room`)
 }
 function takeOut(): void {
   void build.act([{ pointer: `${props.at}/inRoom`, value: undefined }], `${props.way.name} no longer placed in the room`)

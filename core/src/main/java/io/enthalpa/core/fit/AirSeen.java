@@ -34,12 +34,17 @@ public final class AirSeen {
                     Citation.commonPractice(
                             "a number plate or bar counts as its shadow; what leaves a stack needs its face or the slot behind it"))
             .leavesOut(
-                    "How the air turns, and what it meets farther on. Bonnet and ground do not count, nor what air goes through.");
+                    "How the air turns, and what it meets farther on. Bonnet and ground do not count, nor what air goes through, nor the skin that the opening is cut into: what covers nine tenths of it within 40 mm of its plane.");
 
     private static final int ACROSS = 24;
     private static final int UP = 12;
     /** m: what stands farther off lets the air come together again. */
     private static final double FAR = 0.3;
+
+    /** m before and behind the plane of the opening, within which the bodywork lies that it is cut into. */
+    private static final double SKIN = 0.04;
+    /** Of the opening, that only its own bodywork covers there. */
+    private static final double HOLE_OF = 0.9;
 
     private static final double[] DEPTHS = {0.0375, 0.075, 0.15, FAR};
     /** m2: the least that a build file has. */
@@ -113,9 +118,11 @@ public final class AirSeen {
     private List<OpeningSpec.Wall> walls() {
         OpeningSpec o = way.opening();
         double to = Math.max(way.layers().get(0).gap(), 1e-3);
-        List<Thing> near = near(bar(-FAR, to, 0, 0, o.width(), o.height()));
         double wide = o.width() / ACROSS;
         double high = o.height() / UP;
+        List<Thing> near = near(bar(-FAR, to, 0, 0, o.width(), o.height())).stream()
+                .filter(t -> !isCutInto(t, wide, high))
+                .toList();
         List<OpeningSpec.Wall> walls = new ArrayList<>();
         for (int r = 0; r < UP && !near.isEmpty(); r++) {
             double up = ((r + 0.5) / UP - 0.5) * o.height();
@@ -139,6 +146,19 @@ public final class AirSeen {
             }
         }
         return walls;
+    }
+
+    /** Whether it covers nearly all of the opening in its very plane: the skin that the opening is a hole of, measured without it. */
+    private boolean isCutInto(Thing thing, double wide, double high) {
+        int struck = 0;
+        for (int r = 0; r < UP; r++) {
+            for (int c = 0; c < ACROSS; c++) {
+                double right = (c + 0.5 - ACROSS / 2.0) * wide;
+                double up = (r + 0.5 - UP / 2.0) * high;
+                struck += strikes(thing, bar(-SKIN, SKIN, right, up, wide / 2, high / 2)) ? 1 : 0;
+            }
+        }
+        return struck >= HOLE_OF * ACROSS * UP;
     }
 
     private double exit() {

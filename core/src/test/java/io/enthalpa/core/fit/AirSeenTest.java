@@ -62,6 +62,16 @@ class AirSeenTest {
                 .isEqualTo(1);
     }
 
+    /** A bumper skin measured without its hole; a plate on it that covers less stays. */
+    @Test
+    void theSkinThatTheOpeningIsCutIntoDoesNotCoverIt() {
+        assertThat(free(Rooms.box("skin", -0.03, 0, -1, 1, -1, 1))).isEqualTo(1);
+        assertThat(free(Rooms.box("skin", -0.03, 0, -1, 1, -1, 1), Rooms.box("plate", -0.06, -0.03, -1, 0, -1, 1)))
+                .isCloseTo(0.5, within(1e-9));
+        // Farther before it, it is no skin of it.
+        assertThat(free(Rooms.box("wall", -0.1, -0.05, -1, 1, -1, 1))).isCloseTo(0, within(1e-9));
+    }
+
     /** A wall 100 behind the core leaves 75 of the depths looked at: a slot of 1.5 m by 75 mm; over half the face the other half stays open. */
     @Test
     void whatStandsBehindTheStackLeavesASlotRoundIt() {
