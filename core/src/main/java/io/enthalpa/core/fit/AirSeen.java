@@ -34,7 +34,7 @@ public final class AirSeen {
                     Citation.commonPractice(
                             "a number plate or bar counts as its shadow; what leaves a stack needs its face or the slot behind it"))
             .leavesOut(
-                    "How the air turns, and what it meets farther on. Bonnet and ground do not count, nor what air goes through, nor the skin that the opening is cut into: what covers nine tenths of it within 40 mm of its plane.");
+                    "How the air turns, and what it meets farther on. Bonnet and ground do not count, nor what air goes through, nor the skin that the opening is cut into: what covers nine tenths of it within 20 mm of its plane.");
 
     private static final int ACROSS = 24;
     private static final int UP = 12;
@@ -42,7 +42,7 @@ public final class AirSeen {
     private static final double FAR = 0.3;
 
     /** m before and behind the plane of the opening, within which the bodywork lies that it is cut into. */
-    private static final double SKIN = 0.04;
+    private static final double SKIN = 0.02;
     /** Of the opening, that only its own bodywork covers there. */
     private static final double HOLE_OF = 0.9;
 
