@@ -289,11 +289,12 @@ const size = (l: AirLayer) => {
 </template>
 
 <style scoped>
+/* The choice of the surface's parts stands to the right of it. */
 .which {
   display: flex;
   gap: 20px;
   align-items: baseline;
-  padding-bottom: 12px;
+  padding: 0 156px 12px 0;
 }
 .gap {
   flex: 1;

@@ -164,13 +164,22 @@ public final class Bodies {
     }
 
     private PathElement.Core core(Stand stand) {
+        return core(option, stand);
+    }
+
+    private WaterLoopSpec loop(Stand stand) {
+        return loop(option, stand);
+    }
+
+    /** @return the core that a place is of, or whose loop it is on */
+    static PathElement.Core core(BuildOption option, Stand stand) {
         return Pieces.cores(option.path()).stream()
                 .filter(c -> c.name().equals(stand.of()))
                 .findFirst()
                 .orElseThrow();
     }
 
-    private WaterLoopSpec loop(Stand stand) {
-        return core(stand).loop().orElseThrow();
+    static WaterLoopSpec loop(BuildOption option, Stand stand) {
+        return core(option, stand).loop().orElseThrow();
     }
 }

@@ -1,13 +1,10 @@
 package io.enthalpa.core.fit;
 
 import io.enthalpa.core.build.BuildOption;
-import io.enthalpa.core.chargepath.PathElement;
-import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.exchanger.ChargeCooler;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.waterloop.TankSpec;
-import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.OptionalDouble;
 
 /** What a body weighs where nobody put it on a scale; common practice, no source, but for a core, whose metal is counted. */
@@ -36,30 +33,21 @@ public final class BodyMass {
         }
         return switch (stand.what()) {
             case CORE -> {
-                ChargeCooler cooler = new ChargeCooler(core(option, stand).spec());
+                ChargeCooler cooler =
+                        new ChargeCooler(Bodies.core(option, stand).spec());
                 yield OptionalDouble.of(cooler.heatCapacity() / ChargeCooler.ALUMINIUM_HEAT_CAPACITY);
             }
             case RADIATOR -> {
-                CoreSize size = loop(option, stand).radiator().orElseThrow().size();
+                CoreSize size =
+                        Bodies.loop(option, stand).radiator().orElseThrow().size();
                 yield OptionalDouble.of(RADIATOR_DENSITY * size.volume());
             }
             case TANK -> {
-                TankSpec tank = loop(option, stand).tank().orElseThrow();
+                TankSpec tank = Bodies.loop(option, stand).tank().orElseThrow();
                 yield OptionalDouble.of(emptyTank(tank.capacity()) + WATER_DENSITY * tank.capacity());
             }
             case PUMP -> OptionalDouble.of(PUMP);
             default -> OptionalDouble.empty();
         };
-    }
-
-    private static PathElement.Core core(BuildOption option, Stand stand) {
-        return Pieces.cores(option.path()).stream()
-                .filter(c -> c.name().equals(stand.of()))
-                .findFirst()
-                .orElseThrow();
-    }
-
-    private static WaterLoopSpec loop(BuildOption option, Stand stand) {
-        return core(option, stand).loop().orElseThrow();
     }
 }
