@@ -86,11 +86,11 @@ const along = computed(() => {
         : { x1: 0, x2: 0, y1: 1, y2: 0 }
 })
 const back = computed(() => ({ x1: along.value.x2, x2: along.value.x1, y1: along.value.y2, y2: along.value.y1 }))
-/** First and second half of a U-flow, else the whole block twice. */
+/** The first pass and the second, else the whole block. */
 const halves = computed(() => {
   const b = block.value
   if (!shape.value.twoPass) return [b]
-  return level.value
+  const both = level.value
     ? [
         { ...b, height: b.height / 2 },
         { ...b, y: b.y + b.height / 2, height: b.height / 2 },
@@ -99,6 +99,7 @@ const halves = computed(() => {
         { ...b, width: b.width / 2 },
         { ...b, x: b.x + b.width / 2, width: b.width / 2 },
       ]
+  return shape.value.inletFirst ? both : both.reverse()
 })
 const way = computed(() => shape.value.way.map(([x, y]) => `${origin.value.x + x * scale.value},${origin.value.y + y * scale.value}`).join(' '))
 const divider = computed(() => {

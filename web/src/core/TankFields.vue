@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useBuild } from '../build/store'
-import type { CorePiece, PortSide } from '../document/types'
+import type { Edit } from '../document/edit'
+import type { CorePiece, EndTankPortPlace as PortPlace, PortSide } from '../document/types'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
-import { turnedTo, turnsOf } from './drawing'
+import { endsOf, hasEnd, isTwoPass, placeOf, portEnd, turnedTo, turnsOf } from './drawing'
 
 /** Tanks and ports of a core: bores, stubs, elbows, and which way its inlet looks. */
 const props = defineProps<{ core: CorePiece; at: string }>()
@@ -13,6 +14,27 @@ const places = [
   { value: 'offset', label: 'offset' },
   { value: 'end', label: 'tank end' },
 ]
+/** Of a port that stands elsewhere or towards another end; the other port stays as it stands. */
+function seat(outlet: boolean, more: Partial<CorePiece>, words: string): void {
+  const core = props.core
+  const stays: Partial<CorePiece> = outlet
+    ? {}
+    : { outletPlace: placeOf(core, true), ...(hasEnd(core, true) && { outletTowards: portEnd(core, true) }) }
+  const next = { ...core, ...stays, ...more } as CorePiece
+  const elbow = outlet ? 'outletTurn' : 'inletTurn'
+  // An elbow along the way its port looks now cannot be.
+  const off = next[elbow] !== undefined && !turnsOf(next, outlet).includes(next[elbow])
+  const edits: Edit[] = Object.entries({ ...stays, ...more }).map(([key, value]) => ({ pointer: `${props.at}/${key}`, value }))
+  if (off) edits.push({ pointer: `${props.at}/${elbow}`, value: undefined })
+  void build.act(edits, `${core.name} ${outlet ? 'outlet' : 'inlet'} ${words}${off ? ', its elbow off' : ''}`)
+}
+const stand = (outlet: boolean, place: string) =>
+  seat(outlet, outlet ? { outletPlace: place as PortPlace } : { portPlace: place as PortPlace }, `on ${places.find((p) => p.value === place)!.label}`)
+const towards = (outlet: boolean, end: string) =>
+  seat(outlet, outlet ? { outletTowards: end as PortSide } : { portTowards: end as PortSide }, `towards ${end}`)
+/** Of two passes the halves of one tank, else the ends of each. */
+const endWords = (outlet: boolean) =>
+  isTwoPass(props.core) ? 'inlet half' : `${outlet ? 'outlet' : 'inlet'} ${placeOf(props.core, outlet) === 'end' ? 'on the end' : 'towards'}`
 const sides = ['left', 'right', 'up', 'down'].map((w) => ({ value: w, label: w }))
 const yesNo = [
   { value: 'no', label: 'no' },
@@ -46,7 +68,25 @@ function bend(key: 'inletTurn' | 'outletTurn', way: string): void {
     <NumberField part="core" name="outletBore_mm" :pointer="`${at}/outletBore_mm`" optional empty="the same" />
     <NumberField part="core" name="portStub_mm" :pointer="`${at}/portStub_mm`" optional />
     <NumberField part="core" name="tankDepth_mm" :pointer="`${at}/tankDepth_mm`" optional :empty="`${core.portBore_mm} mm, the port`" />
-    <ChoiceField label="inlet port" :pointer="`${at}/portPlace`" :choices="places" fallback="middle" :of="core.name" />
+    <template v-for="outlet in [false, true]" :key="`seat ${outlet}`">
+      <ChoiceField
+        :label="outlet ? 'outlet port' : 'inlet port'"
+        :pointer="`${at}/${outlet ? 'outletPlace' : 'portPlace'}`"
+        :choices="places"
+        :shown="placeOf(core, outlet)"
+        :pick="(place: string) => stand(outlet, place)"
+        :of="core.name"
+      />
+      <ChoiceField
+        v-if="hasEnd(core, outlet)"
+        :label="endWords(outlet)"
+        :pointer="`${at}/${outlet ? 'outletTowards' : 'portTowards'}`"
+        :choices="endsOf(core)"
+        :shown="portEnd(core, outlet)"
+        :pick="(end: string) => towards(outlet, end)"
+        :of="core.name"
+      />
+    </template>
     <ChoiceField
       label="divided inlet"
       :pointer="`${at}/dividedInlet`"

@@ -57,6 +57,56 @@ describe('core drawing', () => {
     expect(turnsOf(core({ inletTowards: 'up', portPlace: 'end' }), true)).toEqual(['forwards', 'rearwards', 'up', 'down'])
   })
 
+  const middle = (s: ReturnType<typeof coreShape>, role: 'in' | 'out') => {
+    const p = s.ports.find((q) => q.role === role)!
+    return [p.x + p.w / 2 - s.block.x - s.block.w / 2, p.y + p.h / 2 - s.block.y - s.block.h / 2]
+  }
+
+  it('stands the outlet elsewhere than the inlet', () => {
+    // Inlet on the lower end of the left tank, outlet offset upwards by 60 on the right one.
+    const c = core({ inletTowards: 'left', portPlace: 'end', portTowards: 'down', outletPlace: 'offset', outletTowards: 'up' })
+    expect(middle(coreShape(c), 'in')).toEqual([-275, 140])
+    expect(middle(coreShape(c), 'out')).toEqual([320, -60])
+    expect(turnsOf(c, false)).toEqual(['forwards', 'rearwards', 'left', 'right'])
+    expect(turnsOf(c, true)).toEqual(['forwards', 'rearwards', 'up', 'down'])
+    // Nothing said: across from the inlet.
+    expect(middle(coreShape({ ...c, outletTowards: undefined }), 'out')).toEqual([320, -60])
+    expect(middle(coreShape({ ...c, portTowards: undefined, outletTowards: undefined }), 'out')).toEqual([320, 60])
+  })
+
+  it('turns ports with their core', () => {
+    const c = core({ inletTowards: 'left', portPlace: 'end', portTowards: 'down', outletPlace: 'offset' })
+    const edits = turnedTo(c, '', 'up')
+    expect(edits).toEqual([
+      { pointer: '/inletTowards', value: 'up' },
+      { pointer: '/portTowards', value: 'left' },
+      { pointer: '/outletTowards', value: 'right' },
+    ])
+    const turnedCore = { ...c, ...Object.fromEntries(edits.map((e) => ('pointer' in e ? [e.pointer.slice(1), e.value] : []))) } as CorePiece
+    // A quarter clockwise on a sheet whose y runs down: (x, y) comes to (-y, x).
+    expect(middle(coreShape(turnedCore), 'in')).toEqual([-140, -275])
+    expect(middle(coreShape(turnedCore), 'out')).toEqual([60, 320])
+    // What counts nowhere any more does not stay behind to be refused.
+    expect(turnedTo(core({ inletTowards: 'left', portTowards: 'down' }), '', 'up')).toContainEqual({ pointer: '/portTowards', value: undefined })
+  })
+
+  it('gives a U-flow inlet the lower half', () => {
+    const s = coreShape(core({ arrangement: 'u-flow, passes stacked', inletTowards: 'left', portTowards: 'down', outletPlace: 'end' }))
+    expect(s.inletFirst).toBe(false)
+    expect(s.tanks.map((t) => [t.role, t.rect.y])).toEqual([
+      ['in', 120],
+      ['out', 0],
+      ['turn', 0],
+    ])
+    expect(middle(s, 'in')).toEqual([-320, 60])
+    expect(middle(s, 'out')).toEqual([-275, -140])
+  })
+
+  it('draws two outlets on both ends of their tank', () => {
+    const s = coreShape(core({ outlets: 2, outletPlace: 'end', inletTowards: 'left', outletTurn: 'right' }))
+    expect(s.ports.filter((p) => p.role === 'out').map((p) => p.looks)).toEqual(['up', 'up', 'down', 'down'])
+  })
+
   it('keeps its dimensions however it is turned', () => {
     for (const side of ['left', 'right', 'up', 'down'] as const) {
       const s = coreShape(core({ inletTowards: side, portPlace: 'end' }))

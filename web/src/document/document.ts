@@ -650,6 +650,9 @@ export interface CorePiece {
   /** end tank depth, mm, 0 to 400, usually 63: from the block's face to the back of the tank; the port's bore is usual, 0 for a block fed over its face */
   tankDepth_mm?: number
   portPlace?: EndTankPortPlace
+  portTowards?: PortSide
+  outletPlace?: EndTankPortPlace
+  outletTowards?: PortSide
   dividedInlet?: boolean
   /** passages blocked, %, 0 to 90, usually 0: by a boss, weld or dirt; share of the passages that get no air */
   blocked_pct?: number

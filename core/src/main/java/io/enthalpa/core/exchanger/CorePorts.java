@@ -1,5 +1,6 @@
 package io.enthalpa.core.exchanger;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
@@ -60,39 +61,78 @@ public final class CorePorts {
         if (tanks.isOpen()) {
             return List.of();
         }
+        boolean two = spec.arrangement().isTwoPass();
+        List<Port> all = new ArrayList<>();
+        all.add(port("inlet", true, inletAcross(), tanks.inlet()));
+        List<Double> outlets = outletsAcross();
+        for (int i = 0; i < outlets.size(); i++) {
+            String role = outlets.size() == 1 ? "outlet" : i == 0 ? "first outlet" : "second outlet";
+            all.add(port(role, two, outlets.get(i), tanks.outlet()));
+        }
+        return all;
+    }
+
+    /** @param near whether its tank is the inlet's @param v m across the passages, of the middle of the port */
+    private Port port(String role, boolean near, double v, PortSeat seat) {
+        boolean inlet = role.equals("inlet");
+        double bore = inlet ? tanks.portBore() : tanks.outletBore();
+        Optional<PortElbow> elbow = inlet ? tanks.inletElbow() : tanks.outletElbow();
+        Vector3D away = near ? along.negate() : along;
+        if (seat.place() == EndTankSpec.PortPlace.END) {
+            double middle = half + tanks.depth() / 2;
+            return new Port(role, point(near ? -middle : middle, v), v < 0 ? across.negate() : across, bore, elbow);
+        }
         double end = half + tanks.depth();
-        double middle = half + tanks.depth() / 2;
-        boolean atEnds = tanks.place() == EndTankSpec.PortPlace.END;
-        if (spec.arrangement().isTwoPass()) {
-            return List.of(
-                    inlet(point(-end, -side / 2), along.negate()),
-                    outlet("outlet", point(-end, side / 2), along.negate()));
+        return new Port(role, point(near ? -end : end, v), away, bore, elbow);
+    }
+
+    /** m across the passages that the inlet stands off the middle. */
+    private double inletAcross() {
+        int end = spec.inletEnd() == spec.usualEnd() ? -1 : 1;
+        return end
+                * off(
+                        tanks.inlet().place(),
+                        tanks.portBore(),
+                        spec.arrangement().isTwoPass());
+    }
+
+    private List<Double> outletsAcross() {
+        boolean two = spec.arrangement().isTwoPass();
+        if (tanks.outlets() == 2 && !two) {
+            double off = off(tanks.outlet().place(), tanks.outletBore(), true);
+            return List.of(-off, off);
         }
-        Port inlet =
-                atEnds ? inlet(point(-middle, -side), across.negate()) : inlet(point(-end, -shift()), along.negate());
-        if (tanks.outlets() == 2) {
-            return List.of(
-                    inlet,
-                    outlet("first outlet", point(end, -side / 2), along),
-                    outlet("second outlet", point(end, side / 2), along));
-        }
-        return List.of(
-                inlet,
-                atEnds ? outlet("outlet", point(middle, side), across) : outlet("outlet", point(end, shift()), along));
+        int end = spec.outletEnd() == spec.usualEnd() ? -1 : 1;
+        return List.of(end * off(tanks.outlet().place(), tanks.outletBore(), two));
     }
 
-    private Port inlet(Vector3D root, Vector3D out) {
-        return new Port("inlet", root, out, tanks.portBore(), tanks.inletElbow());
+    /** @param halves whether it is one of two that share the tank's height @return m that a port stands off the middle */
+    private double off(EndTankSpec.PortPlace place, double bore, boolean halves) {
+        return switch (place) {
+            case END -> side;
+            case MIDDLE -> halves ? side / 2 : 0;
+            // Half way to the end of the tank, as far as it has room.
+            case OFFSET -> halves ? side / 2 : Math.min(side / 2, Math.max(side - bore / 2, 0));
+        };
     }
 
-    private Port outlet(String role, Vector3D root, Vector3D out) {
-        return new Port(role, root, out, tanks.outletBore(), tanks.outletElbow());
+    /** @return share of its tank's height, 0 to 1, at which the inlet stands, counted as {@link #across} runs; of two passes of its half, from outside */
+    double inletAt() {
+        return spec.arrangement().isTwoPass() ? fromOutside(inletAcross()) : share(inletAcross());
     }
 
-    /** m that an offset port stands off the middle: half way to the end of the tank, as far as it has room. */
-    private double shift() {
-        return tanks.place() == EndTankSpec.PortPlace.OFFSET
-                ? Math.min(side / 2, Math.max(side - tanks.portBore() / 2, 0))
-                : 0;
+    /** @return the same of the outlets */
+    List<Double> outletsAt() {
+        return outletsAcross().stream()
+                .map(v -> spec.arrangement().isTwoPass() ? fromOutside(v) : share(v))
+                .toList();
+    }
+
+    private double share(double v) {
+        return (v + side) / (2 * side);
+    }
+
+    private double fromOutside(double v) {
+        return (side - Math.abs(v)) / side;
     }
 }

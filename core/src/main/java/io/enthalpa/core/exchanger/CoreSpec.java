@@ -23,7 +23,23 @@ public record CoreSpec(
         PortSide inletTowards) {
     /** @return whether it is turned on end: the charge runs up or down */
     public boolean isOnEnd() {
-        return inletTowards == PortSide.UP || inletTowards == PortSide.DOWN;
+        return inletTowards.isUpright();
+    }
+
+    /** @return the end of its tank that an inlet stands at where nothing else is said */
+    public PortSide usualEnd() {
+        return isOnEnd() ? PortSide.LEFT : PortSide.UP;
+    }
+
+    /** @return the end of its tank that the inlet stands at or, of two passes, whose half of it is the inlet's */
+    public PortSide inletEnd() {
+        return tanks.inlet().towards().orElse(usualEnd());
+    }
+
+    /** @return the same of the outlet: of two passes the other half */
+    public PortSide outletEnd() {
+        PortSide usual = inletEnd().opposite();
+        return arrangement.isTwoPass() ? usual : tanks.outlet().towards().orElse(usual);
     }
 
     /** @return the finned block as it stands in the car: what runs along the charge is its height when it is turned on end */
@@ -40,24 +56,42 @@ public record CoreSpec(
         return basis.coolant();
     }
 
-    /** @return the same core turned otherwise, quarter by quarter as one turns it in the hands: its elbows turn with it */
+    /** @return the same core turned otherwise, quarter by quarter as one turns it in the hands: its ports and elbows turn with it */
     public CoreSpec turnedTo(PortSide side) {
         CoreSpec turned = this;
         while (turned.inletTowards != side) {
+            // What stands at the usual end of its tank does not after a quarter: said, it turns with the core.
+            EndTankSpec said = turned.tanks.withSeats(
+                    turned.tanks.inlet().at(turned.inletEnd()),
+                    turned.tanks.outlet().at(turned.outletEnd()));
             turned = new CoreSpec(
                     turned.construction,
                     turned.size,
                     turned.basis,
                     turned.arrangement,
-                    turned.tanks.clockwise(),
-                    switch (turned.inletTowards) {
-                        case RIGHT -> PortSide.DOWN;
-                        case DOWN -> PortSide.LEFT;
-                        case LEFT -> PortSide.UP;
-                        case UP -> PortSide.RIGHT;
-                    });
+                    said.clockwise(),
+                    turned.inletTowards.clockwise());
         }
         return turned;
+    }
+
+    /** @throws EnthalpaFault {@link FaultKind#CONTRADICTION} when a port is said to stand towards an end that its tank does not have */
+    public CoreSpec checkedSeats() {
+        checkSeat("portTowards", "inlet port's end", tanks.inlet());
+        checkSeat("outletTowards", "outlet port's end", tanks.outlet());
+        return this;
+    }
+
+    private void checkSeat(String field, String label, PortSeat seat) {
+        if (seat.towards().filter(side -> side.isUpright() == isOnEnd()).isPresent()) {
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    field,
+                    label,
+                    seat.towards().get().name().toLowerCase(Locale.ROOT),
+                    isOnEnd() ? "left or right, for the core stands on end" : "up or down, for the core lies level",
+                    "Say one of the two, or leave it out.");
+        }
     }
 
     /** @throws EnthalpaFault {@link FaultKind#CONTRADICTION} when an elbow turns its port the way it looks anyhow, or back into its tank */

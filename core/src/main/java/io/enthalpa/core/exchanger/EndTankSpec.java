@@ -9,7 +9,8 @@ import java.util.Optional;
  *
  * @param portBore m, of the inlet port
  * @param depth     m, from the block's face to the back of the tank; 0 without tanks, where the block is fed over its whole face
- * @param place     where the inlet port stands on its tank
+ * @param inlet     where the inlet port stands on its tank
+ * @param outlet    where the outlet stands; two of them both stand so, one in each half of their tank
  * @param divided   true when a vane in the inlet parts the stream to both halves of the tank
  * @param blocked   share of the passages that get no air: a boss, a weld, dirt; 0 to 0.9
  * @param outlets   1, or 2 for two banks
@@ -21,7 +22,8 @@ import java.util.Optional;
 public record EndTankSpec(
         double portBore,
         double depth,
-        PortPlace place,
+        PortSeat inlet,
+        PortSeat outlet,
         boolean divided,
         double blocked,
         int outlets,
@@ -29,7 +31,7 @@ public record EndTankSpec(
         double stub,
         Optional<PortElbow> inletElbow,
         Optional<PortElbow> outletElbow) {
-    /** With straight ports. */
+    /** With straight ports, at the usual ends of their tanks. */
     public EndTankSpec(
             double portBore,
             double depth,
@@ -39,16 +41,40 @@ public record EndTankSpec(
             int outlets,
             double outletBore,
             double stub) {
-        this(portBore, depth, place, divided, blocked, outlets, outletBore, stub, Optional.empty(), Optional.empty());
+        this(
+                portBore,
+                depth,
+                PortSeat.usual(place),
+                PortSeat.usual(place),
+                divided,
+                blocked,
+                outlets,
+                outletBore,
+                stub,
+                Optional.empty(),
+                Optional.empty());
     }
 
     public EndTankSpec withElbows(Optional<PortElbow> inlet, Optional<PortElbow> outlet) {
-        return new EndTankSpec(portBore, depth, place, divided, blocked, outlets, outletBore, stub, inlet, outlet);
+        return with(this.inlet, this.outlet, inlet, outlet);
+    }
+
+    public EndTankSpec withSeats(PortSeat inlet, PortSeat outlet) {
+        return with(inlet, outlet, inletElbow, outletElbow);
+    }
+
+    private EndTankSpec with(PortSeat in, PortSeat out, Optional<PortElbow> inElbow, Optional<PortElbow> outElbow) {
+        return new EndTankSpec(
+                portBore, depth, in, out, divided, blocked, outlets, outletBore, stub, inElbow, outElbow);
     }
 
     /** @return turned a quarter with its core, clockwise seen from the front */
     EndTankSpec clockwise() {
-        return withElbows(inletElbow.map(PortElbow::clockwise), outletElbow.map(PortElbow::clockwise));
+        return with(
+                inlet.clockwise(),
+                outlet.clockwise(),
+                inletElbow.map(PortElbow::clockwise),
+                outletElbow.map(PortElbow::clockwise));
     }
 
     /** Loss of the elbows on the inlet port's velocity head. */

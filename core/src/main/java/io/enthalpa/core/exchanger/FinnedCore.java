@@ -34,11 +34,13 @@ public final class FinnedCore implements CoreModel {
     private final double coldArea;
     private final double coldSection;
     private final double plateArea;
+    private final TankStream stream;
 
     FinnedCore(CoreSpec spec, FinnedBlock block, GlycolWater coolant) {
         this.spec = spec;
         this.coolant = coolant;
         this.block = block;
+        this.stream = new TankStream(spec);
         CoreSize size = spec.size();
         layers = block.layers(size);
         passes = spec.arrangement().isTwoPass() ? 2 : 1;
@@ -143,7 +145,7 @@ public final class FinnedCore implements CoreModel {
         double lengths = chargeLength / block.charge().hydraulicDiameter();
         double heads = 4 * charge.friction() * lengths
                 + passes * (CoreLoss.entrance(openShare()) + CoreLoss.exit(openShare()));
-        return TankEffect.of(spec.tanks(), spec.size(), heads, chargeSection);
+        return TankEffect.of(stream, heads, chargeSection);
     }
 
     private double openShare() {

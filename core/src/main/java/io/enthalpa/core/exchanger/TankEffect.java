@@ -16,12 +16,17 @@ public record TankEffect(double inletK, double outletK, double jetSpread, double
     public static final Method METHOD = Method.of(
                     "end-tanks",
                     "End tanks and uneven feed",
-                    "The port's jet meets the passages before it has slowed down, and the stream along the tank trades speed for pressure on its way. "
+                    "The port's jet meets the passages before it has slowed down, and the stream along the tanks trades speed for pressure on its way: "
+                            + "it rises along the inlet's tank and falls along the outlet's, so that ports at the same end even each other out and ports "
+                            + "across from each other do not. "
                             + "Either changes the pressure in front of the passages; set against the block's own loss this gives the spread of passage "
                             + "flow. Passages with more flow cool it less, those with less gain little: the conductance that the mean flow would need "
                             + "for the same outlet temperature is the factor. The tighter the block against the port, the less it matters.")
             .formula(
-                    "jet: q_port sqrt(a (1 - a)), a port over face; along the tank: 0.3 q_tank; spread = rms / (1.8 loss of block); "
+                    "jet: q_port sqrt(a (1 - a)), a port over face; along the tanks: rms of p_in(x) - p_out(x), p_in = -q v(x)^2, "
+                            + "p_out = 2 q (w_port^2 - w(x)^2), q head of all the flow through one tank's section, v and w the share of the flow that "
+                            + "passes x: 0.30 q for ports at the same end, 0.87 q for ports across from each other, 0.075 q for both in the middle; "
+                            + "spread = rms / (1.8 loss of block); "
                             + "ports: (1 - a)^2 in, 0.5 (1 - a) out, end ports one head of the tank's speed each; elbows as any bend, with a friction of 0.02")
             .source(
                     Citation.fromMemory(
@@ -29,13 +34,15 @@ public record TankEffect(double inletK, double outletK, double jetSpread, double
                     Citation.fromMemory(
                             "Mueller & Chiou",
                             1988,
-                            "Review of various types of flow maldistribution in heat exchangers, Heat Transfer Eng. 9"))
+                            "Review of various types of flow maldistribution in heat exchangers, Heat Transfer Eng. 9"),
+                    Citation.fromMemory(
+                            "Bajura & Jones",
+                            1976,
+                            "Flow distribution manifolds, J. Fluids Eng. 98: dividing and combining manifolds by momentum"))
             .leavesOut(
-                    "The tank's own shape: a well tapered cast tank halves the spread, a square box with an edge in the stream adds to it.");
+                    "That the charge leaves denser than it came, so that the outlet's tank weighs less than it is taken to; friction along the tanks. The tank's own shape: a well tapered cast tank halves the spread, a square box with an edge in the stream adds to it.");
     /** Passage flow goes with its pressure to 1/1.8. */
     private static final double LOSS_EXPONENT = 1.8;
-    /** Root mean square of a parabola from 0 to 1 about its mean. */
-    private static final double PARABOLA = 0.3;
 
     private static final double WORST = 0.8;
     /** Of a block that is fed over its whole face. */
@@ -44,12 +51,13 @@ public record TankEffect(double inletK, double outletK, double jetSpread, double
     private static final double THINNING = -0.4;
 
     /**
-     * @param tanks       as built
-     * @param size        of the block
+     * @param stream      along the tanks as built
      * @param blockLoss   loss of the block in passage velocity heads
      * @param passageArea m2, free section of one pass
      */
-    static TankEffect of(EndTankSpec tanks, CoreSize size, double blockLoss, double passageArea) {
+    static TankEffect of(TankStream stream, double blockLoss, double passageArea) {
+        EndTankSpec tanks = stream.spec().tanks();
+        CoreSize size = stream.spec().size();
         if (tanks.isOpen()) {
             return NONE;
         }
@@ -57,20 +65,17 @@ public record TankEffect(double inletK, double outletK, double jetSpread, double
         double area = Math.min(port / size.chargeSection(), 0.95);
         double section = tanks.depth() * size.depth();
         double block = blockLoss / (passageArea * passageArea);
-        boolean end = tanks.place() == EndTankSpec.PortPlace.END;
-        double alongShare = tanks.divided() || tanks.place() == EndTankSpec.PortPlace.MIDDLE ? 0.5 : 1;
-        double tankHead = Math.pow(alongShare / section, 2);
+        boolean end = tanks.inlet().place() == EndTankSpec.PortPlace.END;
         double jet = end
                 ? 0
                 : Math.sqrt(area * (1 - area)) / (port * port) / (LOSS_EXPONENT * block) * (tanks.divided() ? 0.5 : 1);
-        double header = PARABOLA * tankHead / (LOSS_EXPONENT * block);
-        double tankInPortHeads = end ? tankHead * port * port : 0;
+        double header = stream.uneven() / (section * section) / (LOSS_EXPONENT * block);
+        double inEnd = end ? Math.pow((tanks.divided() ? 0.5 : 1) * port / section, 2) : 0;
+        double outEnd =
+                tanks.outlet().place() == EndTankSpec.PortPlace.END ? Math.pow(port / section / tanks.outlets(), 2) : 0;
         return new TankEffect(
-                (1 - area) * (1 - area) + tankInPortHeads + tanks.inletHeads(),
-                tanks.outletHeads(size, tanks.outletArea())
-                        + tankInPortHeads / (tanks.outlets() * tanks.outlets())
-                        + tanks.elbowHeads()
-                        - tanks.inletHeads(),
+                (1 - area) * (1 - area) + inEnd + tanks.inletHeads(),
+                tanks.outletHeads(size, tanks.outletArea()) + outEnd + tanks.elbowHeads() - tanks.inletHeads(),
                 jet,
                 header,
                 Math.min(Math.hypot(jet, header), WORST));

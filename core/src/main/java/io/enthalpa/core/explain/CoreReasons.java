@@ -116,7 +116,7 @@ final class CoreReasons {
                 Reasons.share("spread of passage flow", tanks.spread()),
                 TankEffect.METHOD,
                 Reasons.share("from the inlet's jet", tanks.jetSpread()),
-                Reasons.share("from the stream along the tank", tanks.headerSpread()),
+                Reasons.share("from the stream along the tanks", tanks.headerSpread()),
                 Reasons.share("conductance that counts", tanks.conductanceFactor(perFlow)),
                 Figure.plain("inlet port, velocity heads", tanks.inletK()),
                 Figure.plain("outlet port, velocity heads", tanks.outletK()));

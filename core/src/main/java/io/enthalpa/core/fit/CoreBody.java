@@ -54,8 +54,9 @@ public final class CoreBody {
         }
         double end = half + tanks.depth();
         if (spec.arrangement().isTwoPass()) {
-            box("inlet tank", -end, -half, -side, 0);
-            box("outlet tank", -end, -half, 0, side);
+            boolean first = spec.inletEnd() == spec.usualEnd();
+            box(first ? "inlet tank" : "outlet tank", -end, -half, -side, 0);
+            box(first ? "outlet tank" : "inlet tank", -end, -half, 0, side);
             box("turning tank", half, end, -side, side);
         } else {
             box("inlet tank", -end, -half, -side, side);

@@ -30,6 +30,17 @@ class CoreOutlineTest {
                 inlet);
     }
 
+    /** A core that lies level, its inlet to the right. */
+    static TankStream stream(EndTankSpec tanks, CoreSize size) {
+        return new TankStream(new CoreSpec(
+                "bar-and-plate",
+                size,
+                Systems.standard().core().basis(),
+                Effectiveness.CROSSFLOW_UNMIXED,
+                tanks,
+                PortSide.RIGHT));
+    }
+
     /** By hand: half of 500 and a tank of 60 and a stub of 40 is 350; half of 250 is 125, with a stub across it 165. */
     @ParameterizedTest
     @CsvSource({
@@ -121,8 +132,8 @@ class CoreOutlineTest {
         EndTankSpec bent = straight.withElbows(
                 Optional.of(new PortElbow(PortTurn.UP, 0.063, Math.PI / 2)),
                 Optional.of(new PortElbow(PortTurn.UP, 0.051, Math.PI / 2)));
-        TankEffect without = TankEffect.of(straight, size, 20, 0.005);
-        TankEffect with = TankEffect.of(bent, size, 20, 0.005);
+        TankEffect without = TankEffect.of(stream(straight, size), 20, 0.005);
+        TankEffect with = TankEffect.of(stream(bent, size), 20, 0.005);
         assertThat(with.inletK() - without.inletK()).isCloseTo(0.3404, within(1e-4));
         assertThat(with.outletK() - without.outletK()).isCloseTo(0.3404 * 2.3286, within(3e-4));
     }
@@ -163,7 +174,7 @@ class CoreOutlineTest {
                 PortSide.LEFT);
         assertThat(CoreOutline.of(spec)).isEqualTo(CoreOutline.bare(0.250, 0.120));
         assertThat(none.checkedFor(spec.size())).as("no port to fit a tank").isSameAs(none);
-        assertThat(TankEffect.of(none, spec.size(), 20, 0.005)).isEqualTo(new TankEffect(0, 0, 0, 0, 0));
+        assertThat(TankEffect.of(stream(none, spec.size()), 20, 0.005)).isEqualTo(new TankEffect(0, 0, 0, 0, 0));
     }
 
     /**
@@ -180,7 +191,7 @@ class CoreOutlineTest {
 
     private static double outlet(double bore, int outlets, CoreSize size) {
         EndTankSpec tanks = new EndTankSpec(0.063, 0.063, EndTankSpec.PortPlace.MIDDLE, false, 0, outlets, bore, 0.040);
-        return TankEffect.of(tanks, size, 20, 0.005).outletK();
+        return TankEffect.of(stream(tanks, size), 20, 0.005).outletK();
     }
 
     /** 0.2 kg/s through a 63 mm port is 64.16 kg/(m2 s): 2058 Pa of head at 1 kg/m3; the 76 mm outlet saves 0.4026 - 0.1692 of it. */

@@ -1,6 +1,7 @@
 package io.enthalpa.core.fit;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.exchanger.CoreSize;
@@ -9,8 +10,10 @@ import io.enthalpa.core.exchanger.Effectiveness;
 import io.enthalpa.core.exchanger.EndTankSpec;
 import io.enthalpa.core.exchanger.EndTankSpec.PortPlace;
 import io.enthalpa.core.exchanger.PortElbow;
+import io.enthalpa.core.exchanger.PortSeat;
 import io.enthalpa.core.exchanger.PortSide;
 import io.enthalpa.core.exchanger.PortTurn;
+import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.space.Bounds;
 import io.enthalpa.core.space.Solid;
 import java.util.List;
@@ -86,6 +89,84 @@ class CoreBodyTest {
                 CoreBody.parts(core(PortSide.RIGHT, PortPlace.MIDDLE, 2, Effectiveness.CROSSFLOW_UNMIXED));
         stands(two, "first outlet port", new Bounds(-0.032, 0.3, 0.043, 0.032, 0.34, 0.107));
         stands(two, "second outlet port", new Bounds(-0.032, 0.3, -0.107, 0.032, 0.34, -0.043));
+    }
+
+    private static CoreSpec seated(CoreSpec core, PortSeat inlet, PortSeat outlet) {
+        return new CoreSpec(
+                core.construction(),
+                core.size(),
+                core.basis(),
+                core.arrangement(),
+                core.tanks().withSeats(inlet, outlet),
+                core.inletTowards());
+    }
+
+    private static PortSeat seat(PortPlace place, PortSide towards) {
+        return new PortSeat(place, Optional.of(towards));
+    }
+
+    /** Inlet on the lower end of the tank at the car's left, outlet offset upwards by 75 at its right. */
+    @Test
+    void outletStandsElsewhereThanTheInlet() {
+        List<Solid.Part> parts = CoreBody.parts(seated(
+                core(PortSide.RIGHT, PortPlace.MIDDLE, 1, Effectiveness.CROSSFLOW_UNMIXED),
+                seat(PortPlace.END, PortSide.DOWN),
+                seat(PortPlace.OFFSET, PortSide.UP)));
+        stands(parts, "inlet port", new Bounds(-0.032, -0.307, -0.19, 0.032, -0.243, -0.15));
+        stands(parts, "outlet port", new Bounds(-0.032, 0.3, 0.043, 0.032, 0.34, 0.107));
+    }
+
+    /** Clockwise from the front: a tank at the right comes down, its lower end to the left, which is the car's right. */
+    @Test
+    void portsTurnWithTheirCore() {
+        CoreSpec level = seated(
+                core(PortSide.RIGHT, PortPlace.MIDDLE, 1, Effectiveness.CROSSFLOW_UNMIXED),
+                seat(PortPlace.END, PortSide.DOWN),
+                PortSeat.usual(PortPlace.OFFSET));
+        stands(
+                CoreBody.parts(level.turnedTo(PortSide.DOWN)),
+                "inlet port",
+                new Bounds(-0.032, 0.15, -0.307, 0.032, 0.19, -0.243));
+        stands(
+                CoreBody.parts(level.turnedTo(PortSide.LEFT)),
+                "inlet port",
+                new Bounds(-0.032, 0.243, 0.15, 0.032, 0.307, 0.19));
+        // Across from the inlet's: upwards at the car's right, then to the front's right at the top, then downwards at
+        // the left.
+        stands(CoreBody.parts(level), "outlet port", new Bounds(-0.032, 0.3, 0.043, 0.032, 0.34, 0.107));
+        stands(
+                CoreBody.parts(level.turnedTo(PortSide.DOWN)),
+                "outlet port",
+                new Bounds(-0.032, -0.107, 0.3, 0.032, -0.043, 0.34));
+        stands(
+                CoreBody.parts(level.turnedTo(PortSide.LEFT)),
+                "outlet port",
+                new Bounds(-0.032, -0.34, -0.107, 0.032, -0.3, -0.043));
+    }
+
+    @Test
+    void ofTwoPassesTheInletCanHaveTheLowerHalf() {
+        List<Solid.Part> parts = CoreBody.parts(seated(
+                core(PortSide.RIGHT, PortPlace.MIDDLE, 1, Effectiveness.U_FLOW_STACKED),
+                seat(PortPlace.MIDDLE, PortSide.DOWN),
+                PortSeat.usual(PortPlace.END)));
+        stands(parts, "inlet tank", new Bounds(-0.03, -0.3, -0.15, 0.03, -0.25, 0));
+        stands(parts, "outlet tank", new Bounds(-0.03, -0.3, 0, 0.03, -0.25, 0.15));
+        stands(parts, "inlet port", new Bounds(-0.032, -0.34, -0.107, 0.032, -0.3, -0.043));
+        stands(parts, "outlet port", new Bounds(-0.032, -0.307, 0.15, 0.032, -0.243, 0.19));
+    }
+
+    @Test
+    void endThatTheTankDoesNotHaveIsRefused() {
+        CoreSpec level = seated(
+                core(PortSide.RIGHT, PortPlace.MIDDLE, 1, Effectiveness.CROSSFLOW_UNMIXED),
+                seat(PortPlace.END, PortSide.LEFT),
+                PortSeat.usual(PortPlace.MIDDLE));
+        assertThatThrownBy(level::checkedSeats)
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("inlet port's end")
+                .hasMessageContaining("up or down, for the core lies level");
+        assertThat(level.turnedTo(PortSide.DOWN).tanks().inlet().towards()).contains(PortSide.UP);
     }
 
     @Test

@@ -15,6 +15,7 @@ import io.enthalpa.core.exchanger.EndTankSpec;
 import io.enthalpa.core.exchanger.EndTankSpec.PortPlace;
 import io.enthalpa.core.exchanger.FinnedBlock;
 import io.enthalpa.core.exchanger.PortElbow;
+import io.enthalpa.core.exchanger.PortSeat;
 import io.enthalpa.core.exchanger.PortSide;
 import io.enthalpa.core.exchanger.PortTurn;
 import io.enthalpa.core.exchanger.RatingCard;
@@ -84,6 +85,9 @@ record CorePiece(
         Double tankDepth_mm,
 
         @Nullable PortPlace portPlace,
+        @Nullable PortSide portTowards,
+        @Nullable PortPlace outletPlace,
+        @Nullable PortSide outletTowards,
         @Nullable Boolean dividedInlet,
 
         @Figure(
@@ -128,7 +132,8 @@ record CorePiece(
         EndTankSpec tanks = new EndTankSpec(
                 MM.si(portBore_mm),
                 MM.si(tankDepth_mm == null ? portBore_mm : tankDepth_mm),
-                portPlace == null ? PortPlace.MIDDLE : portPlace,
+                new PortSeat(inletPlace(), Optional.ofNullable(portTowards)),
+                new PortSeat(outletPlace == null ? inletPlace() : outletPlace, Optional.ofNullable(outletTowards)),
                 Boolean.TRUE.equals(dividedInlet),
                 PCT.si(blocked_pct).orElse(0),
                 outlets == null ? 1 : outlets,
@@ -146,6 +151,10 @@ record CorePiece(
                 inletTowards == null ? PortSide.RIGHT : inletTowards);
         checked(spec, at);
         return new PathElement.Core(name, spec, cooling);
+    }
+
+    private PortPlace inletPlace() {
+        return portPlace == null ? PortPlace.MIDDLE : portPlace;
     }
 
     private Optional<PortElbow> elbow(@Nullable PortTurn turn, double bore, Place at) {
@@ -212,7 +221,7 @@ record CorePiece(
                 block.layers(spec.size());
             }
             spec.tanks().checkedFor(spec.size());
-            spec.checkedElbows();
+            spec.checkedSeats().checkedElbows();
         } catch (EnthalpaFault fault) {
             throw at.inside(fault, fault.field().startsWith("bar") ? "block" : "");
         }
@@ -235,7 +244,10 @@ record CorePiece(
                 t.outletBore() == t.portBore() ? null : MM.of(t.outletBore()),
                 t.stub() == EndTankSpec.USUAL_STUB ? null : MM.of(t.stub()),
                 MM.of(t.depth()),
-                t.place(),
+                t.inlet().place(),
+                t.inlet().towards().orElse(null),
+                t.outlet().place() == t.inlet().place() ? null : t.outlet().place(),
+                t.outlet().towards().orElse(null),
                 t.divided(),
                 PCT.of(t.blocked()),
                 t.outlets(),
