@@ -38,6 +38,7 @@ export type FitView = Schemas['FitView']
 export type FitFinding = Schemas['FitFindingView']
 export type GapView = Schemas['RoomGapView']
 export type WayOutView = Schemas['WayOutView']
+export type ClockingAnswer = Schemas['ClockingAnswer']
 export type Way = WayOutView['way']
 export type LargestCore = Schemas['LargestCoreView']
 export type LargestAnswer = Schemas['LargestAnswer']
@@ -166,6 +167,8 @@ export const api = {
     call<Schemas['BetweenAnswer']>('POST', '/preview/between', { document, option, place, against }, undefined, signal),
   waysOut: (document: BuildDocument, option: string, place: string, signal?: AbortSignal) =>
     call<{ ways: WayOutView[] }>('POST', '/preview/ways-out', { document, option, place }, undefined, signal),
+  clocking: (document: BuildDocument, option: string, place: string, signal?: AbortSignal) =>
+    call<ClockingAnswer>('POST', '/preview/clocking', { document, option, place }, undefined, signal),
   largestCore: (document: BuildDocument, option: string, place: string, of: { deepest_mm?: number; back_mm?: number; right_mm?: number; up_mm?: number }, signal?: AbortSignal) =>
     call<LargestAnswer>('POST', '/preview/largest-core', { document, option, place, ...of }, undefined, signal),
   changes: (document: BuildDocument, option: string, signal?: AbortSignal) =>

@@ -63,6 +63,9 @@ export type MountMetal = (typeof mountMetalWords)[number]
 export const mountAxisWords = ['up', 'back', 'right'] as const
 export type MountAxis = (typeof mountAxisWords)[number]
 
+export const scrollRunsWords = ['clockwise', 'anticlockwise'] as const
+export type ScrollRuns = (typeof scrollRunsWords)[number]
+
 export const coolingMethodWords = ['no cooler', 'air to air', 'water and radiator', 'ice tank', 'chilled water', 'raw water', 'injection alone', 'injection on top'] as const
 export type CoolingMethod = (typeof coolingMethodWords)[number]
 
@@ -1194,6 +1197,7 @@ export interface Stand {
   /** weight, kg, 0.05 to 500, usually 4: with what is in it, on a scale */
   mass_kg?: number
   mounts?: Mount[]
+  scroll?: Scroll
   id?: string
 }
 
@@ -1270,6 +1274,13 @@ export interface TabMount {
   existing?: boolean
   slotted?: boolean
   id?: string
+}
+
+/** how the housing of a turbo or centrifugal blower is clocked; its inlet looks forwards before it is turned */
+export interface Scroll {
+  /** outlet clocked, °, -360 to 360, usually 0: clockwise from straight up, seen from its inlet */
+  clocked_deg: number
+  runs: ScrollRuns
 }
 
 /** what a new build is made from */
@@ -1358,6 +1369,7 @@ export const usual = {
   'stand': { mass_kg: 4 },
   'stand/size': { deep_mm: 100, wide_mm: 100, high_mm: 100 },
   'stand/mount': { bolt_mm: 6, width_mm: 25, thickness_mm: 5, axial_N_mm: 60, shear_N_mm: 12, load_N: 100 },
+  'stand/scroll': { clocked_deg: 0 },
 }
 
 /** What a blower of each type is called, and the efficiency a well-matched one shows, by default and from to. */

@@ -7,6 +7,7 @@ import { newIdentity } from '../document/edit'
 import type { Stand } from '../document/types'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
+import ClockingDial from './ClockingDial.vue'
 import type { Point } from './elevation'
 import LargestCores from './LargestCores.vue'
 import MountTable from './MountTable.vue'
@@ -27,10 +28,8 @@ const row = (s: Stand) => `${build.optionAt}/stands/#${s.id}`
 /** As the answer calls it; by its piece until that is there. */
 const nameOf = (s: Stand) => props.fit?.bodies.find((b) => b.place === `/stands/${stands.value.indexOf(s)}`)?.name ?? s.of
 const usual = (i: number) => props.fit?.bodies.find((b) => b.place === `/stands/${i}`)?.usual
-const place = computed(() => {
-  const index = stands.value.findIndex((s) => s === props.picked)
-  return props.fit?.bodies.some((b) => b.place === `/stands/${index}`) ? `/stands/${index}` : undefined
-})
+const body = computed(() => props.fit?.bodies.find((b) => b.place === `/stands/${stands.value.findIndex((s) => s === props.picked)}`))
+const place = computed(() => body.value?.place)
 /** The size of a core and a radiator is told where they are described. */
 const sized = (s: Stand) => s.what !== 'core' && s.what !== 'radiator'
 
@@ -121,6 +120,7 @@ function ownSize(s: Stand, yes: boolean): void {
     </div>
     <div v-if="fit && picked && place" class="study">
       <PutAgainst :fit="fit" :place="place" :name="nameOf(picked)" :row="row(picked)" />
+      <ClockingDial v-if="body?.scroll" :key="`clock ${picked.id}`" :stand="picked" :place="place" :name="nameOf(picked)" :row="row(picked)" />
       <MountTable :key="picked.id" :fit="fit" :stand="picked" :place="place" :name="nameOf(picked)" :row="row(picked)" :carriers="carriers" />
       <WaysOut :place="place" @pick="emit('see', $event)" />
       <LargestCores v-if="picked.what === 'core'" v-model:pointing="pointing" v-model:pointed="pointed" :place="place" :name="nameOf(picked)" />

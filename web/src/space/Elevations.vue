@@ -248,7 +248,7 @@ const measured = computed(() => {
             </template>
           </g>
         </g>
-        <SheetMarks :mountings="fit.mountings" :pointed="pointed" :cursor="cursor?.place" :sheet="sheet" :view="v" />
+        <SheetMarks :stacks="fit.stacks" :mountings="fit.mountings" :pointed="pointed" :cursor="cursor?.place" :sheet="sheet" :view="v" />
         <text class="caption" :x="sheet.views[v].x + 2" :y="sheet.views[v].y - 5">{{ WORDS[v] }}</text>
       </g>
       <g v-for="m in measured" :key="m.view" class="measure" :class="{ short: gap!.isShort }">

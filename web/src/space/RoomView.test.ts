@@ -17,10 +17,11 @@ const fit = {
   fits: false,
   findings: [{ kind: 'FIT_SHORT', of: 'the block of core', to: 'box', values: { gap: 3, asked: 8 }, says: '' }],
   trials: [{ trial: 'BONNET_SHUT', goes: true, gap: 0 }],
-  bodies: [{ place: '/stands/0', name: 'core', what: 'CORE', usual: false, parts: [square('block', -50, 50)] }],
+  bodies: [{ place: '/stands/0', name: 'core', what: 'CORE', usual: false, scroll: false, parts: [square('block', -50, 50)] }],
   unplaced: [{ of: 'plenum', what: 'PLENUM', name: 'plenum' }],
   gone: ['old core'],
   obstacles: [{ place: '/room/obstacles/0', name: 'box', parts: [square('box', 53, 153)] }],
+  stacks: [],
   mountings: [],
   gaps: [
     {

@@ -1,10 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { FitView } from '../api/client'
-import { onSheet, pointOf, shown, SHOWS, type Point, type Sheet, type View } from './elevation'
+import { onSheet, pathOf, pointOf, shown, SHOWS, type Point, type Sheet, type View } from './elevation'
 
-/** The bolts that hold the bodies, each with what reaches from it, and the place that was pressed and the cursor's lines, in one view. */
-const props = defineProps<{ mountings: FitView['mountings']; pointed?: Point; cursor?: Partial<Point>; sheet: Sheet; view: View }>()
+/** Ways of the air with their stacks, the bolts that hold the bodies, each with what reaches from it, and the place that was pressed and the cursor's lines, in one view. */
+const props = defineProps<{
+  stacks: FitView['stacks']
+  mountings: FitView['mountings']
+  pointed?: Point
+  cursor?: Partial<Point>
+  sheet: Sheet
+  view: View
+}>()
 const onView = (place: Point) => onSheet(props.sheet, props.view, ...shown(props.view, place))
 const on = (place: number[]) => onView(pointOf(place))
 /** Where the cursor's lines go through this view: upright and level. */
@@ -16,11 +23,24 @@ const lines = computed((): { x?: number; y?: number } => {
     y: u === undefined ? undefined : onSheet(props.sheet, props.view, 0, u)[1],
   }
 })
+/** Under the opening as it is seen from the front. */
+function nameAt(stack: FitView['stacks'][number]): { x: number; y: number } | undefined {
+  const outline = stack.parts[0]?.front
+  if (props.view !== 'front' || !outline) return undefined
+  const [right, up] = [outline.filter((_, i) => i % 2 === 0), outline.filter((_, i) => i % 2 === 1)]
+  const [x, y] = onSheet(props.sheet, props.view, props.view === 'front' ? Math.min(...right) : 0, Math.min(...up))
+  const [other] = onSheet(props.sheet, props.view, Math.max(...right), 0)
+  return { x: Math.min(x, other) + 3, y: y - 4 }
+}
 const rect = computed(() => props.sheet.views[props.view])
 </script>
 
 <template>
   <g class="marks">
+    <g v-for="s in stacks" :key="s.place" class="stack">
+      <path v-for="(part, i) in s.parts" :key="i" :d="pathOf(sheet, view, part)" :class="{ opening: i === 0 }" />
+      <text v-if="nameAt(s)" :x="nameAt(s)!.x" :y="nameAt(s)!.y">{{ s.name }}</text>
+    </g>
     <template v-for="m in mountings" :key="m.place">
       <g v-for="(h, i) in m.held" :key="i">
         <line :x1="on(h.bolt_mm)[0]" :y1="on(h.bolt_mm)[1]" :x2="on(h.at_mm)[0]" :y2="on(h.at_mm)[1]" />
@@ -36,6 +56,20 @@ const rect = computed(() => props.sheet.views[props.view])
 <style scoped>
 .marks {
   pointer-events: none;
+}
+.stack path {
+  fill: none;
+  stroke: var(--cool);
+  stroke-width: 1.2;
+  stroke-dasharray: 7 3 1.5 3;
+}
+.stack path.opening {
+  stroke-width: 2.2;
+  stroke-dasharray: none;
+}
+.stack text {
+  font-size: 10.5px;
+  fill: var(--cool-text);
 }
 line {
   stroke: var(--ink);

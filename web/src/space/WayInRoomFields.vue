@@ -14,6 +14,9 @@ const build = useBuild()
 const settings = useSettings()
 
 const found = computed(() => props.view?.inRoom)
+const stack = computed(() => build.answer?.fit?.stacks.find((s) => s.name === props.way.name))
+/** Only while the answer is of these layers. */
+const seats = computed(() => (stack.value?.asTheyStand?.length === props.way.layers.length ? stack.value.asTheyStand : undefined))
 
 /** Where the stack begins behind it, of the first layer that has a place in the room; else at the datum. */
 function put(): void {
@@ -28,6 +31,12 @@ function put(): void {
     up_mm: stand ? stand.up_mm - layers[number]!.up_mm : 0,
   }
   void build.act([{ pointer: `${props.at}/inRoom`, value }], `${props.way.name} placed in the room`)
+}
+function asItStands(): void {
+  const edits = seats.value!.flatMap((seat, k) =>
+    Object.entries(seat).map(([key, value]) => ({ pointer: `${props.at}/layers/#${props.way.layers[k]!.id}/${key}`, value })),
+  )
+  void build.act(edits, `${props.way.name} has its stack where the room has it`)
 }
 function takeOut(): void {
   void build.act([{ pointer: `${props.at}/inRoom`, value: undefined }], `${props.way.name} no longer placed in the room`)
@@ -78,6 +87,11 @@ const FROM = [
         <span>exit</span>
         <EitherOr :of="`${way.name}: exit`" :choices="FROM" :value="way.inRoom.exit ? 'room' : 'typed'" @pick="(v) => take('exit', v)" />
       </p>
+      <p v-if="stack?.away.length" class="away">
+        The room has {{ stack.away.join(' and ') }} elsewhere than this stack does.
+        <button v-if="seats" type="button" class="act" @click="asItStands">Take the stack as the room has it</button>
+        <template v-else>As the room has it one would stand before the opening or in another: move the opening, or the body.</template>
+      </p>
       <p v-if="found" class="fine">
         The room leaves {{ found.uncovered_pct.toFixed(0) }} % of the opening free{{
           found.covers.length ? `; before it: ${found.covers.join(', ')}` : ''
@@ -99,6 +113,11 @@ const FROM = [
   justify-content: space-between;
   align-items: center;
   min-height: 34px;
+}
+.away {
+  padding-top: 4px;
+  font-size: var(--s1);
+  color: var(--heat-text);
 }
 .fine {
   padding-top: 4px;

@@ -47,10 +47,10 @@ describe('three views on one sheet', () => {
 
   it('reach as far as what stands in them', () => {
     const part = { element: 'x', front: [-100, -50, 100, -50, 100, 50], side: [0, -50, 500, 50], above: [-100, 0, 100, 500] }
-    const fit = { bodies: [{ parts: [part] }], obstacles: [{ parts: [] }] } as unknown as FitView
+    const fit = { bodies: [{ parts: [part] }], obstacles: [{ parts: [] }], stacks: [] } as unknown as FitView
     // 4 % more, 20 mm at least.
     expect(extentOf(fit)).toEqual({ back: [-20, 520], right: [-120, 120], up: [-70, 70] })
-    expect(extentOf({ bodies: [], obstacles: [] } as unknown as FitView).back).toEqual([-500, 500])
+    expect(extentOf({ bodies: [], obstacles: [], stacks: [] } as unknown as FitView).back).toEqual([-500, 500])
     expect(pathOf(sheet, 'front', part)).toBe('M614.0 790.0L414.0 790.0L414.0 690.0Z')
   })
 

@@ -52,7 +52,7 @@ export function extentOf(fit: FitView): Extent {
     extent[axis][0] = Math.min(extent[axis][0], v)
     extent[axis][1] = Math.max(extent[axis][1], v)
   }
-  for (const part of [...fit.bodies, ...fit.obstacles].flatMap((b) => b.parts)) {
+  for (const part of [...fit.bodies, ...fit.obstacles, ...fit.stacks].flatMap((b) => b.parts)) {
     for (let i = 0; i < part.front.length; i += 2) {
       take('right', part.front[i]!)
       take('up', part.front[i + 1]!)

@@ -22,6 +22,11 @@ public enum BlowerType {
         return usualName;
     }
 
+    /** @return whether its outlet leaves a scroll that can be clocked about its shaft */
+    public boolean hasScroll() {
+        return this == CENTRIFUGAL || this == TURBO;
+    }
+
     /** @return lower end of the usual isentropic efficiency */
     public double usualLow() {
         return usualLow;

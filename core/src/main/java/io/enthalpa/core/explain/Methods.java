@@ -32,6 +32,7 @@ import io.enthalpa.core.exchanger.TankEffect;
 import io.enthalpa.core.fit.Against;
 import io.enthalpa.core.fit.AirBehind;
 import io.enthalpa.core.fit.AirSeen;
+import io.enthalpa.core.fit.Clocking;
 import io.enthalpa.core.fit.ToolRoom;
 import io.enthalpa.core.fit.WayOut;
 import io.enthalpa.core.fluid.Atmosphere;
@@ -138,6 +139,7 @@ public final class Methods {
                             Mounting.METHOD,
                             ToolRoom.METHOD,
                             WayOut.METHOD,
+                            Clocking.METHOD,
                             LargestCore.METHOD)),
             new Chapter("Duties", List.of(DutyPlan.METHOD, Gearing.METHOD, DutyThinner.METHOD)),
             new Chapter(

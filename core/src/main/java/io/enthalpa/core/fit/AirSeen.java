@@ -1,8 +1,6 @@
 package io.enthalpa.core.fit;
 
 import io.enthalpa.core.build.BuildOption;
-import io.enthalpa.core.chargepath.PathElement;
-import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.coolingair.OpeningSpec;
@@ -163,14 +161,11 @@ public final class AirSeen {
 
     private double exit() {
         Layer last = way.layers().get(way.layers().size() - 1);
-        Optional<CoreSize> face = size(last);
+        Optional<CoreSize> face = AirStack.size(option, last);
         if (face.isEmpty()) {
             return way.exitArea();
         }
-        double rear = 0;
-        for (Layer layer : way.layers()) {
-            rear += layer.gap() + size(layer).map(CoreSize::depth).orElse(0.0);
-        }
+        double rear = AirStack.fronts(option, way).get(way.layers().size());
         double width = face.get().width();
         double height = face.get().height();
         List<Thing> near = near(bar(rear, rear + FAR, last.across(), last.up(), width, height));
@@ -203,19 +198,5 @@ public final class AirSeen {
             free = depth;
         }
         return free;
-    }
-
-    private Optional<CoreSize> size(Layer layer) {
-        if (layer.isOther()) {
-            return Optional.of(layer.other().size());
-        }
-        Optional<PathElement.Core> core = Pieces.cores(option.path()).stream()
-                .filter(c -> c.name().equals(layer.name()))
-                .findFirst();
-        return layer.kind() == Layer.Kind.CORE
-                ? core.map(c -> c.spec().standing())
-                : core.flatMap(PathElement.Core::loop)
-                        .flatMap(l -> l.radiator())
-                        .map(r -> r.size());
     }
 }

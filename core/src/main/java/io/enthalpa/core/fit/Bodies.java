@@ -5,6 +5,7 @@ import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.exchanger.CoreSize;
+import io.enthalpa.core.room.Scroll;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.room.Stand.Size;
 import io.enthalpa.core.space.Hull;
@@ -100,13 +101,27 @@ public final class Bodies {
     private Body body(int index, Stand stand) {
         List<Solid.Part> own = stand.what() == Stand.What.CORE
                 ? CoreBody.parts(core(stand).spec())
-                : List.of(box(name(stand), size(stand)));
+                : scroll(stand)
+                        .map(s -> ScrollBody.parts(size(stand), s, piece(stand).bore()))
+                        .orElseGet(() -> List.of(box(name(stand), size(stand))));
         List<Solid.Part> there = own.stream()
                 .map(p -> new Solid.Part(p.element(), p.convex().moved(stand.pose())))
                 .toList();
         boolean usual =
                 stand.size().isEmpty() && stand.what() != Stand.What.CORE && stand.what() != Stand.What.RADIATOR;
         return new Body(name(stand), index, stand, Solid.of(there), usual, face(stand));
+    }
+
+    /** Of a blower that has one; what is a box besides has no outlet that could be clocked. */
+    private Optional<Scroll> scroll(Stand stand) {
+        return hasScroll(option, stand) ? stand.scroll() : Optional.empty();
+    }
+
+    /** @return whether it is a blower whose housing can be clocked */
+    public static boolean hasScroll(BuildOption option, Stand stand) {
+        return stand.what() == Stand.What.BLOWER
+                && new Bodies(option).piece(stand) instanceof PathElement.Blower blower
+                && blower.spec().type().hasScroll();
     }
 
     private Optional<CoreSize> face(Stand stand) {

@@ -3,7 +3,6 @@ package io.enthalpa.core.fit;
 import io.enthalpa.core.exchanger.CorePorts;
 import io.enthalpa.core.exchanger.CoreSpec;
 import io.enthalpa.core.exchanger.EndTankSpec;
-import io.enthalpa.core.space.Frustum;
 import io.enthalpa.core.space.Hull;
 import io.enthalpa.core.space.Pose;
 import io.enthalpa.core.space.Solid;
@@ -16,15 +15,6 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * seen from the front of the car: what looks left there points to the right as one sits.
  */
 public final class CoreBody {
-    /** m of metal round a port; common practice, no source. */
-    private static final double PORT_WALL = 2e-3;
-    /** m that hose and clamp band stand out from a port, and how wide the band is; common practice, no source. */
-    private static final double CLAMP_OUT = 8e-3;
-
-    private static final double CLAMP_WIDTH = 15e-3;
-    /** How the names of clamps end. */
-    static final String CLAMP = " clamp";
-
     private final CoreSpec spec;
     private final EndTankSpec tanks;
     private final CorePorts ports;
@@ -75,24 +65,9 @@ public final class CoreBody {
     }
 
     private void port(CorePorts.Port port) {
-        double radius = port.bore() / 2 + PORT_WALL;
-        String element = port.role() + " port";
         List<Vector3D> line = port.elbow()
                 .map(elbow -> elbow.points(port, tanks.stub()))
                 .orElseGet(() -> List.of(port.root(), port.root().add(tanks.stub(), port.out())));
-        for (int i = 1; i < line.size(); i++) {
-            if (line.get(i).distance(line.get(i - 1)) > 0) {
-                parts.add(new Solid.Part(element, Frustum.cylinder(line.get(i - 1), line.get(i), radius)));
-            }
-        }
-        if (tanks.stub() > CLAMP_WIDTH) {
-            // A band sits a little in from the end of its spigot.
-            Vector3D out = port.elbow().map(elbow -> elbow.out(port)).orElse(port.out());
-            Vector3D band = line.get(line.size() - 1).subtract(tanks.stub() / 2, out);
-            parts.add(new Solid.Part(
-                    port.role() + CLAMP,
-                    Frustum.cylinder(
-                            band.subtract(CLAMP_WIDTH / 2, out), band.add(CLAMP_WIDTH / 2, out), radius + CLAMP_OUT)));
-        }
+        parts.addAll(Spigot.parts(port.role(), line, port.bore()));
     }
 }

@@ -28,6 +28,7 @@ import java.util.stream.IntStream;
  * @param gone      places of what is not in the option any more
  * @param gaps      those nearer than {@link #HORIZON}, what is missing most first
  * @param air       what stands close behind each face that air goes through
+ * @param stacks    of the ways of the air whose opening has a place
  * @param clamps    that no tool comes to
  * @param mountings of those bodies that have mounts and whose weight is known
  * @param unweighed numbers of bodies that have mounts and have to be weighed
@@ -39,6 +40,7 @@ public record Fit(
         List<Stand> gone,
         List<GapRow> gaps,
         List<AirBehind> air,
+        List<AirStack> stacks,
         List<ToolRoom> clamps,
         List<Mounted> mountings,
         List<Integer> unweighed,
@@ -58,9 +60,7 @@ public record Fit(
         List<Body> bodies = Bodies.of(option);
         List<GapRow> rows = new ArrayList<>();
         for (int i = 0; i < bodies.size(); i++) {
-            for (int k = 0; k < solids.size(); k++) {
-                toObstacle(i, bodies.get(i), k, room, solids.get(k)).ifPresent(rows::add);
-            }
+            rows.addAll(toRoom(i, bodies, room, solids));
             for (int j = i + 1; j < bodies.size(); j++) {
                 toBody(i, bodies.get(i), j, bodies.get(j), room).ifPresent(rows::add);
             }
@@ -72,6 +72,7 @@ public record Fit(
                 Bodies.gone(option),
                 List.copyOf(rows),
                 AirBehind.of(bodies, room, solids),
+                AirStack.of(option),
                 ToolRoom.of(bodies, solids),
                 mountings(option, bodies, room),
                 IntStream.range(0, bodies.size())
@@ -92,6 +93,25 @@ public record Fit(
             }
         }
         return List.copyOf(all);
+    }
+
+    private static List<GapRow> toRoom(int i, List<Body> bodies, RoomSpec room, List<Solid> solids) {
+        List<GapRow> rows = new ArrayList<>();
+        for (int k = 0; k < solids.size(); k++) {
+            toObstacle(i, bodies.get(i), k, room, solids.get(k)).ifPresent(rows::add);
+        }
+        return rows;
+    }
+
+    /** @return of one body to the room and to every other */
+    static List<GapRow> about(int body, List<Body> bodies, RoomSpec room, List<Solid> solids) {
+        List<GapRow> rows = toRoom(body, bodies, room, solids);
+        for (int j = 0; j < bodies.size(); j++) {
+            if (j != body) {
+                toBody(body, bodies.get(body), j, bodies.get(j), room).ifPresent(rows::add);
+            }
+        }
+        return rows;
     }
 
     private static Optional<GapRow> toObstacle(int i, Body body, int k, RoomSpec room, Solid solid) {

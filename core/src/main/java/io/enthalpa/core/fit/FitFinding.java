@@ -25,6 +25,7 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         FIT_STRIKES,
         FIT_MORE_SHORT,
         FIT_AIR_BEHIND,
+        FIT_STACK_ELSEWHERE,
         FIT_NO_TOOL,
         MOUNT_UNWEIGHED,
         MOUNT_INSIDE,
@@ -60,6 +61,13 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
                 .filter(air -> air.blocked() > WORTH_A_WORD)
                 .map(air -> air(air, fit))
                 .forEach(found::add);
+        fit.stacks()
+                .forEach(stack -> stack.away()
+                        .forEach(away -> found.add(new FitFinding(
+                                Kind.FIT_STACK_ELSEWHERE,
+                                away.name(),
+                                stack.name(),
+                                List.of(new Figure("off", away.by().getNorm(), Quantity.LENGTH))))));
         fit.clamps()
                 .forEach(clamp -> found.add(new FitFinding(
                         Kind.FIT_NO_TOOL,

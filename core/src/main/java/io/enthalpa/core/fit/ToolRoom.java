@@ -45,7 +45,7 @@ public record ToolRoom(int body, String element) {
                 }
             }
             for (Solid.Part part : bodies.get(i).solid().parts()) {
-                if (part.element().endsWith(CoreBody.CLAMP) && part.convex() instanceof Frustum band) {
+                if (part.element().endsWith(Spigot.CLAMP) && part.convex() instanceof Frustum band) {
                     List<Solid> around = new ArrayList<>(others);
                     around.add(rest(bodies.get(i), part.element()));
                     if (isShut(band, around)) {

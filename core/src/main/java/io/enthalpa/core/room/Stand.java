@@ -18,6 +18,7 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param size    m, where the build does not tell it otherwise; empty for the usual
  * @param mass    kg with what is in it, where it was put on a scale
  * @param mounts  that hold it
+ * @param scroll  of a blower that has one, where it is known how it is clocked
  */
 public record Stand(
         String of,
@@ -29,7 +30,8 @@ public record Stand(
         String carrier,
         Optional<Size> size,
         OptionalDouble mass,
-        List<Mount> mounts) {
+        List<Mount> mounts,
+        Optional<Scroll> scroll) {
     public Stand {
         mounts = List.copyOf(mounts);
     }
@@ -44,7 +46,18 @@ public record Stand(
             double leaned,
             String carrier,
             Optional<Size> size) {
-        this(of, what, middle, turned, tipped, leaned, carrier, size, OptionalDouble.empty(), List.of());
+        this(
+                of,
+                what,
+                middle,
+                turned,
+                tipped,
+                leaned,
+                carrier,
+                size,
+                OptionalDouble.empty(),
+                List.of(),
+                Optional.empty());
     }
 
     /** What of a piece it is. */
@@ -73,16 +86,21 @@ public record Stand(
 
     /** @return the same elsewhere */
     public Stand at(Vector3D other) {
-        return new Stand(of, what, other, turned, tipped, leaned, carrier, size, mass, mounts);
+        return new Stand(of, what, other, turned, tipped, leaned, carrier, size, mass, mounts, scroll);
     }
 
     /** @return the same turned otherwise, rad */
     public Stand turned(double turn, double tip, double lean) {
-        return new Stand(of, what, middle, turn, tip, lean, carrier, size, mass, mounts);
+        return new Stand(of, what, middle, turn, tip, lean, carrier, size, mass, mounts, scroll);
     }
 
     /** @return the same held otherwise */
     public Stand held(List<Mount> others) {
-        return new Stand(of, what, middle, turned, tipped, leaned, carrier, size, mass, others);
+        return new Stand(of, what, middle, turned, tipped, leaned, carrier, size, mass, others, scroll);
+    }
+
+    /** @return the same with its scroll clocked so */
+    public Stand scrolled(Scroll other) {
+        return new Stand(of, what, middle, turned, tipped, leaned, carrier, size, mass, mounts, Optional.of(other));
     }
 }

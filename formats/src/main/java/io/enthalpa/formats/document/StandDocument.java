@@ -1,10 +1,12 @@
 package io.enthalpa.formats.document;
 
+import static io.enthalpa.formats.document.Suffix.DEG;
 import static io.enthalpa.formats.document.Suffix.KG;
 import static io.enthalpa.formats.document.Suffix.MM;
 
 import io.enthalpa.core.room.Carrier;
 import io.enthalpa.core.room.Mount;
+import io.enthalpa.core.room.Scroll;
 import io.enthalpa.core.room.Stand;
 import java.util.ArrayList;
 import java.util.List;
@@ -30,6 +32,8 @@ record StandDocument(
 
         @Called(value = "mount", most = 12) @Nullable List<MountDocument> mounts,
 
+        @Called("its scroll") @Nullable ScrollDocument scroll,
+
         @Nullable String id)
         implements PlaceInRoom, TurnedInRoom {
     @Part(value = "stand/size", says = "the size of a body that the charge line does not need to know")
@@ -43,6 +47,29 @@ record StandDocument(
             @Figure(label = "high", min = 5, max = 3000, usual = 100, help = "before it is turned")
             double high_mm) {}
 
+    @Part(
+            value = "stand/scroll",
+            says =
+                    "how the housing of a turbo or centrifugal blower is clocked; its inlet looks forwards before it is turned")
+    record ScrollDocument(
+            @Figure(
+                    label = "outlet clocked",
+                    min = -360,
+                    max = 360,
+                    usual = 0,
+                    help = "clockwise from straight up, seen from its inlet")
+            double clocked_deg,
+
+            Scroll.Runs runs) {
+        Scroll core() {
+            return new Scroll(DEG.si(clocked_deg), runs);
+        }
+
+        static ScrollDocument of(Scroll s) {
+            return new ScrollDocument(DEG.of(s.clocked()), s.runs());
+        }
+    }
+
     Stand core(Place at, Set<String> carriers) {
         List<Mount> held = new ArrayList<>();
         for (int i = 0; mounts != null && i < mounts.size(); i++) {
@@ -53,6 +80,9 @@ record StandDocument(
         boolean told = what == Stand.What.CORE || what == Stand.What.RADIATOR;
         if (told) {
             at.none("nothing, for its size is told where it is described", "size", size);
+        }
+        if (what != Stand.What.BLOWER) {
+            at.none("nothing, for only a blower has one", "scroll", scroll);
         }
         return new Stand(
                 of,
@@ -65,7 +95,8 @@ record StandDocument(
                 Optional.ofNullable(size)
                         .map(s -> new Stand.Size(MM.si(s.deep_mm), MM.si(s.wide_mm), MM.si(s.high_mm))),
                 KG.si(mass_kg),
-                held);
+                held,
+                Optional.ofNullable(scroll).map(ScrollDocument::core));
     }
 
     static StandDocument of(Stand s) {
@@ -86,6 +117,7 @@ record StandDocument(
                 s.mounts().isEmpty()
                         ? null
                         : s.mounts().stream().map(MountDocument::of).toList(),
+                s.scroll().map(ScrollDocument::of).orElse(null),
                 null);
     }
 }

@@ -15,6 +15,7 @@ import io.enthalpa.core.loss.PipeMaterial;
 import io.enthalpa.core.room.Mount;
 import io.enthalpa.core.room.Nature;
 import io.enthalpa.core.room.ObstacleShape;
+import io.enthalpa.core.room.Scroll;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.sizing.CoolingMethod;
 import io.enthalpa.core.waterloop.CorePorts;
@@ -40,6 +41,7 @@ final class Words {
                 "counterflow",
                 "u-flow, passes stacked",
                 "u-flow, passes behind each other");
+        words(Scroll.Runs.class, "clockwise", "anticlockwise");
         words(PortPlace.class, "middle", "offset", "end");
         words(PortSide.class, "left", "right", "up", "down");
         words(PortTurn.class, "forwards", "rearwards", "left", "right", "up", "down");

@@ -5,8 +5,11 @@ import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.fit.Against;
+import io.enthalpa.core.fit.Bodies;
 import io.enthalpa.core.fit.Body;
+import io.enthalpa.core.fit.Clocking;
 import io.enthalpa.core.fit.Fit;
+import io.enthalpa.core.fit.GapRow;
 import io.enthalpa.core.fit.WayOut;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.room.Stand;
@@ -193,6 +196,51 @@ class FitController {
                                             w.movable()))
                                     .toList()))
                     .toList());
+        });
+    }
+
+    /**
+     * @param clocked_deg clockwise from straight up, seen from its inlet
+     * @param spare_mm    that the nearest has beyond what is asked, less than 0 when it is short of it; empty when nothing is near
+     * @param name        of the nearest
+     */
+    record ClockingView(
+            double clocked_deg,
+            @Nullable Double spare_mm,
+            @Nullable String name,
+            boolean clear) {}
+
+    record SpanView(double from_deg, double to_deg) {}
+
+    /** @param clear spans, the second before the first where one goes over the top @param best the one with most to spare, a number of the ways */
+    record ClockingAnswer(List<ClockingView> ways, List<SpanView> clear, int best) {}
+
+    /** What a blower's housing comes to, clocked all round; 422 when it has no scroll. */
+    @PostMapping("/clocking")
+    ClockingAnswer clocking(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody BodyRequest request) {
+        JsonNode document = Asked.document(request.document());
+        String letter = Asked.text(request.option(), "option");
+        String place = Asked.text(request.place(), "place");
+        return work.now(page, "clocking", () -> {
+            InRoom in = InRoom.of(BuildFile.read(document), letter, place);
+            if (!Bodies.hasScroll(in.option, in.own().stand())
+                    || in.own().stand().scroll().isEmpty()) {
+                throw refused("/place", "place", place, "a turbo or centrifugal blower that is said how it is clocked");
+            }
+            List<Clocking> all = Clocking.of(in.option, in.room, in.fit, in.body);
+            List<ClockingView> ways = all.stream()
+                    .map(c -> new ClockingView(
+                            Math.rint(Math.toDegrees(c.clocked())),
+                            c.worst().map(w -> FitView.mm(-w.missing())).orElse(null),
+                            c.worst().map(GapRow::name).orElse(null),
+                            c.isClear()))
+                    .toList();
+            List<SpanView> clear = Clocking.clear(all).stream()
+                    .map(s -> new SpanView(
+                            ways.get(s.from()).clocked_deg(), ways.get(s.to()).clocked_deg()))
+                    .toList();
+            return new ClockingAnswer(ways, clear, Clocking.best(all));
         });
     }
 

@@ -3,6 +3,7 @@ package io.enthalpa.server.answers;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.duty.Gearing;
+import io.enthalpa.core.fit.AirStack;
 import io.enthalpa.core.fit.Bodies;
 import io.enthalpa.core.fit.Body;
 import io.enthalpa.core.fit.Fit;
@@ -36,6 +37,7 @@ public record FitView(
         List<UnplacedView> unplaced,
         List<String> gone,
         List<ObstacleView> obstacles,
+        List<StackView> stacks,
         List<MountingView> mountings,
         List<RoomGapView> gaps) {
     private static final int BACK = 0;
@@ -89,8 +91,40 @@ public record FitView(
                         .toList();
     }
 
-    /** A body in its place; usual is true where its size is only the usual one. */
-    public record BodyView(String place, String name, Stand.What what, boolean usual, List<OutlineView> parts) {}
+    /** A body in its place; usual is true where its size is only the usual one, scroll where it is a blower whose housing can be clocked. */
+    public record BodyView(
+            String place, String name, Stand.What what, boolean usual, boolean scroll, List<OutlineView> parts) {}
+
+    /** Where a layer would stand on its opening. */
+    public record LayerSeatView(double across_mm, double up_mm, double gap_mm) {}
+
+    /**
+     * A way of the air where it is in the room: its opening, then its layers.
+     *
+     * @param away        names of the bodies that the room has elsewhere than the stack does
+     * @param asTheyStand the layers where the room has those; null where that cannot be, or nothing is away
+     */
+    public record StackView(
+            String place,
+            String name,
+            List<OutlineView> parts,
+            List<String> away,
+            @Nullable List<LayerSeatView> asTheyStand) {
+        static StackView of(BuildOption option, AirStack s) {
+            return new StackView(
+                    "/airWays/" + s.way(),
+                    s.name(),
+                    s.parts().stream().map(OutlineView::of).toList(),
+                    s.away().stream().map(AirStack.Away::name).toList(),
+                    s.away().isEmpty()
+                            ? null
+                            : AirStack.asTheyStand(option, option.airWays().get(s.way()))
+                                    .map(layers -> layers.stream()
+                                            .map(l -> new LayerSeatView(tape(l.across()), tape(l.up()), tape(l.gap())))
+                                            .toList())
+                                    .orElse(null));
+        }
+    }
 
     /** What could be given a place. */
     public record UnplacedView(String of, Stand.What what, String name) {}
@@ -217,20 +251,27 @@ public record FitView(
                                 .map(row -> new TrialView(
                                         trial, !row.isShort(), fit.gaps().indexOf(row))))
                         .toList(),
-                fit.bodies().stream().map(FitView::body).toList(),
+                fit.bodies().stream().map(b -> body(option, b)).toList(),
                 fit.unplaced().stream()
                         .map(s -> new UnplacedView(s.of(), s.what(), Bodies.name(s)))
                         .toList(),
                 fit.gone().stream().map(Bodies::name).toList(),
                 obstacles,
+                fit.stacks().stream().map(s -> StackView.of(option, s)).toList(),
                 fit.mountings().stream()
                         .map(m -> MountingView.of(stand(fit.bodies().get(m.body())), m.mounting()))
                         .toList(),
                 fit.gaps().stream().map(row -> gap(row, fit)).toList());
     }
 
-    private static BodyView body(Body body) {
-        return new BodyView(stand(body), body.name(), body.stand().what(), body.usual(), outlines(body.solid()));
+    private static BodyView body(BuildOption option, Body body) {
+        return new BodyView(
+                stand(body),
+                body.name(),
+                body.stand().what(),
+                body.usual(),
+                Bodies.hasScroll(option, body.stand()),
+                outlines(body.solid()));
     }
 
     static String stand(Body body) {
