@@ -169,7 +169,7 @@ export const api = {
     call<{ ways: WayOutView[] }>('POST', '/preview/ways-out', { document, option, place }, undefined, signal),
   clocking: (document: BuildDocument, option: string, place: string, signal?: AbortSignal) =>
     call<ClockingAnswer>('POST', '/preview/clocking', { document, option, place }, undefined, signal),
-  largestCore: (document: BuildDocument, option: string, place: string, of: { deepest_mm?: number; back_mm?: number; right_mm?: number; up_mm?: number }, signal?: AbortSignal) =>
+  largestCore: (document: BuildDocument, option: string, place: string, of: { airBehind?: boolean; deepest_mm?: number; back_mm?: number; right_mm?: number; up_mm?: number }, signal?: AbortSignal) =>
     call<LargestAnswer>('POST', '/preview/largest-core', { document, option, place, ...of }, undefined, signal),
   changes: (document: BuildDocument, option: string, signal?: AbortSignal) =>
     call<{ changes: ChangeView[] }>('POST', '/preview/changes', { document, option }, undefined, signal),

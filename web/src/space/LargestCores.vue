@@ -3,11 +3,13 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { api, type LargestAnswer, type LargestCore } from '../api/client'
 import { useBuild, type Asked } from '../build/store'
 import { at, type Edit } from '../document/edit'
+import { ofKind } from '../document/pieces'
 import type { Obstacle, Stand } from '../document/types'
 import { change, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import Notice from '../ui/Notice.vue'
 import NumberField from '../ui/NumberField.vue'
+import Tick from '../ui/Tick.vue'
 import type { Point } from './elevation'
 import { shifted } from './room'
 import { GOES, stood, stops } from './ways'
@@ -20,6 +22,12 @@ const pointed = defineModel<Point | undefined>('pointed')
 const build = useBuild()
 const settings = useSettings()
 const deepest = ref<number>()
+/** Whether the air that is usual behind a core is asked as well. */
+const airBehind = ref(true)
+const cooledByAir = computed(() => {
+  const own = at(build.document, `${build.optionAt}${props.place}`) as Stand | undefined
+  return !!build.option && ofKind(build.option, 'core').some((c) => c.piece.name === own?.of && c.piece.cooledBy === 'air')
+})
 const found = shallowRef<LargestAnswer>()
 const asked = shallowRef<Asked>()
 const looking = ref(false)
@@ -48,7 +56,13 @@ async function look(): Promise<void> {
   looking.value = true
   failed.value = ''
   try {
-    const answer = await api.largestCore(about.document, about.letter, props.place, { deepest_mm: deepest.value, ...where() }, mine.signal)
+    const answer = await api.largestCore(
+      about.document,
+      about.letter,
+      props.place,
+      { deepest_mm: deepest.value, airBehind: airBehind.value, ...where() },
+      mine.signal,
+    )
     if (mine !== question) return
     found.value = answer
     asked.value = about
@@ -115,6 +129,7 @@ function tryMoved(m: Moved): void {
         optional
         empty="its own"
       />
+      <Tick v-if="cooledByAir" label="free air behind it" :on="airBehind" @turn="airBehind = $event" />
       <button type="button" class="act" :aria-pressed="pointing" @click="pointing = !pointing">
         {{ pointing ? 'press it in two views' : 'press a place' }}
       </button>
@@ -123,7 +138,9 @@ function tryMoved(m: Moved): void {
     <Notice v-if="failed" :says="failed" />
     <template v-if="found">
       <p v-if="!found.places.length" class="fine">
-        None passes: {{ pointed ? 'that place' : 'the middle of the core as it stands' }} is nearer to something than asked.
+        None passes: {{ pointed ? 'that place' : 'the middle of the core as it stands' }} is nearer to something than asked{{
+          cooledByAir && airBehind ? ', or has too little free air behind it' : ''
+        }}.
       </p>
       <table v-else class="figures">
         <thead>

@@ -95,7 +95,7 @@ public class FitBenchmark {
     /** Each way to stand it; no budget of its own, asked for by hand. */
     @Benchmark
     public List<LargestCore> largestCore() {
-        return LargestCore.of(van, measured, fit, 0, fit.bodies().get(0).stand().middle(), 0.05);
+        return LargestCore.of(van, measured, fit, 0, new LargestCore.Wanted(fit.bodies().get(0).stand().middle(), 0.05, 0.075));
     }
 
     @Benchmark

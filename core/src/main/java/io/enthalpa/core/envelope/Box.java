@@ -19,10 +19,14 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param frame    the place that was pointed at and how the core is turned there
  * @param template the core whose tanks, ports and turning it has
  * @param deepest  m
+ * @param behind   m of free air that its block wants behind it
  */
-record Box(double[] faces, Pose frame, CoreSpec template, double deepest) {
+record Box(double[] faces, Pose frame, CoreSpec template, double deepest, double behind) {
     /** m: no block is thinner, lower or shorter. */
     static final double THINNEST = 20e-3;
+
+    /** m: what stands in the free air wanted keeps as much from a slab that is smaller by as much all round. */
+    static final double AIR_GAP = 1e-3;
 
     /** m: a point nearer than asked by less is missed. */
     private static final double FINE = 0.1e-3;
@@ -32,7 +36,7 @@ record Box(double[] faces, Pose frame, CoreSpec template, double deepest) {
     Box with(int side, double face) {
         double[] other = faces.clone();
         other[side] = face;
-        return new Box(other, frame, template, deepest);
+        return new Box(other, frame, template, deepest, behind);
     }
 
     /** @return 1 for faces whose number grows as the box does, -1 for the others */
@@ -56,7 +60,7 @@ record Box(double[] faces, Pose frame, CoreSpec template, double deepest) {
         double right = onEnd() ? across : along;
         double up = onEnd() ? along : across;
         double deep = size.depth() / 2;
-        return new Box(new double[] {-deep, deep, -right, right, -up, up}, frame, template, deepest);
+        return new Box(new double[] {-deep, deep, -right, right, -up, up}, frame, template, deepest, behind);
     }
 
     private double tank() {
@@ -118,27 +122,76 @@ record Box(double[] faces, Pose frame, CoreSpec template, double deepest) {
                 .toList());
     }
 
-    /** @return the point of block and tanks nearest to one of the room */
-    Vector3D nearest(Vector3D point) {
+    /** @return the free air that its block wants behind it, in the room, smaller by {@link #AIR_GAP} all round */
+    Solid air() {
+        double[] slab = slab();
+        Vector3D middle = new Vector3D((slab[0] + slab[1]) / 2, (slab[2] + slab[3]) / 2, (slab[4] + slab[5]) / 2);
+        return Solid.of(
+                "air",
+                Hull.box(
+                        Pose.at(middle.getX(), middle.getY(), middle.getZ()).in(frame),
+                        slab[1] - slab[0],
+                        slab[3] - slab[2],
+                        slab[5] - slab[4]));
+    }
+
+    private double[] slab() {
+        double rear = middle().getX() + depth() / 2;
+        double level = onEnd() ? 0 : tank();
+        double upright = onEnd() ? tank() : 0;
+        return new double[] {
+            rear + AIR_GAP,
+            rear + behind - AIR_GAP,
+            faces[2] + level + AIR_GAP,
+            faces[3] - level - AIR_GAP,
+            faces[4] + upright + AIR_GAP,
+            faces[5] - upright - AIR_GAP
+        };
+    }
+
+    /** @return what must miss some neighbour: the core, or the air behind it */
+    Solid of(Neighbour neighbour) {
+        return neighbour.isOfAir() ? air() : core();
+    }
+
+    /**
+     * @return where to look from for a point that a neighbour has in the way: the place itself; of the air behind a block that begins beside the
+     *     place its middle, for what strikes it all along would else be cut off it slice by slice
+     */
+    Vector3D from(Neighbour neighbour) {
+        if (!neighbour.isOfAir()) {
+            return frame.at();
+        }
+        double[] slab = slab();
+        return frame.toRoom(new Vector3D(0, orMiddle(slab[2], slab[3]), orMiddle(slab[4], slab[5])));
+    }
+
+    private static double orMiddle(double low, double high) {
+        return low <= 0 && high >= 0 ? 0 : (low + high) / 2;
+    }
+
+    /** @return the point of block and tanks, or of the air behind, nearest to one of the room */
+    Vector3D nearest(Vector3D point, Neighbour neighbour) {
         Vector3D own = frame.toOwn(point);
         double deep = depth();
         double middle = middle().getX();
+        double[] of = neighbour.isOfAir()
+                ? slab()
+                : new double[] {middle - deep / 2, middle + deep / 2, faces[2], faces[3], faces[4], faces[5]};
         return frame.toRoom(new Vector3D(
-                within(own.getX(), middle - deep / 2, middle + deep / 2),
-                within(own.getY(), faces[2], faces[3]),
-                within(own.getZ(), faces[4], faces[5])));
+                within(own.getX(), of[0], of[1]), within(own.getY(), of[2], of[3]), within(own.getZ(), of[4], of[5])));
     }
 
-    /** @return whether the core in it keeps a gap from a point of the room, to {@link #FINE}; no core misses everything */
-    boolean misses(Vector3D point, double gap) {
+    /** @return whether the core in it keeps a gap from a point of a neighbour, to {@link #FINE}; no core misses everything */
+    boolean misses(Vector3D point, double gap, Neighbour neighbour) {
         if (volume() == 0) {
             return true;
         }
         double asked = gap - FINE;
-        if (nearest(point).distance(point) < asked) {
+        if (nearest(point, neighbour).distance(point) < asked) {
             return false;
         }
-        return portsMiss(Solid.of("point", Hull.ball(point, 0)), asked);
+        return neighbour.isOfAir() || portsMiss(Solid.of("point", Hull.ball(point, 0)), asked);
     }
 
     /** @return whether its ports and clamps keep a gap from something */

@@ -50,13 +50,13 @@ final class Envelope {
     record Found(Box box, boolean certain) {}
 
     /**
-     * @param deepest m, of the block
+     * @param wanted  how deep the block may be, and what air it wants behind
      * @param least   m3: nothing smaller is of interest
      * @param budget  boxes that are looked at
      * @return empty when nothing passes there
      */
-    Optional<Found> search(Pose frame, CoreSpec template, double deepest, double least, int budget) {
-        Box all = new Box(faces(frame), frame, template, deepest);
+    Optional<Found> search(Pose frame, CoreSpec template, LargestCore.Wanted wanted, double least, int budget) {
+        Box all = new Box(faces(frame), frame, template, wanted.deepest(), wanted.behind());
         Optional<Box> best = seed(all).flatMap(this::filled).filter(box -> box.volume() > least);
         PriorityQueue<Box> open = new PriorityQueue<>((a, b) -> Double.compare(b.volume(), a.volume()));
         open.add(all);
@@ -117,16 +117,18 @@ final class Envelope {
      */
     private record Struck(Neighbour by, double gap, Optional<Vector3D> point, double off) {
         boolean isMissedBy(Box box) {
-            return point.map(p -> box.misses(p, gap)).orElseGet(() -> box.portsMiss(by.solid(), gap - SLACK));
+            return point.map(p -> box.misses(p, gap, by)).orElseGet(() -> box.portsMiss(by.solid(), gap - SLACK));
         }
     }
 
     private Optional<Struck> struck(Box box) {
         Solid core = box.core();
+        Solid air = box.behind() > 0 ? box.air() : core;
         Struck first = null;
         for (Neighbour n : neighbours) {
-            double enough = n.enough(core.bounds().orElseThrow());
-            Optional<Gap> near = n.nearer(core, enough - SLACK);
+            Solid own = n.isOfAir() ? air : core;
+            double enough = n.enough(own.bounds().orElseThrow());
+            Optional<Gap> near = n.nearer(own, enough - SLACK);
             if (near.isPresent()) {
                 Struck met = met(box, n, enough, near.get());
                 if (first == null
@@ -141,13 +143,13 @@ final class Envelope {
 
     /** A point of what is too near, as near to the place as can be: then few faces can miss it, and the box is soon small enough. */
     private static Struck met(Box box, Neighbour n, double enough, Gap near) {
-        Vector3D from = box.frame().at();
+        Vector3D from = box.from(n);
         for (int i = 0; i < MOST_TURNS; i++) {
             Vector3D there = Gaps.between(Solid.of("point", Hull.ball(from, 0)), n.solid(), FAR)
                     .orElseThrow()
                     .apart()
                     .onB();
-            from = box.nearest(there);
+            from = box.nearest(there, n);
             if (from.distance(there) < enough - FINE) {
                 return new Struck(
                         n,
@@ -157,7 +159,7 @@ final class Envelope {
             }
         }
         Vector3D there = near.apart().onB();
-        Vector3D on = box.nearest(there);
+        Vector3D on = box.nearest(there, n);
         return new Struck(
                 n,
                 enough,
@@ -254,22 +256,22 @@ final class Envelope {
             return false;
         }
         Solid core = box.core();
-        return neighbours.stream().allMatch(n -> n.isMissedBy(core));
+        Solid air = box.behind() > 0 ? box.air() : core;
+        return neighbours.stream().allMatch(n -> n.isMissedBy(n.isOfAir() ? air : core));
     }
 
     /** @return what stops each face, in their order; empty where nothing does but the depth asked or the reach of the search */
     List<Optional<Neighbour>> stops(Box box) {
         List<Optional<Neighbour>> all = new ArrayList<>();
         for (int side = 0; side < Box.SIDES; side++) {
-            Solid core = box.with(side, box.faces()[side] + Box.outwards(side) * 2e-3)
-                    .core();
+            Box more = box.with(side, box.faces()[side] + Box.outwards(side) * 2e-3);
             boolean full = side < 2 && box.faces()[1] - box.faces()[0] >= box.deepest();
             all.add(
                     full
                             ? Optional.empty()
                             : neighbours.stream()
-                                    .filter(n -> !n.isMissedBy(core))
-                                    .max((a, b) -> Double.compare(a.missing(core), b.missing(core))));
+                                    .filter(n -> !n.isMissedBy(more.of(n)))
+                                    .max((a, b) -> Double.compare(a.missing(more.of(a)), b.missing(more.of(b)))));
         }
         return all;
     }

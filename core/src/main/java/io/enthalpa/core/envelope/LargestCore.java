@@ -6,6 +6,7 @@ import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.exchanger.CoreSpec;
 import io.enthalpa.core.exchanger.PortSide;
+import io.enthalpa.core.fit.AirBehind;
 import io.enthalpa.core.fit.Body;
 import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.room.AskedGap;
@@ -44,7 +45,8 @@ public record LargestCore(
                             + "that is nearest to the place, each with one face moved in by as little as it takes. The first box that strikes nothing is the "
                             + "largest. It is then filled out face by face, with the gaps as the list of gaps has them, standing and moved.")
             .formula(
-                    "volume of the finned block, no deeper than asked; tanks, ports and clamps stand round it as on the core in hand")
+                    "volume of the finned block, no deeper than asked; tanks, ports and clamps stand round it as on the core in hand, and where that is asked "
+                            + "75 mm of free air behind all of it")
             .source(
                     Citation.fromMemory(
                             "Breuel",
@@ -70,6 +72,15 @@ public record LargestCore(
      */
     public record Search(double least, int boxes) {}
 
+    /**
+     * What is looked for.
+     *
+     * @param at      the place that must lie in it, m
+     * @param deepest m, of its block
+     * @param behind  m of free air wanted behind the whole of the block, of everything that stops air; 0 where that is not asked
+     */
+    public record Wanted(Vector3D at, double deepest, double behind) {}
+
     /** A second of looking for all ways to stand it in a full room. */
     private static final int BOXES = 800;
 
@@ -79,13 +90,10 @@ public record LargestCore(
     }
 
     /**
-     * @param body    number of the core among the bodies of the fit
-     * @param at      the place that must lie in it, m
-     * @param deepest m, of its block
+     * @param body number of the core among the bodies of the fit
      * @return of each sensible way to stand it the largest that passes, those that face as it does now first, then the largest
      */
-    public static List<LargestCore> of(
-            BuildOption option, RoomSpec room, Fit fit, int body, Vector3D at, double deepest) {
+    public static List<LargestCore> of(BuildOption option, RoomSpec room, Fit fit, int body, Wanted wanted) {
         Stand stand = fit.bodies().get(body).stand();
         List<LargestCore> all = new ArrayList<>();
         for (Facing facing : Facing.values()) {
@@ -94,7 +102,7 @@ public record LargestCore(
                 continue;
             }
             for (PortSide towards : sides(core(option, stand))) {
-                of(option, room, fit, body, at, deepest, facing, towards, new Search(0, BOXES))
+                of(option, room, fit, body, wanted, facing, towards, new Search(0, BOXES))
                         .ifPresent(all::add);
             }
         }
@@ -109,16 +117,22 @@ public record LargestCore(
             RoomSpec room,
             Fit fit,
             int body,
-            Vector3D at,
-            double deepest,
+            Wanted wanted,
             Facing facing,
             PortSide towards,
             Search search) {
-        Stand turned = facing.turn(fit.bodies().get(body).stand().at(at));
+        Stand turned = facing.turn(fit.bodies().get(body).stand().at(wanted.at));
         CoreSpec now = core(option, turned);
         CoreSpec template = now.turnedTo(towards);
-        Envelope envelope = new Envelope(neighbours(room, fit, body, turned.carrier()), measured(fit));
-        return envelope.search(turned.pose(), template, deepest, search.least, search.boxes)
+        List<Neighbour> all = neighbours(room, fit, body, turned.carrier());
+        if (wanted.behind > 0) {
+            all.addAll(all.stream()
+                    .filter(n -> stopsAir(n.place(), room, fit))
+                    .map(Neighbour::ofAir)
+                    .toList());
+        }
+        Envelope envelope = new Envelope(all, measured(fit));
+        return envelope.search(turned.pose(), template, wanted, search.least, search.boxes)
                 .map(found -> result(envelope, found, facing, towards, turned));
     }
 
@@ -141,6 +155,13 @@ public record LargestCore(
                 .map(PathElement.Core::spec)
                 .findFirst()
                 .orElseThrow();
+    }
+
+    private static boolean stopsAir(int place, RoomSpec room, Fit fit) {
+        int obstacles = room.obstacles().size();
+        return place < obstacles
+                ? AirBehind.stops(room.obstacles().get(place).nature())
+                : AirBehind.stops(fit.bodies().get(place - obstacles).stand().what());
     }
 
     private static List<Neighbour> neighbours(RoomSpec room, Fit fit, int body, String carrier) {
@@ -168,7 +189,8 @@ public record LargestCore(
 
     private static Neighbour neighbour(
             RoomSpec room, String name, Solid solid, AskedGap asked, String carrier, String its, int place) {
-        return new Neighbour(name, solid, asked, room.motion(carrier), room.motion(its), !carrier.equals(its), place);
+        return new Neighbour(
+                name, solid, asked, room.motion(carrier), room.motion(its), !carrier.equals(its), place, false);
     }
 
     private static LargestCore result(

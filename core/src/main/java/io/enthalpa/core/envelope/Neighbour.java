@@ -18,10 +18,25 @@ import java.util.Optional;
  * @param other  how its carrier moves
  * @param across whether the two hang on different carriers
  * @param place  its number in the room; of a body of the option counted on behind them
+ * @param isOfAir whether it is what the air behind the block must miss, not the core itself
  */
-record Neighbour(String name, Solid solid, AskedGap asked, Motion own, Motion other, boolean across, int place) {
+record Neighbour(
+        String name,
+        Solid solid,
+        AskedGap asked,
+        Motion own,
+        Motion other,
+        boolean across,
+        int place,
+        boolean isOfAir) {
     /** m: a gap that is a hundredth of a millimetre short is as asked. */
     private static final double ROUNDING = 1e-5;
+
+    /** @return the same, that the air behind the block must miss; as it stands still */
+    Neighbour ofAir() {
+        return new Neighbour(
+                name, solid, new AskedGap(Box.AIR_GAP, Box.AIR_GAP), Motion.STILL, Motion.STILL, false, place, true);
+    }
 
     /** @return m that are missing to what is asked, standing or moved; less than 0 what is to spare. Nothing when it is farther off than that */
     double missing(Solid core) {

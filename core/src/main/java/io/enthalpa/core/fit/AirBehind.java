@@ -57,18 +57,26 @@ public record AirBehind(int body, double blocked, double free, String name) {
     private static List<Against> against(int i, List<Body> bodies, RoomSpec room, List<Solid> solids) {
         List<Against> all = new ArrayList<>();
         for (int k = 0; k < solids.size(); k++) {
-            Nature nature = room.obstacles().get(k).nature();
-            if (nature != Nature.AIR_THROUGH && nature != Nature.KEEP_OUT) {
+            if (stops(room.obstacles().get(k).nature())) {
                 all.add(new Against(room.obstacles().get(k).name(), solids.get(k)));
             }
         }
         for (int j = 0; j < bodies.size(); j++) {
-            Stand.What what = bodies.get(j).stand().what();
-            if (j != i && what != Stand.What.CORE && what != Stand.What.RADIATOR) {
+            if (j != i && stops(bodies.get(j).stand().what())) {
                 all.add(new Against(bodies.get(j).name(), bodies.get(j).solid()));
             }
         }
         return all;
+    }
+
+    /** @return whether air does not go through such an obstacle */
+    public static boolean stops(Nature nature) {
+        return nature != Nature.AIR_THROUGH && nature != Nature.KEEP_OUT;
+    }
+
+    /** @return whether air does not go through such a body */
+    public static boolean stops(Stand.What what) {
+        return what != Stand.What.CORE && what != Stand.What.RADIATOR;
     }
 
     private record Search(Body body, List<Against> all) {

@@ -6,9 +6,7 @@ import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.coolingair.OpeningSpec;
 import io.enthalpa.core.coolingair.WayInRoom;
 import io.enthalpa.core.exchanger.CoreSize;
-import io.enthalpa.core.room.Nature;
 import io.enthalpa.core.room.RoomSpec;
-import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.space.Gaps;
@@ -84,12 +82,12 @@ public final class AirSeen {
     private static List<Thing> things(BuildOption option, RoomSpec room) {
         List<Thing> things = new ArrayList<>();
         room.obstacles().stream()
-                .filter(o -> o.nature() != Nature.AIR_THROUGH && o.nature() != Nature.KEEP_OUT)
+                .filter(o -> AirBehind.stops(o.nature()))
                 .map(o -> new Thing(o.name(), o.solid()))
                 .filter(t -> t.solid.half().isEmpty())
                 .forEach(things::add);
         Bodies.of(option).stream()
-                .filter(b -> b.stand().what() != Stand.What.CORE && b.stand().what() != Stand.What.RADIATOR)
+                .filter(b -> AirBehind.stops(b.stand().what()))
                 .map(b -> new Thing(b.name(), b.solid()))
                 .forEach(things::add);
         return things;

@@ -187,7 +187,7 @@ public final class Bodies {
     }
 
     /** @return the core that a place is of, or whose loop it is on */
-    static PathElement.Core core(BuildOption option, Stand stand) {
+    public static PathElement.Core core(BuildOption option, Stand stand) {
         return Pieces.cores(option.path()).stream()
                 .filter(c -> c.name().equals(stand.of()))
                 .findFirst()

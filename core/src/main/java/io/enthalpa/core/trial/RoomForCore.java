@@ -40,16 +40,14 @@ public final class RoomForCore {
     private final RoomSpec room;
     private final Fit fit;
     private final int body;
-    private final Vector3D at;
-    private final double deepest;
+    private final LargestCore.Wanted wanted;
 
-    private RoomForCore(Build build, String letter, int body, Vector3D at, double deepest) {
+    private RoomForCore(Build build, String letter, int body, LargestCore.Wanted wanted) {
         this.option = build.option(letter);
         this.room = build.room().orElseThrow();
         this.fit = Fit.of(option, room);
         this.body = body;
-        this.at = at;
-        this.deepest = deepest;
+        this.wanted = wanted;
     }
 
     /**
@@ -74,26 +72,14 @@ public final class RoomForCore {
     public record Found(List<Place> places, List<Moved> moved) {}
 
     /**
-     * @param body    number of the core among the bodies of the option's fit
-     * @param at      that must lie in it, m
-     * @param deepest m, of its block
+     * @param body number of the core among the bodies of the option's fit
      */
-    public static Found of(Build build, String letter, int body, Vector3D at, double deepest) {
-        return new RoomForCore(build, letter, body, at, deepest).found(new Trials(build, letter));
-    }
-
-    /** @return m, of the block in hand */
-    public static double depth(Build build, String letter, int body) {
-        return new RoomForCore(build, letter, body, Vector3D.ZERO, 0)
-                .piece()
-                .piece()
-                .spec()
-                .size()
-                .depth();
+    public static Found of(Build build, String letter, int body, LargestCore.Wanted wanted) {
+        return new RoomForCore(build, letter, body, wanted).found(new Trials(build, letter));
     }
 
     private Found found(Trials trials) {
-        List<LargestCore> cores = LargestCore.of(option, room, fit, body, at, deepest);
+        List<LargestCore> cores = LargestCore.of(option, room, fit, body, wanted);
         List<Place> places = priced(trials, cores);
         List<Moved> moved = new ArrayList<>();
         for (int k = 0; !cores.isEmpty() && k < room.obstacles().size(); k++) {
@@ -203,7 +189,7 @@ public final class RoomForCore {
         }
         RoomSpec other = new RoomSpec(room.datum(), room.carriers(), others);
         return LargestCore.of(
-                option, other, Fit.of(option, other, solids), body, at, deepest, as.facing(), as.towards(), search);
+                option, other, Fit.of(option, other, solids), body, wanted, as.facing(), as.towards(), search);
     }
 
     /** Whether it would stand deeper in something than it does where it is. */

@@ -15,6 +15,7 @@ import io.enthalpa.core.exchanger.PortSide;
 import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.room.AskedGap;
 import io.enthalpa.core.room.Carrier;
+import io.enthalpa.core.room.Nature;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.ObstacleShape;
 import io.enthalpa.core.room.RoomSpec;
@@ -27,6 +28,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -37,7 +40,8 @@ class LargestCoreTest {
 
     private static LargestCore best(RoomSpec room, Facing facing, PortSide towards, double deepest) {
         BuildOption option = Rooms.core(Systems.standard(), 0, 0, 0);
-        return LargestCore.of(option, room, Fit.of(option, room), 0, Vector3D.ZERO, deepest).stream()
+        return LargestCore.of(option, room, Fit.of(option, room), 0, new LargestCore.Wanted(Vector3D.ZERO, deepest, 0))
+                .stream()
                 .filter(c -> c.facing() == facing && c.towards() == towards)
                 .findFirst()
                 .orElseThrow();
@@ -66,6 +70,52 @@ class LargestCoreTest {
                         org.assertj.core.groups.Tuple.tuple(Way.RIGHT, "right wall"),
                         org.assertj.core.groups.Tuple.tuple(Way.DOWN, "floor"),
                         org.assertj.core.groups.Tuple.tuple(Way.UP, "roof"));
+    }
+
+    private static LargestCore withAir(Obstacle... more) {
+        RoomSpec room =
+                Rooms.room(Stream.concat(Stream.of(TUNNEL), Stream.of(more)).toArray(Obstacle[]::new));
+        BuildOption option = Rooms.core(Systems.standard(), 0, 0, 0);
+        Fit fit = Fit.of(option, room);
+        return LargestCore.of(
+                        option,
+                        room,
+                        fit,
+                        0,
+                        new LargestCore.Wanted(Vector3D.ZERO, 0.12, 0.075),
+                        Facing.FRONT,
+                        PortSide.RIGHT,
+                        new LargestCore.Search(0, 800))
+                .orElseThrow();
+    }
+
+    /**
+     * A wall 100 behind the place leaves the core's rear 25 behind it for the 75 of free air, where the gap of 8 would leave 92; one 80 before it
+     * its front at -72: 97 deep. What air goes through 65 behind the place keeps its 8 alone.
+     */
+    @Test
+    void freeAirBehindIsAskedOfWhatStopsAir() {
+        Obstacle front = Rooms.box("front wall", -1, -0.08, -1, 1, -1, 1);
+        LargestCore core = withAir(front, Rooms.box("back wall", 0.1, 1, -1, 1, -1, 1));
+        assertThat(core.size().depth()).isCloseTo(0.097, within(1e-3));
+        assertThat(core.stand().middle().getX() + core.size().depth() / 2).isCloseTo(0.025, within(1e-3));
+        assertThat(core.size().width()).isCloseTo(0.690, within(1e-3));
+        assertThat(core.size().height()).isCloseTo(0.334, within(1e-3));
+        assertThat(core.stops()).contains(new LargestCore.Stop(Way.REARWARDS, "back wall", 5));
+        LargestCore through = withAir(
+                front,
+                Rooms.of("radiator", Nature.AIR_THROUGH, new ObstacleShape.Box(0.065, 0.09, -1, 1, -1, 1, 0, 0, 0)));
+        assertThat(through.size().depth()).isCloseTo(0.12, within(1e-9));
+    }
+
+    /** A post 60 wide behind the right end is missed by the block's end or its rear, whichever leaves more: its tanks may stand before it. */
+    @Test
+    void postInTheAirBehindIsMissedAtTheEndOfTheBlock() {
+        LargestCore core = withAir(
+                Rooms.box("front wall", -1, -0.06, -1, 1, -1, 1), Rooms.box("post", 0.08, 0.1, 0.30, 0.36, -1, 1));
+        // Left of the post: from -0.4 + 0.008 + 0.097 to 0.3 is 595.
+        assertThat(core.size().width()).isCloseTo(0.595, within(2e-3));
+        assertThat(core.size().depth()).isCloseTo(0.12, within(1e-9));
     }
 
     /** On end the passages are short: 350 less 16 and 194, by 900 less 16. */
@@ -103,7 +153,8 @@ class LargestCoreTest {
                 Optional.empty()));
         RoomSpec room = new RoomSpec("", List.of(engine), all);
         BuildOption option = Rooms.core(Systems.standard(), 0, 0, 0);
-        List<LargestCore> found = LargestCore.of(option, room, Fit.of(option, room), 0, Vector3D.ZERO, 0.09);
+        List<LargestCore> found =
+                LargestCore.of(option, room, Fit.of(option, room), 0, new LargestCore.Wanted(Vector3D.ZERO, 0.09, 0));
         assertThat(found).isNotEmpty().allSatisfy(core -> {
             BuildOption with = option.with(
                             Pieces.of(PathElement.Core.class, option.path()).get(0), c -> c.withSpec(core.of(c.spec())))
@@ -119,14 +170,13 @@ class LargestCoreTest {
     void nothingPassesWhereThePlaceItselfIsTaken() {
         BuildOption option = Rooms.core(Systems.standard(), 0, 0, 0);
         RoomSpec room = Rooms.room(Rooms.box("tank", -0.1, 0.1, -0.1, 0.1, -0.1, 0.1));
-        assertThat(LargestCore.of(option, room, Fit.of(option, room), 0, Vector3D.ZERO, 0.09))
+        assertThat(LargestCore.of(
+                        option, room, Fit.of(option, room), 0, new LargestCore.Wanted(Vector3D.ZERO, 0.09, 0)))
                 .isEmpty();
     }
 
-    /** Boxes strewn about: against every box whose faces lie a gap off some face of theirs, or at the end of what is looked at. */
-    @ParameterizedTest
-    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
-    void asLargeAsByBruteForce(int seed) {
+    /** Boxes strewn about the place, none nearer to it than 50. */
+    private static List<double[]> strewn(int seed) {
         Random random = new Random(seed);
         List<double[]> boxes = new ArrayList<>();
         while (boxes.size() < 7) {
@@ -141,15 +191,51 @@ class LargestCoreTest {
                 boxes.add(b);
             }
         }
-        double deepest = 0.15;
-        double brute = bruteForce(boxes, deepest);
-        Envelope.Found found = new Envelope(neighbours(boxes), new Bounds(-1, -1, -1, 1, 1, 1))
-                .search(Pose.ORIGIN, bareBlock(), deepest, 0, 3000)
-                .orElseThrow();
+        return boxes;
+    }
+
+    private static final double DEEPEST = 0.15;
+
+    private static Optional<Envelope.Found> search(List<Neighbour> neighbours, double behind) {
+        return new Envelope(neighbours, new Bounds(-1, -1, -1, 1, 1, 1))
+                .search(Pose.ORIGIN, bareBlock(), new LargestCore.Wanted(Vector3D.ZERO, DEEPEST, behind), 0, 3000);
+    }
+
+    /** Against every box whose faces lie a gap off some face of theirs, or at the end of what is looked at. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
+    void asLargeAsByBruteForce(int seed) {
+        List<double[]> boxes = strewn(seed);
+        Envelope.Found found = search(neighbours(boxes), 0).orElseThrow();
         assertThat(found.certain()).as("seed %d", seed).isTrue();
-        assertThat(found.box().volume()).as("seed %d", seed).isGreaterThan(0.985 * brute);
+        assertThat(found.box().volume()).as("seed %d", seed).isGreaterThan(0.985 * bruteForce(boxes, DEEPEST));
         double[] faces = own(found.box());
         assertThat(boxes).allSatisfy(b -> assertThat(distance(b, faces)).isGreaterThan(GAP - 2e-5));
+    }
+
+    /** What the air behind must miss reaches 75 farther forwards, and asks nothing sideways. */
+    @ParameterizedTest
+    @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12})
+    void asLargeAsByBruteForceWithFreeAirBehind(int seed) {
+        List<double[]> boxes = strewn(seed);
+        List<double[]> and = new ArrayList<>(boxes);
+        boxes.forEach(b ->
+                and.add(new double[] {b[0] - 0.075 + GAP, b[1] - GAP, b[2] + GAP, b[3] - GAP, b[4] + GAP, b[5] - GAP}));
+        double brute = bruteForce(and, DEEPEST);
+        List<Neighbour> all = neighbours(boxes);
+        all.addAll(all.stream().map(Neighbour::ofAir).toList());
+        Optional<Envelope.Found> found = search(all, 0.075);
+        assertThat(found.map(f -> f.box().volume()).orElse(0.0))
+                .as("seed %d", seed)
+                .isGreaterThanOrEqualTo(0.98 * brute);
+        found.ifPresent(f -> {
+            double[] faces = own(f.box());
+            assertThat(boxes).allSatisfy(b -> assertThat(distance(b, faces)).isGreaterThan(GAP - 2e-5));
+            double[] air = {faces[1], faces[1] + 0.075, faces[2], faces[3], faces[4], faces[5]};
+            assertThat(boxes)
+                    .noneMatch(b ->
+                            IntStream.of(0, 2, 4).allMatch(k -> b[k] < air[k + 1] - 1e-4 && b[k + 1] > air[k] + 1e-4));
+        });
     }
 
     private static CoreSpec bareBlock() {
@@ -168,7 +254,8 @@ class LargestCoreTest {
                     Motion.STILL,
                     Motion.STILL,
                     false,
-                    0));
+                    0,
+                    false));
         }
         return all;
     }

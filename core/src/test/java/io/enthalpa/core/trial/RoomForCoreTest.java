@@ -11,6 +11,7 @@ import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.engine.EngineSpec;
 import io.enthalpa.core.envelope.Facing;
+import io.enthalpa.core.envelope.LargestCore;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.space.Way;
@@ -65,7 +66,7 @@ class RoomForCoreTest {
     }
 
     private static RoomForCore.Found of(Build build) {
-        return RoomForCore.of(build, "A", 0, new Vector3D(0, 0.05, 0), 0.064);
+        return RoomForCore.of(build, "A", 0, new LargestCore.Wanted(new Vector3D(0, 0.05, 0), 0.064, 0));
     }
 
     private static RoomForCore.Place front(RoomForCore.Found found) {

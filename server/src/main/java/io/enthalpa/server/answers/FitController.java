@@ -2,9 +2,11 @@ package io.enthalpa.server.answers;
 
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.envelope.LargestCore;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.fit.Against;
+import io.enthalpa.core.fit.AirBehind;
 import io.enthalpa.core.fit.Bodies;
 import io.enthalpa.core.fit.Body;
 import io.enthalpa.core.fit.Clocking;
@@ -25,6 +27,8 @@ import io.enthalpa.server.problem.NotThereException;
 import io.enthalpa.server.work.Work;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.MediaType;
@@ -248,6 +252,7 @@ class FitController {
      * @param place      of a core, "/stands/0"
      * @param back_mm    a place that must lie in it; its own where left out
      * @param deepest_mm of its block; as deep as it is where left out
+     * @param airBehind  whether the free air that is usual behind a core cooled by air is asked; yes where left out
      */
     record LargestRequest(
             JsonNode document,
@@ -256,7 +261,8 @@ class FitController {
             @Nullable Double back_mm,
             @Nullable Double right_mm,
             @Nullable Double up_mm,
-            @Nullable Double deepest_mm) {}
+            @Nullable Double deepest_mm,
+            @Nullable Boolean airBehind) {}
 
     @PostMapping("/largest-core")
     LargestCoreView.LargestAnswer largestCore(
@@ -264,8 +270,16 @@ class FitController {
         JsonNode document = Asked.document(request.document());
         String letter = Asked.text(request.option(), "option");
         String place = Asked.text(request.place(), "place");
-        String what = "%s %s %s %s %s %s"
-                .formatted(letter, place, request.back_mm(), request.right_mm(), request.up_mm(), request.deepest_mm());
+        String what = Stream.of(
+                        letter,
+                        place,
+                        request.back_mm(),
+                        request.right_mm(),
+                        request.up_mm(),
+                        request.deepest_mm(),
+                        request.airBehind())
+                .map(String::valueOf)
+                .collect(Collectors.joining(" "));
         return work.now(
                 page,
                 "largestCore",
@@ -281,9 +295,14 @@ class FitController {
                             metres("right", request.right_mm(), now.getY()),
                             metres("up", request.up_mm(), now.getZ()));
                     double deepest = request.deepest_mm() == null
-                            ? RoomForCore.depth(build, letter, in.body)
+                            ? Bodies.core(in.option, in.own().stand())
+                                    .spec()
+                                    .size()
+                                    .depth()
                             : EnthalpaFault.within("depth", request.deepest_mm(), 20, 400, "mm") / 1000;
-                    return LargestCoreView.of(in.option, RoomForCore.of(build, letter, in.body, at, deepest), in.room);
+                    boolean air = in.own().face().isPresent() && !Boolean.FALSE.equals(request.airBehind());
+                    LargestCore.Wanted wanted = new LargestCore.Wanted(at, deepest, air ? AirBehind.WANTED : 0);
+                    return LargestCoreView.of(in.option, RoomForCore.of(build, letter, in.body, wanted), in.room);
                 }));
     }
 
