@@ -5,12 +5,18 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.exchanger.EndTankSpec;
+import io.enthalpa.core.exchanger.EndTankSpec.PortPlace;
 import io.enthalpa.core.exchanger.FinType;
 import io.enthalpa.core.exchanger.FinnedBlock;
+import io.enthalpa.core.exchanger.PortSeat;
+import io.enthalpa.core.exchanger.PortSide;
 import io.enthalpa.core.exchanger.RatingCard;
 import io.enthalpa.core.fault.EnthalpaFault;
+import java.util.Optional;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Every kind of piece through a file and back, and every way to get one wrong. */
@@ -138,6 +144,14 @@ class PiecesFileTest {
                 },
                 "bar width is 30.0 mm");
         refuses(t -> at(t, core).put("portBore_mm", 160), "core, core port bore is 160 mm", "at most 144 mm");
+        refuses(
+                t -> at(t, core).put("inletTowards", "left").put("portTowards", "left"),
+                "inlet port's end is left",
+                "up or down, for the core lies level");
+        refuses(
+                t -> at(t, core).put("inletTowards", "up").put("outletTowards", "down"),
+                "outlet port's end is down",
+                "left or right, for the core stands on end");
         refuses(t -> at(t, core).put("arrangement", "sideways"), "one of crossflow, crossflow, charge mixed");
         refuses(t -> at(t, core).set("card", card()), "known by card and by geometry");
         refuses(t -> at(t, core + "/block/coldFin").remove("louvreAngle_deg"), "louvre angle is missing");
@@ -169,6 +183,29 @@ class PiecesFileTest {
                 "two mitres");
         refuses(t -> at(t, "/options/0/path/6").putArray("legs"), "exactly 2");
         refuses(t -> at(t, "/options/0/path/6/legs/1").putArray("path"), "leg right bank", "at least one");
+    }
+
+    /** What is left out stays out: the outlet stands as the inlet does, across from it. */
+    @Test
+    void portsStandWhereTheFileSays() {
+        ObjectNode tree = sample();
+        ObjectNode core = at(tree, "/options/0/path/3");
+        core.put("inletTowards", "left")
+                .put("portPlace", "end")
+                .put("portTowards", "down")
+                .put("outletPlace", "offset");
+        Build build = BuildFile.read(tree);
+        EndTankSpec tanks =
+                ((PathElement.Core) build.options().get(0).path().get(3)).spec().tanks();
+        assertThat(tanks.inlet()).isEqualTo(new PortSeat(PortPlace.END, Optional.of(PortSide.DOWN)));
+        assertThat(tanks.outlet()).isEqualTo(PortSeat.usual(PortPlace.OFFSET));
+        JsonNode again = BuildFile.tree(build).at("/options/0/path/3");
+        assertThat(again.get("portTowards").stringValue()).isEqualTo("down");
+        assertThat(again.get("outletPlace").stringValue()).isEqualTo("offset");
+        assertThat(again.has("outletTowards")).isFalse();
+        core.remove("outletPlace");
+        assertThat(BuildFile.tree(BuildFile.read(tree)).at("/options/0/path/3").has("outletPlace"))
+                .isFalse();
     }
 
     @Test

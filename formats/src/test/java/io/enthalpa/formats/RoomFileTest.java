@@ -12,6 +12,7 @@ import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.fit.GapRow;
 import io.enthalpa.core.room.RoomSpec;
+import io.enthalpa.core.room.Scroll;
 import java.util.List;
 import java.util.function.Consumer;
 import org.junit.jupiter.api.Test;
@@ -232,6 +233,35 @@ class RoomFileTest {
                 .isEqualTo(BuildFile.parse(BuildFile.write(document(stands)))
                         .at("/options/0/stands/0/mounts")
                         .toString());
+    }
+
+    private static final String BLOWER =
+            "[{\"of\": \"blower\", \"what\": \"blower\", \"back_mm\": 0, \"right_mm\": 0, \"up_mm\": 900,"
+                    + " \"scroll\": {\"clocked_deg\": -30, \"runs\": \"anticlockwise\"}}]";
+
+    /** How a housing is clocked is read and written again; nothing else than a blower has one. */
+    @Test
+    void scrollGoesThereAndBackAndIsABlowersAlone() {
+        ObjectNode tree = document(BLOWER);
+        Build build = BuildFile.read(tree);
+        Scroll scroll = build.options().get(0).stands().get(0).scroll().orElseThrow();
+        assertThat(scroll.clocked()).isEqualTo(-Math.PI / 6, within(1e-12));
+        assertThat(scroll.runs()).isEqualTo(Scroll.Runs.ANTICLOCKWISE);
+        assertThat(BuildFile.parse(BuildFile.write(build)).at("/options/0/stands"))
+                .isEqualTo(tree.at("/options/0/stands"));
+        refused(
+                t -> ((ObjectNode) t.at("/options/0/stands/0"))
+                        .set("scroll", BuildFile.parse(BLOWER).at("/0/scroll")),
+                "/options/0/stands/0/scroll",
+                "only a blower has one");
+        refused(
+                t -> {
+                    ObjectNode blower = ((ObjectNode) t.at("/options/0/stands/0")).put("what", "blower");
+                    blower.putObject("scroll").put("clocked_deg", 400).put("runs", "clockwise");
+                },
+                "/options/0/stands/0/scroll/clocked_deg",
+                "outlet clocked is 400 °",
+                "between -360 and 360");
     }
 
     /** 2 kg on three bobbins of 60 and 12 N/mm: root of 36000 / 2 by 2 pi is 21.35 Hz sideways; 6.54 N on each. */

@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import io.enthalpa.server.RunningServer;
 import io.enthalpa.server.RunningServer.Reply;
 import java.nio.file.Path;
+import java.util.Comparator;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -37,7 +39,7 @@ class BodyInRoomTest {
         ObjectNode request = (ObjectNode)
                 JsonMapper.shared().readTree("{\"option\": \"B\"" + (more.isEmpty() ? "" : ", ") + more + "}");
         request.set("document", document);
-        return server.post("/api/preview/" + what, request.toString());
+        return server.post("/api/preview" + (what.isEmpty() ? "" : "/" + what), request.toString());
     }
 
     private static String obstacle(String name) {
@@ -84,6 +86,50 @@ class BodyInRoomTest {
         assertThat(largest.valueStream().map(p -> p.get("depth_mm").doubleValue()))
                 .allSatisfy(depth -> assertThat(depth).isBetween(20.0, 70.0));
         assertThat(largest.at("/0/edits").size()).isPositive();
+    }
+
+    /** All round by ten degrees; where it says that it is clear the whole fit says so too. */
+    @Test
+    void clockingIsToldAllRound() {
+        String turbo = "\"place\": \"" + stand("blower") + "\"";
+        JsonNode answer = ask("clocking", van, turbo).json();
+        assertThat(answer.get("ways")
+                        .valueStream()
+                        .map(w -> w.get("clocked_deg").intValue()))
+                .containsExactlyElementsOf(
+                        IntStream.range(0, 36).map(i -> 10 * i).boxed().toList());
+        JsonNode best = answer.get("ways").get(answer.get("best").intValue());
+        assertThat(best.get("clear").booleanValue()).isTrue();
+        JsonNode worst = answer.get("ways")
+                .valueStream()
+                .min(Comparator.comparingDouble(w -> w.get("spare_mm").doubleValue()))
+                .orElseThrow();
+        assertThat(worst.get("clear").booleanValue()).isFalse();
+        ObjectNode clocked = van.deepCopy().asObject();
+        ((ObjectNode) clocked.at("/options/1" + stand("blower") + "/scroll"))
+                .put("clocked_deg", worst.get("clocked_deg").doubleValue());
+        double missing = ask("", clocked, "")
+                .json()
+                .get("answers")
+                .valueStream()
+                .filter(o -> o.get("option").stringValue().equals("B"))
+                .flatMap(o -> o.at("/fit/gaps").valueStream())
+                .filter(g -> g.get("place").stringValue().equals(stand("blower"))
+                        || g.get("against").stringValue().equals(stand("blower")))
+                .mapToDouble(g -> g.get("missing_mm").doubleValue())
+                .max()
+                .orElseThrow();
+        assertThat(missing).isCloseTo(-worst.get("spare_mm").doubleValue(), within(0.02));
+        refused(ask("clocking", van, CORE), "turbo or centrifugal blower");
+    }
+
+    private static String stand(String what) {
+        JsonNode all = van.at("/options/1/stands");
+        return IntStream.range(0, all.size())
+                .filter(i -> all.get(i).get("what").stringValue().equals(what))
+                .mapToObj(i -> "/stands/" + i)
+                .findFirst()
+                .orElseThrow();
     }
 
     /** Named with what was sent and what is allowed. */
