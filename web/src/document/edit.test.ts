@@ -18,6 +18,40 @@ describe('edits by pointer', () => {
     expect(at(document, '/options/0/path/0/bore_mm')).toBe(60)
   })
 
+  it('share what they do not touch, and change nothing of the document itself', () => {
+    const frozen = <T>(value: T): T => {
+      if (value !== null && typeof value === 'object') Object.values(Object.freeze(value)).forEach(frozen)
+      return value
+    }
+    const before = frozen(
+      structuredClone({
+        ...document,
+        room: {
+          datum: '',
+          carriers: [],
+          obstacles: [
+            { id: 'r1', name: 'bar' },
+            { id: 'r2', name: 'fan' },
+          ],
+        },
+      }),
+    )
+    const next = apply(before as unknown as BuildDocument, [
+      { pointer: '/options/#A/path/0/bore_mm', value: 70 },
+      { pointer: '/options/#A/path/0/wall/thickness_mm', value: 2 },
+      { list: '/options/#C/stands', put: { id: 's1', of: 'core' } },
+      { row: '/room/obstacles/#r1', behind: '#r2'.slice(1) },
+      { row: '/options/#C/path/#gone', out: true },
+    ])
+    expect(next.climate).toBe(before.climate)
+    expect(at(next, '/options/0/path/0')).toEqual({ kind: 'plenum', name: 'plenum', bore_mm: 70, wall: { thickness_mm: 2 } })
+    expect(at(next, '/options/1/path')).toBe(before.options[1]!.path)
+    expect(at(next, '/options/1/stands')).toEqual([{ id: 's1', of: 'core' }])
+    expect((at(next, '/room/obstacles') as { name: string }[]).map((o) => o.name)).toEqual(['fan', 'bar'])
+    expect(at(next, '/room/obstacles/1')).toBe(before.room.obstacles[0])
+    expect(at(before, '/options/0/path/0/bore_mm')).toBe(60)
+  })
+
   it('take a value out', () => {
     const { climate } = apply(document, [{ pointer: '/climate/barometer_kPa', value: undefined }])
     expect(Object.keys(climate)).toEqual(['airTemperature_C'])

@@ -79,9 +79,12 @@ export function named(document: unknown, pointer: string): string {
     .reduce((all, name) => `${all}/${name}`, '')
 }
 
-/** @returns a copy with the edits made; the document itself stays as it was. Throws {@link Gone}. */
+/**
+ * @returns a copy with the edits made; the document itself stays as it was. What no edit touches is shared by both, so that what hangs on it
+ *   alone has nothing to do anew. Throws {@link Gone}.
+ */
 export function apply(document: BuildDocument, edits: Edit[]): BuildDocument {
-  let copy = structuredClone(document)
+  let copy = { ...document }
   for (const edit of structuredClone(edits)) {
     if ('pointer' in edit && edit.pointer === '') copy = edit.value as BuildDocument
     else if ('pointer' in edit) write(copy, edit)
@@ -91,19 +94,23 @@ export function apply(document: BuildDocument, edits: Edit[]): BuildDocument {
   return copy
 }
 
+/** @returns what is under a name, made the copy's own; what a file leaves out is made on the way, a row is not */
+function own(node: unknown, name: string): unknown {
+  const next = step(node, name)
+  const parent = node as Node
+  if (next === undefined || next === null) {
+    if (name.startsWith('#') || Array.isArray(node)) throw new Gone()
+    return (parent[name] = {})
+  }
+  if (typeof next !== 'object') return next
+  const key = name.startsWith('#') ? find(node as unknown[], name.slice(1)) : name
+  return (parent[key] = Array.isArray(next) ? [...(next as unknown[])] : { ...next })
+}
+
 function write(document: BuildDocument, { pointer, value }: Write): void {
   const path = steps(pointer)
   const last = path.pop()!
-  const parent = path.reduce<Node>(
-    (node, name) => {
-      const next = step(node, name)
-      if (next !== undefined && next !== null) return next as Node
-      // What a file leaves out is made on the way; a row is not.
-      if (name.startsWith('#') || Array.isArray(node)) throw new Gone()
-      return (node[name] = {}) as Node
-    },
-    document as unknown as Node,
-  )
+  const parent = path.reduce<unknown>(own, document) as Node
   const key = last.startsWith('#') ? find(parent as unknown as unknown[], last.slice(1)) : last
   if (key === -1) throw new Gone()
   if (value === undefined) delete parent[key]
@@ -113,7 +120,7 @@ function write(document: BuildDocument, { pointer, value }: Write): void {
 function putIn(document: BuildDocument, { list, put, behind }: PutIn): void {
   const there = at(document, list)
   if (there === undefined) write(document, { pointer: list, value: [] })
-  const rows = at(document, list) as object[]
+  const rows = steps(list).reduce<unknown>(own, document) as object[]
   const id = identity(put)
   if (id !== undefined && find(rows, id) >= 0) return
   rows.splice(spot(rows, behind), 0, put)
@@ -130,12 +137,13 @@ function spot(rows: object[], behind: string | null | undefined): number {
 function takeOutOrMove(document: BuildDocument, edit: TakeOut | Move): void {
   const path = steps(edit.row)
   const id = path.pop()!.slice(1)
-  const rows = path.reduce<unknown>(step, document) as object[] | undefined
-  const found = rows ? find(rows, id) : -1
-  if (!rows || found < 0) {
+  const there = path.reduce<unknown>(step, document) as object[] | undefined
+  const found = there ? find(there, id) : -1
+  if (found < 0) {
     if ('out' in edit) return
     throw new Gone()
   }
+  const rows = path.reduce<unknown>(own, document) as object[]
   const [row] = rows.splice(found, 1)
   if (!('out' in edit)) rows.splice(spot(rows, edit.behind), 0, row!)
 }

@@ -23,7 +23,8 @@ const build = useBuild()
 const menu = ref<InstanceType<typeof Menu>>()
 
 const stands = computed(() => build.option?.stands ?? [])
-const carriers = computed(() => ['body', ...(build.document!.room!.carriers ?? []).map((c) => c.name)])
+const moving = computed(() => build.document!.room!.carriers)
+const carriers = computed(() => ['body', ...(moving.value ?? []).map((c) => c.name)])
 const row = (s: Stand) => `${build.optionAt}/stands/#${s.id}`
 /** As the answer calls it; by its piece until that is there. */
 const nameOf = (s: Stand) => props.fit?.bodies.find((b) => b.place === `/stands/${stands.value.indexOf(s)}`)?.name ?? s.of
@@ -75,7 +76,12 @@ function ownSize(s: Stand, yes: boolean): void {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="(s, i) in stands" :key="s.id ?? i" :class="{ picked: s === picked }">
+        <tr
+          v-for="(s, i) in stands"
+          :key="s.id ?? i"
+          v-memo="[s, i, s === picked, nameOf(s), usual(i), carriers, build.optionAt]"
+          :class="{ picked: s === picked }"
+        >
           <th scope="row">
             <button type="button" class="act" :aria-pressed="s === picked" @click="emit('pick', row(s))">{{ nameOf(s) }}</button>
             <small v-if="usual(i)">, usual size</small>

@@ -40,6 +40,8 @@ public record AirBehind(int body, double blocked, double free, String name) {
     private static final int UP = 12;
     /** m */
     private static final double FINE = 0.5e-3;
+    /** m: what lies along a bar does not strike it. */
+    private static final double TOUCH = 1e-5;
 
     /** @return of every core cooled by air and every radiator that has a place */
     static List<AirBehind> of(List<Body> bodies, RoomSpec room, List<Solid> solids) {
@@ -139,11 +141,11 @@ public record AirBehind(int body, double blocked, double free, String name) {
             Pose pose = body.stand().pose();
             Vector3D middle =
                     pose.toRoom(new Vector3D((body.face().orElseThrow().depth() + deep) / 2, right, up));
-            return Solid.of("air", Hull.box(new Pose(middle, pose.turn()), deep, wide, high));
+            return Solid.of("air", Hull.box(new Pose(middle, pose.turn()), deep - TOUCH, wide - TOUCH, high - TOUCH));
         }
 
         private static boolean strikes(Against a, Solid bar) {
-            return Gaps.between(bar, a.solid(), 0).filter(g -> g.value() < 0).isPresent();
+            return Gaps.meet(bar, a.solid());
         }
     }
 }

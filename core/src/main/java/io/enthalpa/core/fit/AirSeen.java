@@ -46,6 +46,9 @@ public final class AirSeen {
     /** m2: the least that a build file has. */
     private static final double LEAST_EXIT = 1e-4;
 
+    /** m: what lies along a bar does not strike it. */
+    private static final double TOUCH = 1e-5;
+
     private final BuildOption option;
     private final AirWaySpec way;
     private final WayInRoom place;
@@ -99,11 +102,11 @@ public final class AirSeen {
                 place.opening().getX() + (from + to) / 2,
                 place.opening().getY() + right,
                 place.opening().getZ() + up);
-        return Solid.of("air", Hull.box(at, to - from, wide, high));
+        return Solid.of("air", Hull.box(at, to - from - TOUCH, wide - TOUCH, high - TOUCH));
     }
 
     private static boolean strikes(Thing thing, Solid bar) {
-        return Gaps.between(bar, thing.solid, 0).filter(g -> g.value() < 0).isPresent();
+        return Gaps.meet(bar, thing.solid);
     }
 
     private List<Thing> near(Solid all) {
@@ -146,15 +149,18 @@ public final class AirSeen {
 
     /** Whether it covers nearly all of the opening in its very plane: the skin that the opening is a hole of, measured without it. */
     private boolean isCutInto(Thing thing, double wide, double high) {
-        int struck = 0;
+        int free = 0;
         for (int r = 0; r < UP; r++) {
             for (int c = 0; c < ACROSS; c++) {
                 double right = (c + 0.5 - ACROSS / 2.0) * wide;
                 double up = (r + 0.5 - UP / 2.0) * high;
-                struck += strikes(thing, bar(-SKIN, SKIN, right, up, wide / 2, high / 2)) ? 1 : 0;
+                free += strikes(thing, bar(-SKIN, SKIN, right, up, wide / 2, high / 2)) ? 0 : 1;
+                if (free > (1 - HOLE_OF) * ACROSS * UP) {
+                    return false;
+                }
             }
         }
-        return struck >= HOLE_OF * ACROSS * UP;
+        return true;
     }
 
     private double exit() {

@@ -61,15 +61,18 @@ public record Bounds(double minX, double minY, double minZ, double maxX, double 
 
     /** @return m, the farthest that any point of it is from an axis through a point */
     double reachFrom(Vector3D point, Vector3D axis) {
+        // By numbers alone: asked for every pair of boxes of a scan.
+        double ax = axis.getX();
+        double ay = axis.getY();
+        double az = axis.getZ();
         double far = 0;
         for (int i = 0; i < 8; i++) {
-            Vector3D corner =
-                    new Vector3D((i & 1) == 0 ? minX : maxX, (i & 2) == 0 ? minY : maxY, (i & 4) == 0 ? minZ : maxZ);
-            Vector3D arm = corner.subtract(point);
-            far = Math.max(
-                    far, arm.subtract(axis.scalarMultiply(arm.dotProduct(axis))).getNorm());
+            double x = ((i & 1) == 0 ? minX : maxX) - point.getX();
+            double y = ((i & 2) == 0 ? minY : maxY) - point.getY();
+            double z = ((i & 4) == 0 ? minZ : maxZ) - point.getZ();
+            far = Math.max(far, square(y * az - z * ay) + square(z * ax - x * az) + square(x * ay - y * ax));
         }
-        return far;
+        return Math.sqrt(far);
     }
 
     private static double square(double v) {

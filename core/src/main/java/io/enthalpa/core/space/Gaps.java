@@ -74,6 +74,28 @@ public final class Gaps {
         return gap.or(() -> new Gaps(a, ofA, b, ofB, FAR).search()).map(Gaps::inside);
     }
 
+    /** @return whether they stand in one another, without asking how deep; of what touches to a thousandth of a millimetre it may say either */
+    public static boolean meet(Solid a, Solid b) {
+        if (a.half().isPresent() || b.half().isPresent()) {
+            return between(a, b, 0).filter(g -> g.value() < 0).isPresent();
+        }
+        return a.size() > 0 && b.size() > 0 && meet(a, a.tree, b, b.tree) || a.holds(b) || b.holds(a);
+    }
+
+    private static boolean meet(Solid a, BoxTree x, Solid b, BoxTree y) {
+        if (x.bounds().gap(y.bounds()) > 0) {
+            return false;
+        }
+        if (x.isLeaf() && y.isLeaf()) {
+            return Separation.meet(a.parts[x.part()], b.parts[y.part()]);
+        }
+        boolean splitX =
+                y.isLeaf() || !x.isLeaf() && x.bounds().diagonal() > y.bounds().diagonal();
+        return splitX
+                ? meet(a, x.left(), b, y) || meet(a, x.right(), b, y)
+                : meet(a, x, b, y.left()) || meet(a, x, b, y.right());
+    }
+
     private static Gap inside(Gap g) {
         Apart apart = g.apart();
         return new Gap(

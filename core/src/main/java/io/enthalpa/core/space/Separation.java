@@ -57,6 +57,30 @@ public final class Separation {
         return outside(difference, simplex, lower, Math.sqrt(Simplex.dot(simplex.nearest, simplex.nearest)), best);
     }
 
+    /** @return whether two shapes lie in one another: no plane parts them. Of two that touch it may say either */
+    static boolean meet(Convex a, Convex b) {
+        Difference difference = new Difference(a, b, STILL);
+        Simplex simplex = new Simplex();
+        Vector3D start = a.bounds().middle().subtract(b.bounds().middle());
+        simplex.add(difference.support(-start.getX(), -start.getY(), -start.getZ()));
+        for (int round = 0; round < MOST_ROUNDS; round++) {
+            if (!simplex.reduce()) {
+                return true;
+            }
+            double[] v = simplex.nearest;
+            double length = Math.sqrt(Simplex.dot(v, v));
+            if (length <= Math.max(difference.rounding(), TOUCHING)) {
+                return true;
+            }
+            Vertex w = difference.support(-v[0], -v[1], -v[2]);
+            if (w.along(v[0], v[1], v[2]) > difference.rounding() * length || simplex.has(w)) {
+                return false;
+            }
+            simplex.add(w);
+        }
+        return true;
+    }
+
     private static Apart outside(Difference difference, Simplex simplex, double lower, double upper, double[] normal) {
         Vector3D towards = new Vector3D(-normal[0], -normal[1], -normal[2]);
         return answer(difference, lower, upper - lower, simplex, towards);

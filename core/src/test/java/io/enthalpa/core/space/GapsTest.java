@@ -110,6 +110,7 @@ class GapsTest {
             if (expected > 1e-4) {
                 apart++;
                 assertThat(found.gap()).as("pair %d", i).isCloseTo(expected, within(1e-5));
+                assertThat(Separation.meet(a.convex, b.convex)).as("pair %d", i).isFalse();
             } else {
                 assertThat(found.gap()).as("pair %d", i).isLessThan(1e-4);
             }
@@ -130,6 +131,7 @@ class GapsTest {
                 continue;
             }
             inside++;
+            assertThat(Separation.meet(a.convex, b.convex)).as("pair %d", i).isTrue();
             double depth = -found.gap();
             for (int k = 0; k < 400; k++) {
                 Vector3D n = v(random.nextGaussian(), random.nextGaussian(), random.nextGaussian())
@@ -188,6 +190,10 @@ class GapsTest {
                     .mapToDouble(t -> Separation.between(body, t).gap())
                     .min()
                     .orElseThrow();
+            if (Math.abs(least) > 1e-6) {
+                assertThat(Gaps.meet(Solid.of("body", body), mesh)).isEqualTo(least < 0);
+                assertThat(Gaps.meet(mesh, Solid.of("body", body))).isEqualTo(least < 0);
+            }
             Optional<Gap> found = Gaps.between(Solid.of("body", body), mesh, 10);
             assertThat(found.orElseThrow().value()).isCloseTo(least, within(2e-8));
             assertThat(Gaps.between(mesh, Solid.of("body", body), 10)
