@@ -33,7 +33,7 @@ class AirSeenTest {
         return AirSeen.of(option, Rooms.room(obstacles)).airWays().get(0);
     }
 
-    private static double free(Obstacle... obstacles) {
+    static double free(Obstacle... obstacles) {
         return seen(true, false, obstacles).met().opening().free();
     }
 
