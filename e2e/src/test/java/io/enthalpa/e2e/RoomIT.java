@@ -126,7 +126,7 @@ class RoomIT extends OnDemo {
     }
 
     /** A plate of 2 by 24 by 16 inches about the datum's own line, as binary STL. */
-    private static byte[] plate() {
+    static byte[] plate() {
         float[][] at = new float[8][];
         for (int i = 0; i < 8; i++) {
             at[i] = new float[] {(i & 1) * 2, (i & 2) * 12 - 12, (i & 4) * 4 - 8};
@@ -328,24 +328,26 @@ class RoomIT extends OnDemo {
         page.assertNothingWrong();
     }
 
+    /** A front by the tape, in whatever unit it was read. */
+    static final String[][] FRONT = {
+        {"crash bar, front face", "-170"},
+        {"crash bar, rear face", "-4 1/2 in"},
+        {"crash bar, top", "-180"},
+        {"crash bar, underside", "-260"},
+        {"condenser, front face", "25"},
+        {"condenser, rear face", "45"},
+        {"radiator, front face", "210"},
+        {"fan shroud, rear face", "300"},
+        {"between the frame legs", "1.4 m"},
+        {"between the headlamp backs", "1.3 m"},
+    };
+
     /** Ten measures typed down the list make a front; a core where it belongs is told what it has to spare. */
     @Test
     void frontByTheTape() {
         page.newBuild().surface("Space");
         page.button("measure a usual place by the tape").click();
-        String[][] tape = {
-            {"crash bar, front face", "-170"},
-            {"crash bar, rear face", "-4 1/2 in"},
-            {"crash bar, top", "-180"},
-            {"crash bar, underside", "-260"},
-            {"condenser, front face", "25"},
-            {"condenser, rear face", "45"},
-            {"radiator, front face", "210"},
-            {"fan shroud, rear face", "300"},
-            {"between the frame legs", "1.4 m"},
-            {"between the headlamp backs", "1.3 m"},
-        };
-        for (String[] measure : tape) {
+        for (String[] measure : FRONT) {
             page.type(measure[0], measure[1]);
         }
         page.button("put it into the room").click();
