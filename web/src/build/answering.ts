@@ -1,6 +1,7 @@
 import { ref, shallowRef, watch, type Ref } from 'vue'
 import { api, Offline, Problem, type OptionAnswer } from '../api/client'
 import type { BuildDocument } from '../document/types'
+import { alike } from './alike'
 
 export type Answers = Record<string, OptionAnswer>
 
@@ -63,14 +64,14 @@ export function answering(document: Ref<BuildDocument | undefined>, failed: (sen
       away.value = false
       const were = answers.value
       const fresh: Answers = letters ? { ...were } : {}
-      for (const a of lines.answers) fresh[a.option] = a.fault ? a : { ...a, soak: were[a.option]?.soak }
+      for (const a of lines.answers) fresh[a.option] = alike(were[a.option], a.fault ? a : { ...a, soak: were[a.option]?.soak })
       answers.value = fresh
       answered.value = doc
       const solved = lines.answers.filter((a) => !a.fault).map((a) => a.option)
       const duties = solved.length ? (await api.preview(doc, solved, 'DUTY', mark.signal)).answers : []
       if (!current()) return
       const whole: Answers = { ...answers.value }
-      for (const a of duties) whole[a.option] = a.fault ? a : { ...whole[a.option]!, soak: a.soak }
+      for (const a of duties) whole[a.option] = a.fault ? a : alike(whole[a.option], { ...whole[a.option]!, soak: a.soak })
       answers.value = whole
       stale = new Set()
     } catch (e) {

@@ -2,14 +2,15 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, useId } from 'vue'
 import type { FitView, GapView } from '../api/client'
+import { alike } from '../build/alike'
 import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import SheetMarks from './SheetMarks.vue'
+import SheetThings, { type Thing } from './SheetThings.vue'
 import {
   bestView,
   extentOf,
   onSheet,
-  pathOf,
   planeIn,
   pointOf,
   rowOf,
@@ -50,19 +51,14 @@ const HEIGHT = { row: 330, sheet: 1000 }
 
 /** While something is dragged the sheet keeps its scale. */
 const held = ref<Extent>()
+/** The very same while nothing reaches farther: what stands still is not drawn anew. */
+const extent = computed<Extent>((before) => alike(before, held.value ?? extentOf(props.fit)))
 const sheet = computed(() => {
-  const extent = held.value ?? extentOf(props.fit)
   const wide = Math.max(width.value, 420)
-  return props.large ? sheetOf(extent, wide, HEIGHT.sheet) : rowOf(extent, wide, HEIGHT.row)
+  return props.large ? sheetOf(extent.value, wide, HEIGHT.sheet) : rowOf(extent.value, wide, HEIGHT.row)
 })
 const WORDS: Record<View, string> = { above: 'from above, front downwards', front: 'from the front', side: "from the car's left" }
 
-interface Thing {
-  place: string
-  name: string
-  body: boolean
-  parts: FitView['bodies'][number]['parts']
-}
 const things = computed<Thing[]>(() => [
   ...props.fit.obstacles.map((o) => ({ place: o.place, name: o.name, body: false, parts: o.parts })),
   ...props.fit.bodies.map((b) => ({ place: b.place, name: b.name, body: true, parts: b.parts })),
@@ -75,8 +71,8 @@ const moving = ref<{ place: string; by: Point }>()
 let start: { x: number; y: number; view: View } | undefined
 let settle: ReturnType<typeof setTimeout> | undefined
 
-const offset = (place: string, view: View) => {
-  if (moving.value?.place !== place) return undefined
+const shift = (view: View) => {
+  if (!moving.value) return undefined
   const [x0, y0] = onSheet(sheet.value, view, 0, 0)
   const [x1, y1] = onSheet(sheet.value, view, ...shown(view, moving.value.by))
   return `translate(${(x1 - x0).toFixed(1)} ${(y1 - y0).toFixed(1)})`
@@ -215,38 +211,24 @@ const measured = computed(() => {
               <path :d="planeIn(sheet, v, p.plane!)!.edge" class="edge" />
             </template>
           </g>
-          <g
-            v-for="t in things"
-            :key="t.place"
-            class="thing"
-            :class="{
-              body: t.body,
-              joined: !t.body && t.parts.length > 1,
-              chosen: t.place === chosen,
-              short: short.has(t.place),
-              carried: carried.has(t.place),
-            }"
-            :transform="offset(t.place, v)"
-            tabindex="0"
-            role="button"
-            :aria-label="`${t.name}, ${WORDS[v]}`"
-            :aria-pressed="t.place === chosen"
-            @focus="emit('pick', t.place)"
-            @keydown="nudge($event, t, v)"
-            @pointerdown.stop="grasp($event, t, v)"
-            @pointermove="drag"
-            @pointerup="drop"
-            @pointercancel="drop"
-          >
-            <title>{{ t.name }}</title>
-            <path v-for="(part, i) in t.parts" :key="i" :d="pathOf(sheet, v, part)" />
-            <template v-if="!t.body && t.parts.length > 1">
-              <path v-for="(part, i) in t.parts" :key="`f${i}`" class="filled" :d="pathOf(sheet, v, part)" />
-            </template>
-            <template v-if="structure.has(t.place)">
-              <path v-for="(part, i) in t.parts" :key="`h${i}`" class="over" :d="pathOf(sheet, v, part)" :style="{ fill: `url(#${id}-cut)` }" />
-            </template>
-          </g>
+          <SheetThings
+            :things="things"
+            :sheet="sheet"
+            :view="v"
+            :words="WORDS[v]"
+            :chosen="chosen"
+            :short="short"
+            :carried="carried"
+            :structure="structure"
+            :cut="`url(#${id}-cut)`"
+            :moving="moving?.place"
+            :shift="shift(v)"
+            @pick="emit('pick', $event)"
+            @nudge="(event, thing) => nudge(event, thing, v)"
+            @grasp="(event, thing) => grasp(event, thing, v)"
+            @drag="drag"
+            @drop="drop"
+          />
         </g>
         <SheetMarks :stacks="fit.stacks" :mountings="fit.mountings" :pointed="pointed" :cursor="cursor?.place" :sheet="sheet" :view="v" />
         <text class="caption" :x="sheet.views[v].x + 2" :y="sheet.views[v].y - 5">{{ WORDS[v] }}</text>
@@ -295,51 +277,12 @@ svg {
   stroke: var(--ink-2);
   stroke-width: 1.4;
 }
-.thing {
-  cursor: grab;
-  outline: none;
-}
-.thing path {
-  fill: var(--land);
-  fill-opacity: 0.5;
-  stroke: var(--ink-3);
-  stroke-width: 1;
-  stroke-linejoin: round;
-}
-/* One outline round all its parts: their edges lie under the fill. */
-.thing.joined path {
-  stroke-width: 2;
-}
-.thing.joined .filled {
-  fill: var(--hair);
-  fill-opacity: 1;
-  stroke: none;
-}
-.thing .over {
-  fill-opacity: 1;
-  pointer-events: none;
-}
-.thing.carried path {
-  stroke-dasharray: 5 3;
-}
-.thing.body path {
-  fill: var(--sheet);
-  fill-opacity: 0.75;
-  stroke: var(--ink);
-  stroke-width: 1.5;
-}
-.thing.short path,
 .plane.short .edge {
   stroke: var(--heat);
 }
-.thing.chosen path:not(.filled),
 .plane.chosen .edge {
   stroke: var(--blue);
   stroke-width: 2;
-}
-.thing:focus-visible path {
-  stroke: var(--blue);
-  stroke-width: 3;
 }
 .measure {
   pointer-events: none;
