@@ -60,10 +60,7 @@ public record CoreSpec(
     public CoreSpec turnedTo(PortSide side) {
         CoreSpec turned = this;
         while (turned.inletTowards != side) {
-            // What stands at the usual end of its tank does not after a quarter: said, it turns with the core.
-            EndTankSpec said = turned.tanks.withSeats(
-                    turned.tanks.inlet().at(turned.inletEnd()),
-                    turned.tanks.outlet().at(turned.outletEnd()));
+            EndTankSpec said = turned.tanks.withSeats(turned.said(true), turned.said(false));
             turned = new CoreSpec(
                     turned.construction,
                     turned.size,
@@ -73,6 +70,16 @@ public record CoreSpec(
                     turned.inletTowards.clockwise());
         }
         return turned;
+    }
+
+    /** What stands at the usual end of its tank does not after a quarter: said, it turns with the core. Where no end counts none is said. */
+    private PortSeat said(boolean inlet) {
+        boolean two = arrangement.isTwoPass();
+        PortSeat seat = inlet ? tanks.inlet() : tanks.outlet();
+        boolean counts = inlet
+                ? two || seat.place() != EndTankSpec.PortPlace.MIDDLE
+                : !two && tanks.outlets() == 1 && seat.place() != EndTankSpec.PortPlace.MIDDLE;
+        return counts ? seat.at(inlet ? inletEnd() : outletEnd()) : PortSeat.usual(seat.place());
     }
 
     /** @throws EnthalpaFault {@link FaultKind#CONTRADICTION} when a port is said to stand towards an end that its tank does not have */

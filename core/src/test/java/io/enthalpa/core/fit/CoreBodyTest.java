@@ -144,6 +144,19 @@ class CoreBodyTest {
                 new Bounds(-0.032, -0.34, -0.107, 0.032, -0.3, -0.043));
     }
 
+    /** Of two outlets, of one in the middle and of the second of two passes none counts; and an inlet in the middle has none but of two passes. */
+    @Test
+    void turningSaysNoEndThatDoesNotCount() {
+        CoreSpec middle = core(PortSide.RIGHT, PortPlace.MIDDLE, 1, Effectiveness.CROSSFLOW_UNMIXED);
+        assertThat(middle.turnedTo(PortSide.DOWN).tanks()).isEqualTo(middle.tanks());
+        CoreSpec ends = core(PortSide.RIGHT, PortPlace.END, 2, Effectiveness.CROSSFLOW_UNMIXED);
+        assertThat(ends.turnedTo(PortSide.UP).tanks().inlet()).isEqualTo(seat(PortPlace.END, PortSide.LEFT));
+        assertThat(ends.turnedTo(PortSide.UP).tanks().outlet()).isEqualTo(PortSeat.usual(PortPlace.END));
+        CoreSpec two = core(PortSide.RIGHT, PortPlace.MIDDLE, 1, Effectiveness.U_FLOW_STACKED);
+        assertThat(two.turnedTo(PortSide.LEFT).tanks().inlet()).isEqualTo(seat(PortPlace.MIDDLE, PortSide.DOWN));
+        assertThat(two.turnedTo(PortSide.LEFT).tanks().outlet()).isEqualTo(PortSeat.usual(PortPlace.MIDDLE));
+    }
+
     @Test
     void ofTwoPassesTheInletCanHaveTheLowerHalf() {
         List<Solid.Part> parts = CoreBody.parts(seated(
