@@ -197,6 +197,9 @@ function tryMoved(m: Moved): void {
           </tr>
         </tbody>
       </table>
+      <p v-if="cooledByAir && airBehind && found.places.length" class="fine">
+        Each has free air behind its whole face; take that tick away to see what passes without.
+      </p>
       <p class="fine">
         With the tanks and ports of this one, to the gaps asked, standing and moved. Priced with the air or water that reaches it now: a core that
         faces another way needs its own. What is moved is moved for every option.
