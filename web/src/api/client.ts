@@ -89,6 +89,9 @@ async function send(method: string, path: string, body?: unknown, revision?: num
 const fileType = (path: string) =>
   path.startsWith('/duties/') ? 'text/csv' : path.startsWith('/room/') ? 'application/octet-stream' : 'application/zip'
 
+/** Ends what is only looked at when the page is left: the server drops it then, which is nothing to hear of. */
+let leaving = new AbortController()
+
 async function once(method: string, path: string, body?: unknown, revision?: number, signal?: AbortSignal): Promise<Response> {
   const headers: Record<string, string> = { Accept: 'application/json, text/csv, model/*', 'X-Page': page }
   if (method !== 'GET') headers['X-XSRF-TOKEN'] = token()
@@ -98,7 +101,7 @@ async function once(method: string, path: string, body?: unknown, revision?: num
     return await fetch(`/api${path}`, {
       method,
       headers,
-      signal,
+      signal: path.startsWith('/preview') ? AbortSignal.any(signal ? [signal, leaving.signal] : [leaving.signal]) : signal,
       body: typeof body === 'string' || body instanceof Blob ? body : JSON.stringify(body),
     })
   } catch (e) {
@@ -126,10 +129,12 @@ async function checked(response: Response): Promise<Response> {
 
 /** This page's own name: what it asks anew takes the place of what it asked before; when it is left, all it asked is dropped. */
 export const page = crypto.getRandomValues(new Uint32Array(2)).join('-')
-addEventListener(
-  'pagehide',
-  () => void fetch(`/api/preview/pages/${page}`, { method: 'DELETE', keepalive: true, headers: { 'X-XSRF-TOKEN': token() } }).catch(() => undefined),
-)
+addEventListener('pagehide', () => {
+  leaving.abort()
+  // Come back to, the page asks again.
+  leaving = new AbortController()
+  void fetch(`/api/preview/pages/${page}`, { method: 'DELETE', keepalive: true, headers: { 'X-XSRF-TOKEN': token() } }).catch(() => undefined)
+})
 
 export const api = {
   fields: () => call<FieldCatalogue>('GET', '/fields'),
