@@ -32,11 +32,10 @@ public record AirStack(int way, String name, List<Solid.Part> parts, List<Away> 
     /**
      * A layer that the room has in another place than its way does.
      *
-     * @param layer its number
-     * @param name  of the body
-     * @param by    m, from where the way has it to where it stands
+     * @param name of the body
+     * @param by   m, from where the way has it to where it stands
      */
-    public record Away(int layer, String name, Vector3D by) {}
+    public record Away(String name, Vector3D by) {}
 
     /** @return of each way whose opening has a place in the room */
     public static List<AirStack> of(BuildOption option) {
@@ -64,11 +63,10 @@ public record AirStack(int way, String name, List<Solid.Part> parts, List<Away> 
                 Vector3D middle =
                         opening.add(new Vector3D(fronts.get(k) + size.get().depth() / 2, layer.across(), layer.up()));
                 parts.add(part(layer.name(), middle, size.get()));
-                int number = k;
                 stand(option, layer)
                         .filter(s -> s.middle().distance(middle) > SAME)
-                        .ifPresent(s -> away.add(
-                                new Away(number, Bodies.name(s), s.middle().subtract(middle))));
+                        .ifPresent(s ->
+                                away.add(new Away(Bodies.name(s), s.middle().subtract(middle))));
             }
         }
         return new AirStack(index, way.name(), List.copyOf(parts), List.copyOf(away));
