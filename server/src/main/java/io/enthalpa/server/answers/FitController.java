@@ -27,6 +27,7 @@ import io.enthalpa.server.problem.NotThereException;
 import io.enthalpa.server.work.Work;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
@@ -176,14 +177,18 @@ class FitController {
 
     record WaysOutAnswer(List<WayOutView> ways) {}
 
-    @PostMapping("/ways-out")
-    WaysOutAnswer waysOut(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody BodyRequest request) {
+    /** What is asked of a body in the room, of the page's questions of its kind only the newest. */
+    private <T> T about(@Nullable String page, String what, BodyRequest request, Function<InRoom, T> answer) {
         JsonNode document = Asked.document(request.document());
         String letter = Asked.text(request.option(), "option");
         String place = Asked.text(request.place(), "place");
-        return work.now(page, "waysOut", () -> {
-            InRoom in = InRoom.of(BuildFile.read(document), letter, place);
+        return work.now(page, what, () -> answer.apply(InRoom.of(BuildFile.read(document), letter, place)));
+    }
+
+    @PostMapping("/ways-out")
+    WaysOutAnswer waysOut(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody BodyRequest request) {
+        return about(page, "waysOut", request, in -> {
             return new WaysOutAnswer(WayOut.of(in.fit, in.body, in.room).stream()
                     .map(out -> new WayOutView(
                             out.way(),
@@ -223,14 +228,14 @@ class FitController {
     @PostMapping("/clocking")
     ClockingAnswer clocking(
             @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody BodyRequest request) {
-        JsonNode document = Asked.document(request.document());
-        String letter = Asked.text(request.option(), "option");
-        String place = Asked.text(request.place(), "place");
-        return work.now(page, "clocking", () -> {
-            InRoom in = InRoom.of(BuildFile.read(document), letter, place);
+        return about(page, "clocking", request, in -> {
             if (!Bodies.hasScroll(in.option, in.own().stand())
                     || in.own().stand().scroll().isEmpty()) {
-                throw refused("/place", "place", place, "a turbo or centrifugal blower that is said how it is clocked");
+                throw refused(
+                        "/place",
+                        "place",
+                        request.place(),
+                        "a turbo or centrifugal blower that is said how it is clocked");
             }
             List<Clocking> all = Clocking.of(in.option, in.room, in.fit, in.body);
             List<ClockingView> ways = all.stream()
