@@ -76,7 +76,13 @@ function clock(deg: number): void {
               {{ best.spare_mm >= 0 ? 'Most to spare' : 'Least short' }} at {{ best.clocked_deg }}°: {{ mm(best.spare_mm) }}
               {{ best.spare_mm >= 0 ? 'more than asked' : 'less than asked' }} to {{ best.name }}.
             </template>
-            <button v-if="best.clocked_deg !== (now + 360) % 360" type="button" class="act" :disabled="stale" @click="clock(best.clocked_deg)">
+            <button
+              v-if="best.name && best.clocked_deg !== (now + 360) % 360"
+              type="button"
+              class="act"
+              :disabled="stale"
+              @click="clock(best.clocked_deg)"
+            >
               Clock it to {{ best.clocked_deg }}°
             </button>
           </p>
