@@ -9,6 +9,8 @@ export default defineConfig({
   test: {
     maxWorkers: 2,
     pool: 'threads',
+    // One page for all files of a worker: what they load is loaded once. None leaves anything on it for the next.
+    isolate: false,
     environment: 'jsdom',
     include: ['src/**/*.test.ts'],
     setupFiles: ['src/testing/setup.ts'],

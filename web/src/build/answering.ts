@@ -6,14 +6,22 @@ import { alike } from './alike'
 export type Answers = Record<string, OptionAnswer>
 
 const AGAIN_MS = 2000
+const DRAWN_MS = 40
+/** What may wait until the reader sees something new waits no longer than this. */
+const PATIENCE_MS = 150
 
 /**
  * What comes of the document on screen: asked for whenever it changes, what was being asked before is dropped.
  *
  * @param document on screen
  * @param failed   told what went wrong, where it is neither the document's fault nor a server away for a moment
+ * @param inRoom   letter of the option whose room the reader looks at; undefined where something else is on screen
  */
-export function answering(document: Ref<BuildDocument | undefined>, failed: (sentence: string) => void) {
+export function answering(
+  document: Ref<BuildDocument | undefined>,
+  failed: (sentence: string) => void,
+  inRoom: () => string | undefined = () => undefined,
+) {
   const answers = shallowRef<Answers>({})
   /** The document that the answers on screen belong to; runs behind the one being edited. */
   const answered = shallowRef<BuildDocument>()
@@ -26,6 +34,15 @@ export function answering(document: Ref<BuildDocument | undefined>, failed: (sen
   /** The document last asked about. */
   let pending: BuildDocument | undefined
   let retry: ReturnType<typeof setTimeout> | undefined
+  /** The question's first answer is on screen, or will not come. */
+  let first: Promise<void> = Promise.resolve()
+
+  /** @returns when the first of what an edit made anew is on screen: until then the machine has nothing better to do */
+  async function shown(): Promise<void> {
+    // Whoever made the edit asks right after it.
+    await Promise.resolve()
+    await Promise.race([first, new Promise((late) => setTimeout(late, PATIENCE_MS))])
+  }
 
   /** Another build comes on screen. */
   function forget(): void {
@@ -43,6 +60,18 @@ export function answering(document: Ref<BuildDocument | undefined>, failed: (sen
     else stale = undefined
   }
 
+  /** The room of the option on screen ahead of all else where the reader looks at it. */
+  async function askRoom(doc: BuildDocument, letters: string[] | undefined, mark: AbortController): Promise<void> {
+    const letter = inRoom()
+    const were = letter === undefined ? undefined : answers.value[letter]
+    if (!letter || !were?.fit || !doc.room || !(letters ?? [letter]).includes(letter)) return
+    const told = (await api.preview(doc, [letter], 'FIT', mark.signal)).answers[0]
+    if (question !== mark || !told?.fit) return
+    answers.value = { ...answers.value, [letter]: alike(were, { ...were, fit: told.fit }) }
+    // Drawn before anything else is asked for.
+    await new Promise((drawn) => setTimeout(drawn, DRAWN_MS))
+  }
+
   /** The charge line first, which is quick; the duty right behind it. */
   async function ask(): Promise<void> {
     const doc = document.value
@@ -58,7 +87,11 @@ export function answering(document: Ref<BuildDocument | undefined>, failed: (sen
     }
     asking.value++
     const current = () => question === mark
+    let seen = () => {}
+    first = new Promise((done) => (seen = done))
     try {
+      await askRoom(doc, letters, mark)
+      if (!current()) return
       const lines = await api.preview(doc, letters, 'LINE', mark.signal)
       if (!current()) return
       away.value = false
@@ -67,6 +100,7 @@ export function answering(document: Ref<BuildDocument | undefined>, failed: (sen
       for (const a of lines.answers) fresh[a.option] = alike(were[a.option], a.fault ? a : { ...a, soak: were[a.option]?.soak })
       answers.value = fresh
       answered.value = doc
+      seen()
       const solved = lines.answers.filter((a) => !a.fault).map((a) => a.option)
       const duties = solved.length ? (await api.preview(doc, solved, 'DUTY', mark.signal)).answers : []
       if (!current()) return
@@ -84,6 +118,7 @@ export function answering(document: Ref<BuildDocument | undefined>, failed: (sen
         failed((e as Error).message)
       }
     } finally {
+      seen()
       asking.value--
     }
   }
@@ -96,5 +131,5 @@ export function answering(document: Ref<BuildDocument | undefined>, failed: (sen
     }
   })
 
-  return { answers, answered, asking, away, forget, outdate, ask }
+  return { answers, answered, asking, away, forget, outdate, ask, shown }
 }

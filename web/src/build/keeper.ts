@@ -45,6 +45,8 @@ export const plainFault = (sentence: string): FaultView => ({ kind: 'CONTRADICTI
  */
 export class Keeper {
   readonly told: Told
+  /** Done when a change may be sent; at once where nothing is said. */
+  pace: (() => Promise<void>) | undefined
   private base: BuildDocument
   private steps: Step[] = []
   /** Steps that a request has been sent with: the server may have them, whatever became of the answer. */
@@ -164,6 +166,7 @@ export class Keeper {
 
   private async sendAll(): Promise<void> {
     try {
+      await this.pace?.()
       while (this.steps.length && !this.told.conflict) {
         const step = this.steps[0]!
         if (!(await this.send(step))) break

@@ -41,7 +41,13 @@ export const useBuild = defineStore('build', () => {
   let session = 0
 
   const document = computed(() => looking.value?.document ?? keeper.value?.told.newest)
-  const { answers, answered, asking, away, forget, outdate, ask } = answering(document, (sentence) => (trouble.value = sentence))
+  /** The reader looks at the room. */
+  const inRoom = ref(false)
+  const { answers, answered, asking, away, forget, outdate, ask, shown } = answering(
+    document,
+    (sentence) => (trouble.value = sentence),
+    () => (inRoom.value ? letter.value : undefined),
+  )
   const told = computed(() => keeper.value?.told)
   const conflict = computed(() => told.value?.conflict)
   const hold = computed(() => told.value?.hold)
@@ -109,6 +115,7 @@ export const useBuild = defineStore('build', () => {
   function leave(): void {
     const k = keeper.value
     keeper.value = undefined
+    if (k) k.pace = undefined
     if (!k || k.settled) return
     const id = k.told.id
     behind.set(id, k)
@@ -124,6 +131,8 @@ export const useBuild = defineStore('build', () => {
 
   function show(found: Keeper, wanted?: string, versus?: string): void {
     keeper.value = found
+    // The disk can wait for the eye: what is changed is on the shelf meanwhile.
+    found.pace = shown
     behind.delete(found.told.id)
     const letters = found.told.newest.options.map((o) => o.letter)
     letter.value = wanted && letters.includes(wanted) ? wanted : letters.at(-1)!
@@ -342,6 +351,7 @@ export const useBuild = defineStore('build', () => {
     against,
     ghost,
     ghostMode,
+    inRoom,
     before,
     conflict,
     hold,

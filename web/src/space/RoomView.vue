@@ -1,14 +1,11 @@
 <script setup lang="ts">
 import Menu from 'primevue/menu'
-import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue'
 import { api, type GapView } from '../api/client'
 import { useBuild } from '../build/store'
 import { at, named, newIdentity } from '../document/edit'
-import { natureWords, type Obstacle, type Stand } from '../document/types'
-import { spoken } from '../quantity/catalogue'
+import type { Obstacle, Stand } from '../document/types'
 import { useSettings } from '../settings/store'
-import ChoiceField from '../ui/ChoiceField.vue'
-import NumberField from '../ui/NumberField.vue'
 import Notice from '../ui/Notice.vue'
 import { saveFile } from '../ui/saveFile'
 import TextField from '../ui/TextField.vue'
@@ -18,6 +15,7 @@ import Elevations from './Elevations.vue'
 import GapTable from './GapTable.vue'
 import MeshImport from './MeshImport.vue'
 import ObstacleFields from './ObstacleFields.vue'
+import ObstacleTable from './ObstacleTable.vue'
 import MeasureBetween from './MeasureBetween.vue'
 import MovingParts from './MovingParts.vue'
 import BodyTable from './BodyTable.vue'
@@ -27,6 +25,8 @@ import { emptyRoom, SHAPES, shifted } from './room'
 /** The measured room, where the option's bodies stand in it, and whether they fit. */
 const build = useBuild()
 const settings = useSettings()
+build.inRoom = true
+onBeforeUnmount(() => (build.inRoom = false))
 const large = ref(false)
 /** The turnable view and what it is drawn with come when they are wanted. */
 const TurnedView = defineAsyncComponent(() => import('./TurnedView.vue'))
@@ -48,7 +48,6 @@ const room = computed(() => build.document?.room)
 const fit = computed(() => build.answer?.fit)
 const stands = computed(() => build.option?.stands ?? [])
 const obstacles = computed(() => room.value?.obstacles ?? [])
-const carriers = computed(() => ['body', ...(room.value?.carriers ?? []).map((c) => c.name)])
 
 /** A place of the answer, counted there, as a pointer by identity in the document on screen. */
 const pointer = (place: string) => named(build.document, place.startsWith('/room') ? place : `${build.optionAt}${place}`)
@@ -127,10 +126,6 @@ function takeOut(row: string, name: string): void {
   if (picked.value === row) picked.value = undefined
   void build.act([{ row, out: true }], `${name} taken out of the room`)
 }
-function carry(where: string, name: string, carrier: string): void {
-  void build.act([{ pointer: `${where}/carrier`, value: carrier === 'body' ? undefined : carrier }], `${name} hangs on the ${carrier}`)
-}
-
 const fromFile = ref(false)
 const shapeItems = [
   ...SHAPES.map((s) => ({ label: s.label, command: () => putObstacle(s.fresh) })),
@@ -156,19 +151,6 @@ watch(picked, () => {
 const body = computed(() => stands.value.find((s) => picked.value === `${build.optionAt}/stands/#${s.id}`))
 const obstacle = computed(() => obstacles.value.find((o) => picked.value === `/room/obstacles/#${o.id}`))
 const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) === picked.value)?.says)
-const where = (o: Obstacle) => {
-  const mm = (v: number) => spoken(v, 'mm', settings.units).replace(/ .*/, '')
-  switch (o.kind) {
-    case 'box':
-      return `back ${mm(o.front_mm)} to ${mm(o.rear_mm)}, right ${mm(o.left_mm)} to ${mm(o.right_mm)}, up ${mm(o.bottom_mm)} to ${mm(o.top_mm)}`
-    case 'tube':
-      return `${o.points.length} points`
-    case 'prism':
-      return `${o.outline.length} corners seen from ${o.seen === 'above' ? 'above' : `the ${o.seen}`}`
-    default:
-      return `back ${mm(o.back_mm)}, right ${mm(o.right_mm)}, up ${mm(o.up_mm)}`
-  }
-}
 </script>
 
 <template>
@@ -225,59 +207,14 @@ const where = (o: Obstacle) => {
         <MeshImport v-if="fromFile" :free-name="freeName" @done="fileDone" />
         <TextField label="datum" pointer="/room/datum" of="room" />
         <p v-if="!room.datum" class="fine">A place and two edges that a tape finds again: "middle of the latch panel's top edge".</p>
-        <table v-if="obstacles.length" class="figures obstacles">
-          <thead>
-            <tr>
-              <th scope="col">obstacle</th>
-              <th scope="col">what it is</th>
-              <th scope="col">gap asked</th>
-              <th scope="col">hangs on</th>
-              <th scope="col" class="left">where</th>
-              <th><span class="hidden-words">copy or take out</span></th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="(o, i) in obstacles" :key="o.id ?? i" :class="{ picked: o === obstacle }">
-              <th scope="row">
-                <button type="button" class="act" :aria-pressed="o === obstacle" @click="pick(`/room/obstacles/${i}`)">{{ o.name }}</button>
-              </th>
-              <td>
-                <ChoiceField label="what it is" :of="o.name" :choices="natureWords" :pointer="`/room/obstacles/#${o.id}/nature`" bare />
-              </td>
-              <td>
-                <NumberField
-                  part="room/obstacle"
-                  name="gap_mm"
-                  :pointer="`/room/obstacles/#${o.id}/gap_mm`"
-                  :of="o.name"
-                  bare
-                  optional
-                  empty="usual"
-                />
-              </td>
-              <td>
-                <ChoiceField
-                  v-if="o.kind !== 'plane'"
-                  label="hangs on"
-                  :of="o.name"
-                  :choices="carriers"
-                  :shown="o.carrier ?? 'body'"
-                  pointer=""
-                  bare
-                  :pick="(c: string) => carry(`/room/obstacles/#${o.id}`, o.name, c)"
-                />
-                <template v-else>body</template>
-              </td>
-              <td class="left where">{{ where(o) }}</td>
-              <td class="moves">
-                <button type="button" class="act" :aria-label="`Copy ${o.name}`" @click="copy(o)">copy</button>
-                <button type="button" class="act" :aria-label="`Take ${o.name} out of the room`" @click="takeOut(`/room/obstacles/#${o.id}`, o.name)">
-                  out
-                </button>
-              </td>
-            </tr>
-          </tbody>
-        </table>
+        <ObstacleTable
+          v-if="obstacles.length"
+          :obstacles="obstacles"
+          :picked="obstacle"
+          @pick="pick"
+          @copy="copy"
+          @take-out="(o) => takeOut(`/room/obstacles/#${o.id}`, o.name)"
+        />
         <ObstacleFields v-if="obstacle" :key="obstacle.id" :obstacle="obstacle" :says="told" :pointed="pointed" />
       </section>
       <MovingParts class="block" />
@@ -331,6 +268,9 @@ const where = (o: Obstacle) => {
 }
 .block {
   padding-top: 20px;
+  /* What is out of sight is not drawn: an edit shows as soon as what is in sight is. */
+  content-visibility: auto;
+  contain-intrinsic-size: auto 420px;
 }
 .add {
   float: right;
@@ -338,46 +278,9 @@ const where = (o: Obstacle) => {
   font-size: var(--s1);
   font-weight: 500;
 }
-.picked th .act {
-  font-weight: 700;
-  border-bottom: 2px solid var(--blue);
-}
-td,
-th {
-  padding-block: 2px;
-}
-.places :deep(input),
-.obstacles :deep(td:nth-child(3) input) {
-  text-align: right;
-}
-.left {
-  text-align: left;
-}
-.where {
-  color: var(--ink-2);
-}
-th .act,
-.moves .act {
-  min-height: 24px;
-}
-.moves .act {
-  margin-left: 10px;
-  font-size: var(--s1);
-  font-weight: 500;
-}
-.card {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(228px, 1fr));
-  column-gap: 30px;
-  padding-top: 8px;
-}
 .fine {
   padding-top: 6px;
   font-size: var(--s1);
-  color: var(--ink-2);
-}
-small {
-  font-weight: 400;
   color: var(--ink-2);
 }
 </style>

@@ -9,6 +9,7 @@ import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
+import io.enthalpa.core.space.Bounds;
 import io.enthalpa.core.space.Gaps;
 import io.enthalpa.core.space.Hull;
 import io.enthalpa.core.space.Pose;
@@ -54,7 +55,7 @@ public final class AirSeen {
     private final WayInRoom place;
     private final List<Thing> things;
 
-    private record Thing(String name, Solid solid) {}
+    private record Thing(String name, Solid solid, Bounds box) {}
 
     private AirSeen(BuildOption option, AirWaySpec way, List<Thing> things) {
         this.option = option;
@@ -86,31 +87,58 @@ public final class AirSeen {
         List<Thing> things = new ArrayList<>();
         room.obstacles().stream()
                 .filter(o -> AirBehind.stops(o.nature()))
-                .map(o -> new Thing(o.name(), o.solid()))
-                .filter(t -> t.solid.half().isEmpty())
-                .forEach(things::add);
+                .forEach(o -> put(things, o.name(), o.solid()));
         Bodies.of(option).stream()
                 .filter(b -> AirBehind.stops(b.stand().what()))
-                .map(b -> new Thing(b.name(), b.solid()))
-                .forEach(things::add);
+                .forEach(b -> put(things, b.name(), b.solid()));
         return things;
     }
 
+    /** What lies beyond a plane has no bounds and does not count. */
+    private static void put(List<Thing> things, String name, Solid solid) {
+        solid.bounds().ifPresent(box -> things.add(new Thing(name, solid, box)));
+    }
+
+    /** What the air of a cell goes through; only where something comes near is it more than its box. */
+    private static final class Bar {
+        private final Bounds box;
+        private Optional<Solid> solid = Optional.empty();
+
+        private Bar(Bounds box) {
+            this.box = box;
+        }
+
+        boolean strikes(Thing thing) {
+            if (box.gap(thing.box) > 0) {
+                return false;
+            }
+            if (solid.isEmpty()) {
+                solid = Optional.of(Solid.of(
+                        "air",
+                        Hull.box(
+                                Pose.at(box.middle().getX(), box.middle().getY(), box.middle().getZ()),
+                                box.maxX() - box.minX(),
+                                box.maxY() - box.minY(),
+                                box.maxZ() - box.minZ())));
+            }
+            return Gaps.meet(solid.get(), thing.solid);
+        }
+    }
+
     /** From the opening's middle; rearward, to the right and up. */
-    private Solid bar(double from, double to, double right, double up, double wide, double high) {
-        Pose at = Pose.at(
-                place.opening().getX() + (from + to) / 2,
-                place.opening().getY() + right,
-                place.opening().getZ() + up);
-        return Solid.of("air", Hull.box(at, to - from - TOUCH, wide - TOUCH, high - TOUCH));
+    private Bar bar(double from, double to, double right, double up, double wide, double high) {
+        double back = place.opening().getX() + (from + to) / 2;
+        double across = place.opening().getY() + right;
+        double at = place.opening().getZ() + up;
+        double deep = (to - from - TOUCH) / 2;
+        double half = (wide - TOUCH) / 2;
+        double tall = (high - TOUCH) / 2;
+        return new Bar(
+                new Bounds(back - deep, across - half, at - tall, back + deep, across + half, at + tall));
     }
 
-    private static boolean strikes(Thing thing, Solid bar) {
-        return Gaps.meet(bar, thing.solid);
-    }
-
-    private List<Thing> near(Solid all) {
-        return things.stream().filter(t -> strikes(t, all)).toList();
+    private List<Thing> near(Bar all) {
+        return things.stream().filter(t -> all.strikes(t)).toList();
     }
 
     /** Cells beside one another that the same thing covers are one piece. */
@@ -130,10 +158,10 @@ public final class AirSeen {
             for (int c = 0; c <= ACROSS; c++) {
                 double right = ((c + 0.5) / ACROSS - 0.5) * o.width();
                 // Half as wide and high as the cell: it counts by its middle.
-                Solid bar = bar(-FAR, to, right, up, wide / 2, high / 2);
+                Bar bar = bar(-FAR, to, right, up, wide / 2, high / 2);
                 Optional<Thing> now = c == ACROSS
                         ? Optional.empty()
-                        : near.stream().filter(t -> strikes(t, bar)).findFirst();
+                        : near.stream().filter(t -> bar.strikes(t)).findFirst();
                 if (!now.equals(before)) {
                     if (before.isPresent()) {
                         double middle = ((begun + c) / 2.0 / ACROSS - 0.5) * o.width();
@@ -154,7 +182,7 @@ public final class AirSeen {
             for (int c = 0; c < ACROSS; c++) {
                 double right = (c + 0.5 - ACROSS / 2.0) * wide;
                 double up = (r + 0.5 - UP / 2.0) * high;
-                free += strikes(thing, bar(-SKIN, SKIN, right, up, wide / 2, high / 2)) ? 0 : 1;
+                free += bar(-SKIN, SKIN, right, up, wide / 2, high / 2).strikes(thing) ? 0 : 1;
                 if (free > (1 - HOLE_OF) * ACROSS * UP) {
                     return false;
                 }
@@ -195,8 +223,8 @@ public final class AirSeen {
     private double free(List<Thing> near, double rear, double right, double up, double wide, double high) {
         double free = 0;
         for (double depth : DEPTHS) {
-            Solid bar = bar(rear, rear + depth, right, up, wide, high);
-            if (near.stream().anyMatch(t -> strikes(t, bar))) {
+            Bar bar = bar(rear, rear + depth, right, up, wide, high);
+            if (near.stream().anyMatch(t -> bar.strikes(t))) {
                 return free;
             }
             free = depth;

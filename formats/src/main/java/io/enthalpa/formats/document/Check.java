@@ -44,8 +44,9 @@ final class Check {
 
     private static void unknown(JsonNode node, Place place) {
         for (String key : node.propertyNames()) {
-            List<String> known = place.shape().items().stream().map(Item::key).toList();
-            if (!known.contains(key)) {
+            if (!place.shape().has(key)) {
+                List<String> known =
+                        place.shape().items().stream().map(Item::key).toList();
                 String all = String.join(", ", known.stream().sorted().toList());
                 throw Nearest.to(key, known)
                         .map(meant -> EnthalpaFault.of(

@@ -73,6 +73,16 @@ record Shape(Class<?> type, Part part, List<Item> items) {
         return known;
     }
 
+    /** @return whether something may stand under a key */
+    boolean has(String key) {
+        for (Item item : items) {
+            if (item.key().equals(key)) {
+                return true;
+            }
+        }
+        return false;
+    }
+
     private static Shape read(Class<?> record) {
         Part part = record.getAnnotation(Part.class);
         if (part == null || !record.isRecord()) {

@@ -50,15 +50,19 @@ class AnswersController {
     /**
      * @param document a whole build file
      * @param options  letters to answer for; null for all
-     * @param part     which half of the answer; null for both
+     * @param part     which part of the answer; null for all
      */
     record PreviewRequest(
             JsonNode document,
             @Nullable List<String> options,
             @Nullable Part part) {}
 
-    /** The charge line takes a millisecond, the duty some tens: the screen asks for one after the other. */
+    /**
+     * The charge line takes a millisecond, the duty some tens: the screen asks for one after the other, and ahead of both for the fit alone
+     * where the reader looks at the room. A line brings the fit with it.
+     */
     enum Part {
+        FIT,
         LINE,
         DUTY
     }
@@ -97,14 +101,15 @@ class AnswersController {
         }
         // What is moved about in the room changes nothing of a run.
         JsonNode counts = request.part() == Part.DUTY ? withoutRoom(request.document()) : request.document();
+        KnownAnswers.About about = known.about(counts);
         Supplier<PreviewAnswer> answers = () -> new PreviewAnswer(letters.stream()
-                .map(letter -> known.or(
-                        counts,
+                .map(letter -> about.or(
                         "%s of %s".formatted(request.part(), letter),
                         OptionAnswer.class,
-                        () -> answer(build, letter, request.part())))
+                        () -> answer(about, build, letter, request.part())))
                 .toList());
-        return request.part() == Part.LINE ? answers.get() : work.now(page, "preview", answers::get);
+        boolean quick = request.part() == Part.FIT || request.part() == Part.LINE;
+        return quick ? answers.get() : work.now(page, "preview", answers::get);
     }
 
     /** @return the same document, shallow, without the room and what stands in it */
@@ -122,20 +127,28 @@ class AnswersController {
         return bare;
     }
 
-    private static OptionAnswer answer(Build build, String letter, @Nullable Part part) {
+    private static OptionAnswer answer(
+            KnownAnswers.About about, Build build, String letter, @Nullable Part part) {
         // Whether it fits does not hang on whether the air comes through.
         FitView fit = null;
         try {
-            fit = part == Part.DUTY ? null : Answers.fit(build, letter);
+            fit = part == Part.DUTY ? null : fit(about, build, letter);
             return new OptionAnswer(
                     letter,
-                    part == Part.DUTY ? null : Answers.steady(build, letter),
-                    part == Part.LINE ? null : Answers.soak(build, letter),
+                    part == Part.DUTY || part == Part.FIT ? null : Answers.steady(build, letter),
+                    part == Part.LINE || part == Part.FIT ? null : Answers.soak(build, letter),
                     fit,
                     null);
         } catch (EnthalpaFault fault) {
             return new OptionAnswer(letter, null, null, fit, FaultView.of(fault));
         }
+    }
+
+    /** Asked for ahead of the line, it is there when the line is asked for. */
+    private static @Nullable FitView fit(KnownAnswers.About about, Build build, String letter) {
+        return build.room().isEmpty()
+                ? null
+                : about.or("room with " + letter, FitView.class, () -> Answers.fit(build, letter));
     }
 
     /** @param place pointer of the core within the option */
@@ -270,6 +283,6 @@ class AnswersController {
             @Nullable String page, String kind, JsonNode document, String of, Class<T> type, Function<Build, T> find) {
         JsonNode asked = Asked.document(document);
         return work.now(
-                page, kind, () -> known.or(asked, kind + " " + of, type, () -> find.apply(BuildFile.read(asked))));
+                page, kind, () -> known.about(asked).or(kind + " " + of, type, () -> find.apply(BuildFile.read(asked))));
     }
 }

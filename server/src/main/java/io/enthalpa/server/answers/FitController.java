@@ -288,7 +288,7 @@ class FitController {
         return work.now(
                 page,
                 "largestCore",
-                () -> known.or(document, "largest core " + what, LargestCoreView.LargestAnswer.class, () -> {
+                () -> known.about(document).or("largest core " + what, LargestCoreView.LargestAnswer.class, () -> {
                     Build build = BuildFile.read(document);
                     InRoom in = InRoom.of(build, letter, place);
                     if (in.own().stand().what() != Stand.What.CORE) {

@@ -25,19 +25,33 @@ class KnownAnswers {
     private final Cache<Question, Object> answers =
             Caffeine.newBuilder().maximumSize(MOST).build();
 
-    /**
-     * @param what is asked, with all that the answer hangs on beside the document
-     * @param find the answer where it is not known; what it throws is not kept
-     */
-    <T> T or(JsonNode document, String what, Class<T> type, Supplier<T> find) {
-        Question question = new Question(digest(document), what);
-        Object known = answers.getIfPresent(question);
-        if (known != null) {
-            return type.cast(known);
+    /** @return what is known about a document, read through once for all that is asked about it */
+    About about(JsonNode document) {
+        return new About(digest(document));
+    }
+
+    /** What is known about one document. */
+    final class About {
+        private final String document;
+
+        private About(String document) {
+            this.document = document;
         }
-        T found = find.get();
-        answers.put(question, found);
-        return found;
+
+        /**
+         * @param what is asked, with all that the answer hangs on beside the document
+         * @param find the answer where it is not known; what it throws is not kept
+         */
+        <T> T or(String what, Class<T> type, Supplier<T> find) {
+            Question question = new Question(document, what);
+            Object known = answers.getIfPresent(question);
+            if (known != null) {
+                return type.cast(known);
+            }
+            T found = find.get();
+            answers.put(question, found);
+            return found;
+        }
     }
 
     private static String digest(JsonNode document) {

@@ -16,7 +16,7 @@ class KnownAnswersTest {
     private final List<String> found = new ArrayList<>();
 
     private String ask(JsonNode document, String what) {
-        return known.or(document, what, String.class, () -> {
+        return known.about(document).or(what, String.class, () -> {
             found.add(what);
             return document.get("boost_kPa").asString() + " " + what;
         });
@@ -38,7 +38,7 @@ class KnownAnswersTest {
 
     @Test
     void whatWasGivenUpIsNoAnswer() {
-        assertThatThrownBy(() -> known.or(VAN, "DUTY of A", String.class, () -> {
+        assertThatThrownBy(() -> known.about(VAN).or("DUTY of A", String.class, () -> {
                     throw new CancellationException();
                 }))
                 .isInstanceOf(CancellationException.class);
