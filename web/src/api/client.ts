@@ -164,7 +164,7 @@ export const api = {
   readArchive: (file: Blob) => call<{ builds: number; revisions: number; items: number }>('POST', '/archive', file),
   undo: (id: number, revision: number) => call<BuildState>('POST', `/builds/${id}/undo`, undefined, revision),
   redo: (id: number, revision: number) => call<BuildState>('POST', `/builds/${id}/redo`, undefined, revision),
-  preview: (document: BuildDocument, options?: string[], part?: 'FIT' | 'LINE' | 'DUTY', signal?: AbortSignal) =>
+  preview: (document: BuildDocument, options?: string[], part?: 'BODIES' | 'FIT' | 'LINE' | 'DUTY', signal?: AbortSignal) =>
     call<{ answers: OptionAnswer[] }>('POST', '/preview', { document, options, part }, undefined, signal),
   against: (document: BuildDocument, option: string, place: string, to: { against: string; side: Way; gap_mm: number; centred: boolean }) =>
     call<Schemas['PlaceAnswer']>('POST', '/preview/against', { document, option, place, ...to }),

@@ -24,9 +24,9 @@ describe('the sensor', () => {
       wrapper.unmount()
     }
     const wrapper = await surface(SensorFields)
-    wrapper.findComponent(ChoiceField).props('pick')!('closed tip')
+    wrapper.findComponent(ChoiceField).props('pick')!('closed tip', '')
     expect(edit, 'it is that already').not.toHaveBeenCalled()
-    wrapper.findComponent(ChoiceField).props('pick')!('bare wire')
+    wrapper.findComponent(ChoiceField).props('pick')!('bare wire', '')
     expect(edit.mock.lastCall![0]).toEqual([{ pointer: '/targets/sensorLag_s', value: 0.5 }])
   })
 })

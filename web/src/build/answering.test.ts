@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick, shallowRef, type ShallowRef } from 'vue'
-import { api, Offline, Problem, type OptionAnswer, type SoakView } from '../api/client'
+import { api, Offline, Problem, type FitView, type OptionAnswer, type SoakView } from '../api/client'
 import type { BuildDocument } from '../document/types'
 import { steadyView } from '../testing/steady'
 import { answering } from './answering'
@@ -48,6 +48,86 @@ describe('what comes of the document', () => {
     expect(asked.mock.calls.slice(2).map(([, letters]) => letters)).toEqual([['B'], ['B']])
     await shown.ask()
     expect(asked).toHaveBeenCalledTimes(4)
+  })
+
+  describe('where the reader looks at the room', () => {
+    const room = { fits: true, obstacles: [{ name: 'battery' }], gaps: [{ gap_mm: 8.5 }] } as unknown as FitView
+    const nearer = { fits: false, obstacles: [], gaps: [{ gap_mm: -1.5 }] } as unknown as FitView
+    const fit = (option: string, now: FitView): OptionAnswer => ({ ...line(option), fit: now })
+    let inRoom: string | undefined
+
+    beforeEach(async () => {
+      document = shallowRef({ ...bench('one'), room: { obstacles: [] } } as unknown as BuildDocument)
+      inRoom = undefined
+      shown = answering(document, failed, () => inRoom)
+      shown.forget()
+      asked.mockImplementationOnce(async () => ({ answers: [fit('A', room), fit('B', room)] }))
+      await shown.ask()
+      asked.mockClear()
+      inRoom = 'B'
+    })
+
+    it('is first whether the option on screen fits, long before its line', async () => {
+      let rest!: () => void
+      asked.mockImplementationOnce(async () => ({ answers: [{ option: 'B', fit: nearer }] }))
+      asked.mockImplementationOnce(() => new Promise((done) => (rest = () => done({ answers: [fit('B', nearer)] }))))
+      const before = shown.answers.value['B']!.fit!.obstacles
+      shown.outdate(['B'])
+      const all = shown.ask()
+      await vi.advanceTimersByTimeAsync(100)
+      expect(asked.mock.calls.map(([, letters, part]) => [letters, part])).toEqual([
+        [['B'], 'BODIES'],
+        [['B'], 'LINE'],
+      ])
+      expect(shown.answers.value['B']!.fit!.obstacles, 'as they are drawn').toBe(before)
+      expect(shown.answers.value['B']!.fit!.gaps[0]!.gap_mm).toBe(-1.5)
+      expect(shown.answers.value['B']!.soak!.length_s, 'what it was stays until it is there anew').toBe(60)
+      expect(shown.answers.value['A']!.fit!.gaps[0]!.gap_mm).toBe(8.5)
+      rest()
+      await all
+      expect(asked).toHaveBeenLastCalledWith(document.value, ['B'], 'DUTY', expect.anything())
+    })
+
+    it('brings the obstacles where one of them has changed', async () => {
+      const moved = { ...nearer, obstacles: [{ name: 'battery', parts: [] }] } as unknown as FitView
+      asked.mockImplementationOnce(async () => ({ answers: [{ option: 'B', fit: moved }] }))
+      document.value = { ...document.value!, room: { obstacles: [] } } as unknown as BuildDocument
+      shown.outdate()
+      void shown.ask()
+      await flush()
+      expect(asked.mock.lastCall!.slice(1, 3)).toEqual([['B'], 'FIT'])
+      expect(shown.answers.value['B']!.fit!.obstacles).toEqual(moved.obstacles)
+    })
+
+    it('is no fit asked for where another option alone has changed', async () => {
+      shown.outdate(['A'])
+      await shown.ask()
+      expect(asked.mock.calls.map(([, letters, part]) => [letters, part])).toEqual([
+        [['A'], 'LINE'],
+        [['A'], 'DUTY'],
+      ])
+    })
+  })
+
+  it('holds up what can wait until its first answer is there, and not for long', async () => {
+    let come!: () => void
+    asked.mockImplementationOnce(() => new Promise((done) => (come = () => done({ answers: [line('A')] }))))
+    const seen = vi.fn()
+    void shown.ask()
+    void shown.shown().then(seen)
+    await vi.advanceTimersByTimeAsync(100)
+    expect(seen).not.toHaveBeenCalled()
+    come()
+    await flush()
+    expect(seen).toHaveBeenCalledTimes(1)
+    asked.mockImplementationOnce(() => new Promise(() => {}))
+    shown.outdate()
+    void shown.ask()
+    void shown.shown().then(seen)
+    await vi.advanceTimersByTimeAsync(140)
+    expect(seen).toHaveBeenCalledTimes(1)
+    await vi.advanceTimersByTimeAsync(20)
+    expect(seen).toHaveBeenCalledTimes(2)
   })
 
   it('drops what was being asked when something newer is', async () => {

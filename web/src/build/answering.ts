@@ -34,6 +34,8 @@ export function answering(
   /** The document last asked about. */
   let pending: BuildDocument | undefined
   let retry: ReturnType<typeof setTimeout> | undefined
+  /** The obstacles that each option's fit on screen was told with. */
+  const fitted = new Map<string, unknown>()
   /** The question's first answer is on screen, or will not come. */
   let first: Promise<void> = Promise.resolve()
 
@@ -50,6 +52,7 @@ export function answering(
     question = undefined
     clearTimeout(retry)
     answers.value = {}
+    fitted.clear()
     answered.value = undefined
     stale = undefined
   }
@@ -60,19 +63,26 @@ export function answering(
     else stale = undefined
   }
 
-  /** The room of the option on screen ahead of all else where the reader looks at it. */
-  async function askRoom(doc: BuildDocument, letters: string[] | undefined, mark: AbortController): Promise<void> {
+  /** @returns the option whose room the reader looks at, where that is out of date */
+  function roomOf(doc: BuildDocument, letters: string[] | undefined): string | undefined {
     const letter = inRoom()
-    const were = letter === undefined ? undefined : answers.value[letter]
-    if (!letter || !were?.fit || !doc.room || !(letters ?? [letter]).includes(letter)) return
-    const told = (await api.preview(doc, [letter], 'FIT', mark.signal)).answers[0]
-    if (question !== mark || !told?.fit) return
-    answers.value = { ...answers.value, [letter]: alike(were, { ...were, fit: told.fit }) }
+    return letter && doc.room && answers.value[letter]?.fit && (letters ?? [letter]).includes(letter) ? letter : undefined
+  }
+
+  async function askRoom(doc: BuildDocument, letter: string, mark: AbortController): Promise<void> {
+    // What no edit touched is the very same.
+    const drawn = doc.room!.obstacles === fitted.get(letter)
+    const told = (await api.preview(doc, [letter], drawn ? 'BODIES' : 'FIT', mark.signal)).answers[0]
+    const were = answers.value[letter]
+    if (question !== mark || !told?.fit || !were?.fit) return
+    const fit = drawn ? { ...told.fit, obstacles: were.fit.obstacles } : told.fit
+    answers.value = { ...answers.value, [letter]: alike(were, { ...were, fit }) }
+    fitted.set(letter, doc.room!.obstacles)
     // Drawn before anything else is asked for.
     await new Promise((drawn) => setTimeout(drawn, DRAWN_MS))
   }
 
-  /** The charge line first, which is quick; the duty right behind it. */
+  /** The charge line first, which is quick, the duty right behind it; ahead of both the room where the reader looks at it. */
   async function ask(): Promise<void> {
     const doc = document.value
     if (!doc) return
@@ -90,7 +100,8 @@ export function answering(
     let seen = () => {}
     first = new Promise((done) => (seen = done))
     try {
-      await askRoom(doc, letters, mark)
+      const room = roomOf(doc, letters)
+      if (room) await askRoom(doc, room, mark)
       if (!current()) return
       const lines = await api.preview(doc, letters, 'LINE', mark.signal)
       if (!current()) return
@@ -99,6 +110,7 @@ export function answering(
       const fresh: Answers = letters ? { ...were } : {}
       for (const a of lines.answers) fresh[a.option] = alike(were[a.option], a.fault ? a : { ...a, soak: were[a.option]?.soak })
       answers.value = fresh
+      for (const a of lines.answers) fitted.set(a.option, doc.room?.obstacles)
       answered.value = doc
       seen()
       const solved = lines.answers.filter((a) => !a.fault).map((a) => a.option)

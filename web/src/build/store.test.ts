@@ -50,6 +50,24 @@ describe('the build on screen', () => {
     expect(api.preview).toHaveBeenLastCalledWith(expect.anything(), ['B'], 'DUTY', expect.anything())
   })
 
+  it('has an edit on the shelf at once and sends it when the eye has its answer', async () => {
+    const save = saves()
+    const build = await opened()
+    let come!: () => void
+    vi.mocked(api.preview).mockImplementationOnce(
+      (doc, letters, part) => new Promise((done) => (come = () => done(answersFor(doc, letters, part) as never))),
+    )
+    void build.edit([{ pointer: '/options/#B/boost_kPa', value: 110 }], 'boost 80 → 110 kPa')
+    expect(shelved()[0]).toContain('boost 80 → 110 kPa')
+    expect(build.settled).toBe(false)
+    await settle()
+    expect(save).not.toHaveBeenCalled()
+    come()
+    await settle()
+    expect(save).toHaveBeenCalledTimes(1)
+    expect(build.settled).toBe(true)
+  })
+
   it('keeps the order of edits whichever answer comes back first', async () => {
     const saved: number[] = []
     vi.spyOn(api, 'save').mockImplementation(async (_, revision, doc, change) => {

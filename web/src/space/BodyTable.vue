@@ -47,8 +47,9 @@ function drop(s: Stand): void {
   if (s === props.picked) emit('pick', undefined)
   void build.act([{ row: row(s), out: true }], `${nameOf(s)} taken out of the room`)
 }
-function carry(s: Stand, carrier: string): void {
-  void build.act([{ pointer: `${row(s)}/carrier`, value: carrier === 'body' ? undefined : carrier }], `${nameOf(s)} hangs on the ${carrier}`)
+function carry(carrier: string, pointer: string): void {
+  const stand = stands.value.find((s) => pointer === `${row(s)}/carrier`)!
+  void build.act([{ pointer, value: carrier === 'body' ? undefined : carrier }], `${nameOf(stand)} hangs on the ${carrier}`)
 }
 function ownSize(s: Stand, yes: boolean): void {
   void build.act([{ pointer: `${row(s)}/size`, value: yes ? { deep_mm: 100, wide_mm: 100, high_mm: 100 } : undefined }], `size of ${nameOf(s)}`)
@@ -98,9 +99,9 @@ function ownSize(s: Stand, yes: boolean): void {
               :of="nameOf(s)"
               :choices="carriers"
               :shown="s.carrier ?? 'body'"
-              pointer=""
+              :pointer="`${row(s)}/carrier`"
               bare
-              :pick="(c: string) => carry(s, c)"
+              :pick="carry"
             />
           </td>
           <td class="moves">

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useBuild } from '../build/store'
+import { at } from '../document/edit'
 import { natureWords, type Obstacle } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
@@ -16,8 +17,9 @@ const moving = computed(() => build.document?.room?.carriers)
 const carriers = computed(() => ['body', ...(moving.value ?? []).map((c) => c.name)])
 const row = (o: Obstacle) => `/room/obstacles/#${o.id}`
 
-function carry(o: Obstacle, carrier: string): void {
-  void build.act([{ pointer: `${row(o)}/carrier`, value: carrier === 'body' ? undefined : carrier }], `${o.name} hangs on the ${carrier}`)
+function carry(carrier: string, pointer: string): void {
+  const { name } = at(build.document, pointer.replace(/\/carrier$/, '')) as Obstacle
+  void build.act([{ pointer, value: carrier === 'body' ? undefined : carrier }], `${name} hangs on the ${carrier}`)
 }
 
 const where = (o: Obstacle) => {
@@ -65,9 +67,9 @@ const where = (o: Obstacle) => {
             :of="o.name"
             :choices="carriers"
             :shown="o.carrier ?? 'body'"
-            pointer=""
+            :pointer="`${row(o)}/carrier`"
             bare
-            :pick="(c: string) => carry(o, c)"
+            :pick="carry"
           />
           <template v-else>body</template>
         </td>

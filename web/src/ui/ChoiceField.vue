@@ -12,7 +12,8 @@ const props = defineProps<{
   of?: string
   fallback?: string
   shown?: string
-  pick?: (value: string) => void
+  /** Told where it stands too, so that one function serves every row. */
+  pick?: (value: string, pointer: string) => void
   /** Without its label in sight: it stands in a table whose column tells. */
   bare?: boolean
 }>()
@@ -23,7 +24,7 @@ const value = computed(() => props.shown ?? (at(build.document, props.pointer) a
 const options = computed(() => props.choices.map((c) => (typeof c === 'string' ? { value: c, label: c } : c)))
 
 function choose(next: string): void {
-  if (props.pick) return props.pick(next)
+  if (props.pick) return props.pick(next, props.pointer)
   void build.act([{ pointer: props.pointer, value: next }], `${props.of ? `${props.of} ` : ''}${props.label} ${next}`)
 }
 </script>

@@ -59,9 +59,10 @@ class AnswersController {
 
     /**
      * The charge line takes a millisecond, the duty some tens: the screen asks for one after the other, and ahead of both for the fit alone
-     * where the reader looks at the room. A line brings the fit with it.
+     * where the reader looks at the room; the fit without the obstacles where those are drawn already. A line brings the fit with it.
      */
     enum Part {
+        BODIES,
         FIT,
         LINE,
         DUTY
@@ -102,14 +103,19 @@ class AnswersController {
         // What is moved about in the room changes nothing of a run.
         JsonNode counts = request.part() == Part.DUTY ? withoutRoom(request.document()) : request.document();
         KnownAnswers.About about = known.about(counts);
+        Part part = request.part();
+        if (part == Part.BODIES || part == Part.FIT) {
+            return new PreviewAnswer(letters.stream()
+                    .map(letter -> fitAlone(about, build, letter, part == Part.BODIES))
+                    .toList());
+        }
         Supplier<PreviewAnswer> answers = () -> new PreviewAnswer(letters.stream()
                 .map(letter -> about.or(
-                        "%s of %s".formatted(request.part(), letter),
+                        "%s of %s".formatted(part, letter),
                         OptionAnswer.class,
-                        () -> answer(about, build, letter, request.part())))
+                        () -> answer(about, build, letter, part)))
                 .toList());
-        boolean quick = request.part() == Part.FIT || request.part() == Part.LINE;
-        return quick ? answers.get() : work.now(page, "preview", answers::get);
+        return part == Part.LINE ? answers.get() : work.now(page, "preview", answers::get);
     }
 
     /** @return the same document, shallow, without the room and what stands in it */
@@ -127,16 +133,17 @@ class AnswersController {
         return bare;
     }
 
-    private static OptionAnswer answer(
-            KnownAnswers.About about, Build build, String letter, @Nullable Part part) {
+    private static OptionAnswer answer(KnownAnswers.About about, Build build, String letter, @Nullable Part part) {
         // Whether it fits does not hang on whether the air comes through.
         FitView fit = null;
         try {
-            fit = part == Part.DUTY ? null : fit(about, build, letter);
+            fit = part == Part.DUTY || build.room().isEmpty()
+                    ? null
+                    : inItsRoom(about, build, letter).view();
             return new OptionAnswer(
                     letter,
-                    part == Part.DUTY || part == Part.FIT ? null : Answers.steady(build, letter),
-                    part == Part.LINE || part == Part.FIT ? null : Answers.soak(build, letter),
+                    part == Part.DUTY ? null : Answers.steady(build, letter),
+                    part == Part.LINE ? null : Answers.soak(build, letter),
                     fit,
                     null);
         } catch (EnthalpaFault fault) {
@@ -144,11 +151,21 @@ class AnswersController {
         }
     }
 
+    private static OptionAnswer fitAlone(KnownAnswers.About about, Build build, String letter, boolean bodies) {
+        try {
+            if (build.room().isEmpty()) {
+                return new OptionAnswer(letter, null, null, null, null);
+            }
+            FitView.InItsRoom in = inItsRoom(about, build, letter);
+            return new OptionAnswer(letter, null, null, bodies ? in.bodies() : in.view(), null);
+        } catch (EnthalpaFault fault) {
+            return new OptionAnswer(letter, null, null, null, FaultView.of(fault));
+        }
+    }
+
     /** Asked for ahead of the line, it is there when the line is asked for. */
-    private static @Nullable FitView fit(KnownAnswers.About about, Build build, String letter) {
-        return build.room().isEmpty()
-                ? null
-                : about.or("room with " + letter, FitView.class, () -> Answers.fit(build, letter));
+    private static FitView.InItsRoom inItsRoom(KnownAnswers.About about, Build build, String letter) {
+        return about.or("room of " + letter, FitView.InItsRoom.class, () -> FitView.InItsRoom.of(build, letter));
     }
 
     /** @param place pointer of the core within the option */
@@ -283,6 +300,8 @@ class AnswersController {
             @Nullable String page, String kind, JsonNode document, String of, Class<T> type, Function<Build, T> find) {
         JsonNode asked = Asked.document(document);
         return work.now(
-                page, kind, () -> known.about(asked).or(kind + " " + of, type, () -> find.apply(BuildFile.read(asked))));
+                page,
+                kind,
+                () -> known.about(asked).or(kind + " " + of, type, () -> find.apply(BuildFile.read(asked))));
     }
 }

@@ -20,7 +20,6 @@ import io.enthalpa.core.space.Silhouette;
 import io.enthalpa.core.space.Solid;
 import io.enthalpa.formats.MeshWords;
 import io.enthalpa.formats.Sentences;
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -60,7 +59,7 @@ public record FitView(
         private static List<Double> corners(Solid.Part part, int across, int second) {
             return Silhouette.of(part.convex(), across, second).stream()
                     .flatMap(p -> Arrays.stream(p).boxed())
-                    .map(FitView::mm)
+                    .map(FitView::drawn)
                     .toList();
         }
     }
@@ -87,7 +86,7 @@ public record FitView(
                 ? List.of()
                 : rings.get(i).stream()
                         .flatMap(p -> Arrays.stream(p).boxed())
-                        .map(FitView::tape)
+                        .map(FitView::drawn)
                         .toList();
     }
 
@@ -227,27 +226,47 @@ public record FitView(
 
     /** @return the fit of an option; null where the build has no room */
     public static @Nullable FitView of(Build build, String letter) {
-        double idle = build.gearing().map(Gearing::idle).orElse(Gearing.USUAL_IDLE);
-        return build.room()
-                .map(room -> of(build.option(letter), room, build.engine().firing(idle)))
-                .orElse(null);
+        return build.room().isEmpty() ? null : InItsRoom.of(build, letter).view();
     }
 
-    private static FitView of(BuildOption option, RoomSpec room, double firing) {
-        List<Solid> solids = room.obstacles().stream().map(Obstacle::solid).toList();
-        Fit fit = Fit.of(option, room, solids);
-        List<ObstacleView> obstacles = new ArrayList<>();
-        for (int i = 0; i < solids.size(); i++) {
-            obstacles.add(obstacle(i, room.obstacles().get(i), solids.get(i)));
+    /** An option in its room, before it is told. */
+    record InItsRoom(BuildOption option, RoomSpec room, double firing, List<Solid> solids, Fit fit) {
+        /** Of a build that has a room. */
+        static InItsRoom of(Build build, String letter) {
+            RoomSpec room = build.room().orElseThrow();
+            BuildOption option = build.option(letter);
+            double idle = build.gearing().map(Gearing::idle).orElse(Gearing.USUAL_IDLE);
+            List<Solid> solids = room.obstacles().stream().map(Obstacle::solid).toList();
+            return new InItsRoom(option, room, build.engine().firing(idle), solids, Fit.of(option, room, solids));
         }
+
+        FitView view() {
+            return told(IntStream.range(0, solids.size())
+                    .mapToObj(i -> obstacle(i, room.obstacles().get(i), solids.get(i)))
+                    .toList());
+        }
+
+        /** For a reader who has the obstacles from before: their outlines are two thirds of it. */
+        FitView bodies() {
+            return told(List.of());
+        }
+
+        private FitView told(List<ObstacleView> obstacles) {
+            return FitView.of(this, obstacles);
+        }
+    }
+
+    private static FitView of(InItsRoom in, List<ObstacleView> obstacles) {
+        BuildOption option = in.option;
+        Fit fit = in.fit;
         return new FitView(
                 fit.fits(),
-                FitFinding.of(fit, firing).stream()
+                FitFinding.of(fit, in.firing).stream()
                         .map(f -> new FitFindingView(
                                 f.kind(), f.of(), f.to(), Sentences.told(f.figures()), Sentences.of(f)))
                         .toList(),
                 Arrays.stream(Fit.Trial.values())
-                        .flatMap(trial -> fit.decides(trial, room).stream()
+                        .flatMap(trial -> fit.decides(trial, in.room).stream()
                                 .map(row -> new TrialView(
                                         trial, !row.isShort(), fit.gaps().indexOf(row))))
                         .toList(),
@@ -319,6 +338,11 @@ public record FitView(
     /** To a thousandth: a gap is known to a hundredth. */
     static double mm(double m) {
         return Math.round(m * 1e6) / 1e3;
+    }
+
+    /** To a tenth: finer than any line of the drawing. */
+    private static double drawn(double m) {
+        return Math.round(m * 1e4) / 1e1;
     }
 
     /** To a hundredth, as a place is typed. */

@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 import io.enthalpa.formats.BuildFile;
 import io.enthalpa.server.RunningServer;
 import java.nio.file.Path;
+import java.util.List;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -33,10 +34,31 @@ class RoomTest {
     }
 
     private static JsonNode answers(JsonNode document) {
+        return answers(document, "LINE");
+    }
+
+    private static JsonNode answers(JsonNode document, String part) {
         ObjectNode request = JsonMapper.shared().createObjectNode();
         request.set("document", document);
-        request.put("part", "LINE");
+        request.put("part", part);
         return server.post("/api/preview", request.toString()).json().get("answers");
+    }
+
+    /** A page that has the obstacles drawn asks for the rest alone; nothing else is different, and no line is computed for it. */
+    @Test
+    void theFitIsToldAloneAndWithoutWhatStandsThereAlready() {
+        ObjectNode moved = server.document("Pass Van").deepCopy().asObject();
+        ((ObjectNode) moved.at("/options/2/stands/0")).put("right_mm", 7);
+        JsonNode bodies = answers(moved, "BODIES").get(2);
+        JsonNode fit = answers(moved, "FIT").get(2);
+        JsonNode line = answers(moved, "LINE").get(2);
+        assertThat(fit.get("fit")).isEqualTo(line.get("fit"));
+        assertThat(bodies.at("/fit/obstacles")).isEmpty();
+        ((ObjectNode) bodies.get("fit")).set("obstacles", fit.at("/fit/obstacles"));
+        assertThat(bodies).isEqualTo(fit);
+        assertThat(fit.at("/fit/obstacles").size()).isGreaterThan(20);
+        assertThat(List.of(fit.has("steady"), fit.has("soak"), line.has("steady"), line.has("soak")))
+                .containsExactly(false, false, true, false);
     }
 
     /** What every preset makes of its usual measures is a room that a build file may hold. */
