@@ -72,7 +72,7 @@ function ownSize(s: Stand, yes: boolean): void {
           <th scope="col">turned</th>
           <th scope="col">tipped</th>
           <th scope="col">leaned</th>
-          <th scope="col">hangs on</th>
+          <th scope="col" class="left">hangs on</th>
           <th><span class="hidden-words">take out</span></th>
         </tr>
       </thead>
@@ -137,6 +137,9 @@ function ownSize(s: Stand, yes: boolean): void {
 </template>
 
 <style scoped>
+.left {
+  text-align: left;
+}
 .add {
   float: right;
   font-size: var(--s1);

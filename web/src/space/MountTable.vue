@@ -86,7 +86,7 @@ function shake(key: (typeof SHAKEN)[number], value: number | undefined): void {
           <th scope="col">back</th>
           <th scope="col">right</th>
           <th scope="col">up</th>
-          <th scope="col">bolted to</th>
+          <th scope="col" class="left">bolted to</th>
           <th scope="col">reach</th>
           <th scope="col">most on it</th>
           <th scope="col">of what it bears</th>
@@ -190,6 +190,9 @@ function shake(key: (typeof SHAKEN)[number], value: number | undefined): void {
 </template>
 
 <style scoped>
+.left {
+  text-align: left;
+}
 h3 .add {
   float: right;
   font-size: var(--s1);

@@ -42,9 +42,9 @@ const where = (o: Obstacle) => {
     <thead>
       <tr>
         <th scope="col">obstacle</th>
-        <th scope="col">what it is</th>
+        <th scope="col" class="left">what it is</th>
         <th scope="col">gap asked</th>
-        <th scope="col">hangs on</th>
+        <th scope="col" class="left">hangs on</th>
         <th scope="col" class="left">where</th>
         <th><span class="hidden-words">copy or take out</span></th>
       </tr>
@@ -100,6 +100,14 @@ td:nth-child(3) :deep(input) {
 }
 .where {
   color: var(--ink-2);
+  white-space: normal;
+}
+td:nth-child(3) {
+  width: 84px;
+  min-width: 72px;
+}
+.moves {
+  white-space: nowrap;
 }
 th .act,
 .moves .act {

@@ -116,7 +116,10 @@ public final class AirSeen {
                 solid = Optional.of(Solid.of(
                         "air",
                         Hull.box(
-                                Pose.at(box.middle().getX(), box.middle().getY(), box.middle().getZ()),
+                                Pose.at(
+                                        box.middle().getX(),
+                                        box.middle().getY(),
+                                        box.middle().getZ()),
                                 box.maxX() - box.minX(),
                                 box.maxY() - box.minY(),
                                 box.maxZ() - box.minZ())));
@@ -133,8 +136,7 @@ public final class AirSeen {
         double deep = (to - from - TOUCH) / 2;
         double half = (wide - TOUCH) / 2;
         double tall = (high - TOUCH) / 2;
-        return new Bar(
-                new Bounds(back - deep, across - half, at - tall, back + deep, across + half, at + tall));
+        return new Bar(new Bounds(back - deep, across - half, at - tall, back + deep, across + half, at + tall));
     }
 
     private List<Thing> near(Bar all) {
