@@ -129,6 +129,12 @@ public record Build(
         return new Build(name, summary, engine, climate, targets, fullLoad, duty, gearing, bay, room, others);
     }
 
+    /** @return the same job in another room */
+    public Build withRoom(RoomSpec other) {
+        return new Build(
+                name, summary, engine, climate, targets, fullLoad, duty, gearing, bay, Optional.of(other), options);
+    }
+
     private static String rpm(double speed) {
         return "%.0f rpm".formatted(speed * 30 / Math.PI);
     }

@@ -155,13 +155,15 @@ public final class RoomForCore {
                     .flatMap(way -> shift(now, k, way, by, most).stream())
                     .findFirst();
             if (shift.isPresent()) {
-                return place(trials, shift.get().core).map(p -> new Moved(k, Optional.of(shift.get().way), by, p));
+                return place(trials.in(roomWith(k, Optional.of(shift.get().there))), shift.get().core)
+                        .map(p -> new Moved(k, Optional.of(shift.get().way), by, p));
             }
         }
-        return place(trials, without.orElseThrow()).map(p -> new Moved(k, Optional.empty(), 0, p));
+        return place(trials.in(roomWith(k, Optional.empty())), without.orElseThrow())
+                .map(p -> new Moved(k, Optional.empty(), 0, p));
     }
 
-    private record Shift(Way way, LargestCore core) {}
+    private record Shift(Way way, Obstacle there, LargestCore core) {}
 
     /** Empty where it strikes something or gains too little. */
     private Optional<Shift> shift(LargestCore now, int k, Way way, double by, double most) {
@@ -170,7 +172,7 @@ public final class RoomForCore {
         return strikes(there, k)
                 ? Optional.empty()
                 : largest(now, Optional.of(there), k, new LargestCore.Search(most, BOXES))
-                        .map(core -> new Shift(way, core));
+                        .map(core -> new Shift(way, there, core));
     }
 
     private Optional<Place> place(Trials trials, LargestCore core) {
@@ -178,18 +180,22 @@ public final class RoomForCore {
     }
 
     private Optional<LargestCore> largest(LargestCore as, Optional<Obstacle> there, int k, LargestCore.Search search) {
-        List<Obstacle> others = new ArrayList<>(room.obstacles());
         List<Solid> solids = new ArrayList<>(fit.solids());
         if (there.isPresent()) {
-            others.set(k, there.get());
             solids.set(k, there.get().solid());
         } else {
-            others.remove(k);
             solids.remove(k);
         }
-        RoomSpec other = new RoomSpec(room.datum(), room.carriers(), others);
+        RoomSpec other = roomWith(k, there);
         return LargestCore.of(
                 option, other, Fit.of(option, other, solids), body, wanted, as.facing(), as.towards(), search);
+    }
+
+    /** @param there where an obstacle stands then; empty where it is out of the way */
+    private RoomSpec roomWith(int k, Optional<Obstacle> there) {
+        List<Obstacle> others = new ArrayList<>(room.obstacles());
+        there.ifPresentOrElse(o -> others.set(k, o), () -> others.remove(k));
+        return new RoomSpec(room.datum(), room.carriers(), others);
     }
 
     /** Whether it would stand deeper in something than it does where it is. */

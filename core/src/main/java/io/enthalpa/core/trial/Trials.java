@@ -5,6 +5,8 @@ import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fit.AirSeen;
+import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.steady.SteadyResult;
 import io.enthalpa.core.verdict.Verdict;
 import java.util.List;
@@ -78,8 +80,17 @@ final class Trials {
         }
     }
 
+    /** @return the same in a room in which something stands elsewhere; what it starts from is as it was */
+    Trials in(RoomSpec other) {
+        Trials there = new Trials(build.withRoom(other), letter);
+        there.now = now();
+        return there;
+    }
+
+    /** Another core, or something moved, leaves the cooling air another way in and out. */
     private Answer answer(BuildOption option) {
-        return new Answer(build.withOptions(List.of(option)), letter);
+        BuildOption seen = build.room().map(room -> AirSeen.of(option, room)).orElse(option);
+        return new Answer(build.withOptions(List.of(seen)), letter);
     }
 
     private Optional<Numbers> numbers(BuildOption option) {
