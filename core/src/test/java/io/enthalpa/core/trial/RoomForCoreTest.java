@@ -7,26 +7,20 @@ import io.enthalpa.core.Rooms;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
-import io.enthalpa.core.duty.Duty;
-import io.enthalpa.core.duty.DutyPoint;
-import io.enthalpa.core.engine.EngineSpec;
 import io.enthalpa.core.envelope.Facing;
 import io.enthalpa.core.envelope.LargestCore;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.space.Way;
-import io.enthalpa.core.verdict.Targets;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.junit.jupiter.api.Test;
 
 /** The core of {@link Rooms} in a tunnel of 900 by 350 with a battery 80 high on its floor, under the core. */
 class RoomForCoreTest {
-    private static final double RPM = Math.PI / 30;
     private static final Obstacle BATTERY = movable(Rooms.box("battery", -0.1, 0.1, -0.1, 0.1, -0.2, -0.12));
 
     private static Obstacle movable(Obstacle o) {
@@ -45,24 +39,7 @@ class RoomForCoreTest {
         RoomSpec room = Rooms.room(
                 Stream.concat(Arrays.stream(all), Arrays.stream(more)).toArray(Obstacle[]::new));
         BuildOption option = Rooms.core(Systems.standard(), 0, 0.05, -0.025);
-        return new Build(
-                "bench",
-                "",
-                new EngineSpec(0.0023, 4, 0.92, 7000 * RPM),
-                new Build.Climate(300, 0, 0.4, OptionalDouble.empty()),
-                new Targets(325, 340),
-                new Build.FullLoad(5000 * RPM, 20),
-                new Duty(
-                        "hold",
-                        true,
-                        10,
-                        1,
-                        0,
-                        List.of(new DutyPoint(0, 500, 100e3, 15), new DutyPoint(120, 500, 100e3, 15))),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.of(room),
-                List.of(option));
+        return Rooms.build(room, option);
     }
 
     private static RoomForCore.Found of(Build build) {

@@ -10,16 +10,11 @@ import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.coolingair.OpeningSpec;
 import io.enthalpa.core.coolingair.WayInRoom;
-import io.enthalpa.core.duty.Duty;
-import io.enthalpa.core.duty.DutyPoint;
-import io.enthalpa.core.engine.EngineSpec;
 import io.enthalpa.core.fit.AirSeen;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
-import io.enthalpa.core.verdict.Targets;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.junit.jupiter.api.Test;
 
@@ -42,24 +37,7 @@ class TrialsInRoomTest {
     }
 
     private static Build build(RoomSpec room) {
-        return new Build(
-                "bench",
-                "",
-                new EngineSpec(0.0023, 4, 0.92, 7000 * Math.PI / 30),
-                new Build.Climate(300, 0, 0.4, OptionalDouble.empty()),
-                new Targets(325, 340),
-                new Build.FullLoad(5000 * Math.PI / 30, 20),
-                new Duty(
-                        "hold",
-                        true,
-                        10,
-                        1,
-                        0,
-                        List.of(new DutyPoint(0, 500, 100e3, 15), new DutyPoint(120, 500, 100e3, 15))),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.of(room),
-                List.of(AirSeen.of(option(), room)));
+        return Rooms.build(room, AirSeen.of(option(), room));
     }
 
     private static Change tried(Trials trials) {

@@ -137,9 +137,7 @@ class AnswersController {
         // Whether it fits does not hang on whether the air comes through.
         FitView fit = null;
         try {
-            fit = part == Part.DUTY || build.room().isEmpty()
-                    ? null
-                    : inItsRoom(about, build, letter).view();
+            fit = part == Part.DUTY ? null : fit(about, build, letter);
             return new OptionAnswer(
                     letter,
                     part == Part.DUTY ? null : Answers.steady(build, letter),
@@ -153,19 +151,18 @@ class AnswersController {
 
     private static OptionAnswer fitAlone(KnownAnswers.About about, Build build, String letter, boolean bodies) {
         try {
-            if (build.room().isEmpty()) {
-                return new OptionAnswer(letter, null, null, null, null);
-            }
-            FitView.InItsRoom in = inItsRoom(about, build, letter);
-            return new OptionAnswer(letter, null, null, bodies ? in.bodies() : in.view(), null);
+            FitView fit = fit(about, build, letter);
+            return new OptionAnswer(letter, null, null, fit != null && bodies ? fit.withoutObstacles() : fit, null);
         } catch (EnthalpaFault fault) {
             return new OptionAnswer(letter, null, null, null, FaultView.of(fault));
         }
     }
 
     /** Asked for ahead of the line, it is there when the line is asked for. */
-    private static FitView.InItsRoom inItsRoom(KnownAnswers.About about, Build build, String letter) {
-        return about.or("room of " + letter, FitView.InItsRoom.class, () -> FitView.InItsRoom.of(build, letter));
+    private static @Nullable FitView fit(KnownAnswers.About about, Build build, String letter) {
+        return build.room().isEmpty()
+                ? null
+                : about.or("room with " + letter, FitView.class, () -> Answers.fit(build, letter));
     }
 
     /** @param place pointer of the core within the option */

@@ -226,47 +226,28 @@ public record FitView(
 
     /** @return the fit of an option; null where the build has no room */
     public static @Nullable FitView of(Build build, String letter) {
-        return build.room().isEmpty() ? null : InItsRoom.of(build, letter).view();
+        double idle = build.gearing().map(Gearing::idle).orElse(Gearing.USUAL_IDLE);
+        return build.room()
+                .map(room -> of(build.option(letter), room, build.engine().firing(idle)))
+                .orElse(null);
     }
 
-    /** An option in its room, before it is told. */
-    record InItsRoom(BuildOption option, RoomSpec room, double firing, List<Solid> solids, Fit fit) {
-        /** Of a build that has a room. */
-        static InItsRoom of(Build build, String letter) {
-            RoomSpec room = build.room().orElseThrow();
-            BuildOption option = build.option(letter);
-            double idle = build.gearing().map(Gearing::idle).orElse(Gearing.USUAL_IDLE);
-            List<Solid> solids = room.obstacles().stream().map(Obstacle::solid).toList();
-            return new InItsRoom(option, room, build.engine().firing(idle), solids, Fit.of(option, room, solids));
-        }
-
-        FitView view() {
-            return told(IntStream.range(0, solids.size())
-                    .mapToObj(i -> obstacle(i, room.obstacles().get(i), solids.get(i)))
-                    .toList());
-        }
-
-        /** For a reader who has the obstacles from before: their outlines are two thirds of it. */
-        FitView bodies() {
-            return told(List.of());
-        }
-
-        private FitView told(List<ObstacleView> obstacles) {
-            return FitView.of(this, obstacles);
-        }
+    /** @return the same for a reader who has the obstacles from before: their outlines are two thirds of it */
+    FitView withoutObstacles() {
+        return new FitView(fits, findings, trials, bodies, unplaced, gone, List.of(), stacks, mountings, gaps);
     }
 
-    private static FitView of(InItsRoom in, List<ObstacleView> obstacles) {
-        BuildOption option = in.option;
-        Fit fit = in.fit;
+    private static FitView of(BuildOption option, RoomSpec room, double firing) {
+        List<Solid> solids = room.obstacles().stream().map(Obstacle::solid).toList();
+        Fit fit = Fit.of(option, room, solids);
         return new FitView(
                 fit.fits(),
-                FitFinding.of(fit, in.firing).stream()
+                FitFinding.of(fit, firing).stream()
                         .map(f -> new FitFindingView(
                                 f.kind(), f.of(), f.to(), Sentences.told(f.figures()), Sentences.of(f)))
                         .toList(),
                 Arrays.stream(Fit.Trial.values())
-                        .flatMap(trial -> fit.decides(trial, in.room).stream()
+                        .flatMap(trial -> fit.decides(trial, room).stream()
                                 .map(row -> new TrialView(
                                         trial, !row.isShort(), fit.gaps().indexOf(row))))
                         .toList(),
@@ -275,7 +256,9 @@ public record FitView(
                         .map(s -> new UnplacedView(s.of(), s.what(), Bodies.name(s)))
                         .toList(),
                 fit.gone().stream().map(Bodies::name).toList(),
-                obstacles,
+                IntStream.range(0, solids.size())
+                        .mapToObj(i -> obstacle(i, room.obstacles().get(i), solids.get(i)))
+                        .toList(),
                 fit.stacks().stream().map(s -> StackView.of(option, s)).toList(),
                 fit.mountings().stream()
                         .map(m -> MountingView.of(stand(fit.bodies().get(m.body())), m.mounting()))
