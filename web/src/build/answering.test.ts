@@ -73,8 +73,13 @@ describe('what comes of the document', () => {
       asked.mockImplementationOnce(() => new Promise((done) => (rest = () => done({ answers: [fit('B', nearer)] }))))
       const before = shown.answers.value['B']!.fit!.obstacles
       shown.outdate(['B'])
+      const drawn = vi.fn()
       const all = shown.ask()
+      void shown.shown().then(drawn)
+      await flush()
+      expect(drawn, 'not before a frame of it').not.toHaveBeenCalled()
       await vi.advanceTimersByTimeAsync(100)
+      expect(drawn).toHaveBeenCalledTimes(1)
       expect(asked.mock.calls.map(([, letters, part]) => [letters, part])).toEqual([
         [['B'], 'BODIES'],
         [['B'], 'LINE'],

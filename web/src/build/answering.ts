@@ -6,6 +6,7 @@ import { alike } from './alike'
 export type Answers = Record<string, OptionAnswer>
 
 const AGAIN_MS = 2000
+/** A frame with a new fit is drawn in that time, as a rule. */
 const DRAWN_MS = 40
 /** What may wait until the reader sees something new waits no longer than this. */
 const PATIENCE_MS = 150
@@ -103,6 +104,7 @@ export function answering(
       const room = roomOf(doc, letters)
       if (room) await askRoom(doc, room, mark)
       if (!current()) return
+      if (room) seen()
       const lines = await api.preview(doc, letters, 'LINE', mark.signal)
       if (!current()) return
       away.value = false

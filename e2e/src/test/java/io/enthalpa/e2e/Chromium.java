@@ -25,6 +25,9 @@ final class Chromium implements AutoCloseable {
                             "--no-sandbox",
                             "--disable-dev-shm-usage",
                             "--disable-quic",
+                            // Letters stand where the face has them, not on whole points: words would run into one
+                            // another.
+                            "--font-render-hinting=none",
                             "--no-first-run",
                             "--disable-background-networking",
                             "--disable-component-update",

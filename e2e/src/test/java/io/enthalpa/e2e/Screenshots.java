@@ -55,6 +55,8 @@ public final class Screenshots {
             page.raw()
                     .getByRole(AriaRole.TAB, new com.microsoft.playwright.Page.GetByRoleOptions().setName("Methods"))
                     .click();
+            // Before its first line there may be no progress to wait out yet.
+            page.raw().locator(".methods tbody tr").first().waitFor(new Locator.WaitForOptions().setTimeout(LONG));
             page.raw()
                     .locator(".methods progress")
                     .waitFor(new Locator.WaitForOptions()
