@@ -268,6 +268,12 @@ const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) ==
 }
 .block {
   padding-top: 20px;
+  /* What is out of sight is not drawn: an edit shows as soon as what is in sight is. */
+  content-visibility: auto;
+  contain-intrinsic-size: auto 420px;
+  /* Which cuts off what stands out: a ring of focus has room. */
+  margin-inline: -6px;
+  padding-inline: 6px;
 }
 .add {
   float: right;

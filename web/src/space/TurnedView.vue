@@ -28,7 +28,7 @@ const failed = ref('')
 const look = ref<Look>({ ...LOOKS['askew']!, span: 1.5, at: [0, 0, 0] })
 /** How far the room reaches, mm by the tape: what the section goes through. */
 const reach = ref<Record<string, [number, number]>>()
-let placed = false
+const drawn = ref(false)
 
 function inks(): Inks {
   const style = getComputedStyle(canvas.value!)
@@ -61,16 +61,16 @@ watch(
       const there = await scene.value.load(file)
       if (mine !== question) return
       failed.value = ''
+      drawn.value = true
       if (there) {
+        if (!reach.value) {
+          const at = there.getCenter(new Vector3()).toArray()
+          look.value = whole({ ...look.value, at }, there.getSize(new Vector3()).toArray(), width.value || HEIGHT, HEIGHT)
+        }
         reach.value = {
           back: [-1000 * there.max.z, -1000 * there.min.z],
           right: [-1000 * there.max.x, -1000 * there.min.x],
           up: [1000 * there.min.y, 1000 * there.max.y],
-        }
-        if (!placed) {
-          const at = there.getCenter(new Vector3()).toArray()
-          look.value = whole({ ...look.value, at }, there.getSize(new Vector3()).toArray(), width.value || HEIGHT, HEIGHT)
-          placed = true
         }
       }
       paint()
@@ -92,7 +92,8 @@ function paint(): void {
   requestAnimationFrame(() => {
     waiting = false
     const s = scene.value
-    if (!s || !width.value) return
+    // A gap told where nothing stands yet would jump when the room comes.
+    if (!s || !width.value || !drawn.value) return
     const colours = inks()
     s.mark(colours, marks.value)
     const g = props.gap
@@ -247,11 +248,13 @@ watch(look, paint)
     <p class="readout" aria-live="polite">
       {{
         measured ??
-        (measuring
-          ? tape.length
-            ? 'Now the other point.'
-            : 'Press two points of what is seen.'
-          : 'Drag turns it, with Shift or two fingers it moves; the wheel brings it nearer.')
+        (!drawn && !failed
+          ? 'The room is being drawn.'
+          : measuring
+            ? tape.length
+              ? 'Now the other point.'
+              : 'Press two points of what is seen.'
+            : 'Drag turns it, with Shift or two fingers it moves; the wheel brings it nearer.')
       }}
     </p>
   </div>
