@@ -208,7 +208,7 @@ export const api = {
     call<Schemas['MeshTakenView']>('POST', `/room/mesh?${new URLSearchParams({ unit, name }).toString()}`, file),
   meshPlaced: (three: Schemas['ThreeRequest']) => call<Schemas['ThreeAnswer']>('POST', '/room/mesh/placed', three),
   presetObstacles: (key: string, measured: Record<string, number>) =>
-    call<{ obstacles: Obstacle[] }>('POST', `/room/presets/${key}`, { measured }),
+    call<{ obstacles: Obstacle[]; crankshaft?: Schemas['PlaceView'] }>('POST', `/room/presets/${key}`, { measured }),
   methods: () => call<ChapterView[]>('GET', '/methods'),
   map: (csv: string) => call<{ map: BlowerMap }>('POST', '/preview/map', { csv }),
   catalogue: (kind?: string, words?: string) => {

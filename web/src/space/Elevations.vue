@@ -57,7 +57,7 @@ const sheet = computed(() => {
   const wide = Math.max(width.value, 420)
   return props.large ? sheetOf(extent.value, wide, HEIGHT.sheet) : rowOf(extent.value, wide, HEIGHT.row)
 })
-const WORDS: Record<View, string> = { above: 'from above, front downwards', front: 'from the front', side: "from the car's left" }
+const WORDS: Record<View, string> = { above: 'from above, front downwards', front: 'from the front', side: 'from the left' }
 
 const things = computed<Thing[]>(() => [
   ...props.fit.obstacles.map((o) => ({ place: o.place, name: o.name, body: false, parts: o.parts })),

@@ -133,6 +133,36 @@ describe('the room', () => {
     expect(room.obstacles!.map((o) => o.name)).toEqual(['box', 'bar'])
   })
 
+  it('hangs what a place has on an engine on one that moves, and puts the list away that made the room', async () => {
+    onScreen(build, { ...build.document!, room: undefined })
+    build.answers.A!.fit = undefined
+    const preset = { key: 'box', title: 'boat engine box', datum: 'bearer', measures: [] }
+    vi.spyOn(api, 'roomPresets').mockResolvedValue({ presets: [preset as unknown as PresetView] })
+    const block = { ...structuredClone(SHAPES[0]!.fresh), name: 'engine', carrier: 'engine' } as Obstacle
+    const crankshaft = { back_mm: 675, right_mm: 300, up_mm: 147 }
+    vi.spyOn(api, 'presetObstacles').mockResolvedValue({ obstacles: [block], crankshaft })
+    const wrapper = await surface(RoomView)
+    const press = async (text: string) => {
+      await wrapper
+        .findAll('button')
+        .find((b) => b.text() === text)!
+        .trigger('click')
+      await flushPromises()
+    }
+    await press('measure a usual place by the tape')
+    const list = wrapper.find('.tape')
+    ;(list.findComponent({ name: 'EitherOr' }) as unknown as VueWrapper).vm.$emit('pick', 'box')
+    await flushPromises()
+    await press('put it into the room')
+    const made = asEdited(build, edit)
+    expect(made.room!.carriers).toMatchObject([{ name: 'engine', ...crankshaft }])
+    expect(made.room!.obstacles).toMatchObject([{ name: 'engine', carrier: 'engine' }])
+    onScreen(build, made)
+    await flushPromises()
+    expect(wrapper.text()).toContain('What must be missed')
+    expect(wrapper.find('.tape').exists()).toBe(false)
+  })
+
   it('puts points that hold a body in, at its corners, and tells what comes on them', async () => {
     const { freshMount } = await import('./mounts')
     const parts = [{ element: 'block', front: [-300, -100, 300, -100, 300, 100, -300, 100], side: [], above: [] }]

@@ -135,6 +135,13 @@ function fileDone(placed: string | undefined): void {
   fromFile.value = false
   picked.value = placed ?? picked.value
 }
+/** The list that made the room went with the page it stood on. */
+watch(
+  () => room.value === undefined,
+  (none) => {
+    if (!none) taping.value = false
+  },
+)
 /** A place that was pressed: in the turned view while it measures, or in two of the elevations one after the other. */
 const pointed = ref<Point>()
 const pointing = ref(false)

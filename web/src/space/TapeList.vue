@@ -7,7 +7,7 @@ import { useSettings } from '../settings/store'
 import EitherOr from '../ui/EitherOr.vue'
 import Notice from '../ui/Notice.vue'
 import NumberField from '../ui/NumberField.vue'
-import { emptyRoom } from './room'
+import { emptyRoom, usualEngine } from './room'
 
 /** A place by its usual measures, typed down the list as the tape gives them; what they make is put into the room at once. */
 const emit = defineEmits<{ done: [] }>()
@@ -39,11 +39,15 @@ function choose(next: string): void {
 async function put(): Promise<void> {
   await guarded(async () => {
     const chosen = preset.value!
-    const { obstacles } = await api.presetObstacles(chosen.key, measured.value)
+    const { obstacles, crankshaft } = await api.presetObstacles(chosen.key, measured.value)
     const rows = obstacles.map((o): Edit => ({ list: '/room/obstacles', put: { ...o, id: newIdentity() } }))
     const room: Edit[] = build.document!.room ? [] : [{ pointer: '/room', value: emptyRoom() }]
     const datum: Edit[] = build.document!.room?.datum ? [] : [{ pointer: '/room/datum', value: chosen.datum }]
-    const outcome = await build.edit([...room, ...datum, ...rows], `${chosen.title} by the tape`)
+    // An engine that stands there shakes: what hangs on it is told how far.
+    const engine = crankshaft && usualEngine((key) => build.catalogue!.field('room/carrier', key).usual, crankshaft)
+    const isNew = engine && !build.document!.room?.carriers?.some((c) => c.name === engine.name)
+    const moving: Edit[] = isNew ? [{ list: '/room/carriers', put: engine }] : []
+    const outcome = await build.edit([...room, ...datum, ...moving, ...rows], `${chosen.title} by the tape`)
     if (outcome.done) emit('done')
     else failed.value = outcome.fault.sentence
   })

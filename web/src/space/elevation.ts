@@ -1,7 +1,7 @@
 import type { FitView } from '../api/client'
 
 /*
- * Three views of a room on one sheet, as one stands before the car: from the front below, from above over it, from the car's left beside it.
+ * Three views of a room on one sheet, as one stands before the car: from the front below, from above over it, from the left beside it.
  * So the car's right is to the left of the sheet from the front and from above, its front is at the bottom from above and to the left from
  * the side; what stands at one height, or as far to the right, lies on one line through two views.
  */

@@ -6,13 +6,11 @@ import type { Axis, Point } from './elevation'
 export const emptyRoom = (): Room => ({ datum: '', carriers: [], obstacles: [] })
 
 /** An engine on its mounts; how far it moves is as usual for the field. @param usual of a field of a carrier */
-export const usualEngine = (usual: (key: string) => number): Carrier => ({
+export const usualEngine = (usual: (key: string) => number, at = { back_mm: 600, right_mm: 0, up_mm: -200 }): Carrier => ({
   id: newIdentity(),
   name: 'engine',
   axis: 'along',
-  back_mm: 600,
-  right_mm: 0,
-  up_mm: -200,
+  ...at,
   roll_deg: usual('roll_deg'),
   foreAft_mm: usual('foreAft_mm'),
   lift_mm: usual('lift_mm'),

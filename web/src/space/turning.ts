@@ -13,7 +13,7 @@ export interface Look {
 
 export const LOOKS: Record<string, Pick<Look, 'round' | 'over'>> = {
   'from the front': { round: 0, over: 0 },
-  "from the car's left": { round: Math.PI / 2, over: 0 },
+  'from the left': { round: Math.PI / 2, over: 0 },
   'from above': { round: 0, over: Math.PI / 2 },
   askew: { round: 0.6, over: 0.45 },
 }

@@ -5,7 +5,9 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.Consumer;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
  * A place that many jobs share, by the measures that a tape takes of it: they make several obstacles at once. Usual measures: common practice,
@@ -50,6 +52,26 @@ public record Preset(String key, String title, String datum, List<Measure> measu
         Tape tape = new Tape(all);
         build.accept(tape);
         return List.copyOf(tape.found);
+    }
+
+    /** Of an engine's height, from its underside: where the crankshaft runs. Common practice, no source. */
+    private static final double CRANKSHAFT = 1.0 / 3;
+
+    /**
+     * @param found what stands in a place
+     * @return m, the middle of the crankshaft that the engine rolls about, from the outside of its block; nothing where no engine stands
+     */
+    public static Optional<Vector3D> crankshaft(List<Obstacle> found) {
+        return found.stream()
+                .filter(o -> o.nature() == Nature.ENGINE_PART && o.carrier().equals(Carrier.ENGINE))
+                .map(Obstacle::shape)
+                .filter(ObstacleShape.Box.class::isInstance)
+                .map(ObstacleShape.Box.class::cast)
+                .findFirst()
+                .map(b -> new Vector3D(
+                        (b.front() + b.rear()) / 2,
+                        (b.left() + b.right()) / 2,
+                        b.bottom() + CRANKSHAFT * (b.top() - b.bottom())));
     }
 
     /** What was measured, and what it makes. */

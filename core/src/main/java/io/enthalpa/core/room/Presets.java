@@ -121,6 +121,20 @@ final class Presets {
 
     private static final String BODY = Carrier.BODY.name();
 
+    /** Shakes on its mounts, and whatever is bolted to it. */
+    private static Obstacle onEngine(
+            String name,
+            Nature nature,
+            double front,
+            double rear,
+            double left,
+            double right,
+            double bottom,
+            double top) {
+        return obstacle(
+                name, nature, Carrier.ENGINE, new ObstacleShape.Box(front, rear, left, right, bottom, top, 0, 0, 0));
+    }
+
     private static Obstacle box(
             String name,
             Nature nature,
@@ -203,21 +217,16 @@ final class Presets {
                         0.095,
                         new Vector3D(t.of("tower"), tower - 0.095, -0.12),
                         0.095)));
-        t.add(obstacle(
+        t.add(onEngine(
                 "engine block",
                 Nature.ENGINE_PART,
-                BODY,
-                new ObstacleShape.Box(
-                        t.of("engineFront"),
-                        t.of("engineFront") + 0.45,
-                        t.of("engineLeft"),
-                        0.15,
-                        t.of("engineTop") - 0.4,
-                        t.of("engineTop"),
-                        0,
-                        0,
-                        0)));
-        t.add(box(
+                t.of("engineFront"),
+                t.of("engineFront") + 0.45,
+                t.of("engineLeft"),
+                0.15,
+                t.of("engineTop") - 0.4,
+                t.of("engineTop")));
+        t.add(onEngine(
                 "belt drive",
                 Nature.TURNING,
                 t.of("engineFront") - t.of("belt"),
@@ -229,7 +238,7 @@ final class Presets {
         t.add(obstacle(
                 "exhaust",
                 Nature.EXHAUST,
-                BODY,
+                Carrier.ENGINE,
                 new ObstacleShape.Round(
                         new Vector3D(t.of("engineFront") + 0.1, t.of("exhaust") + 0.04, t.of("exhaustUp")),
                         0.04,
@@ -307,7 +316,7 @@ final class Presets {
                 new Vector3D(0, side - 0.03, t.of("hoop") - 0.18),
                 new Vector3D(0, side, 0)));
         double half = t.of("engineWide") / 2;
-        t.add(box(
+        t.add(onEngine(
                 "engine",
                 Nature.ENGINE_PART,
                 t.of("engineFront"),
@@ -353,7 +362,7 @@ final class Presets {
                 t.of("starboard") + 0.01,
                 bilge,
                 t.of("lid")));
-        t.add(box(
+        t.add(onEngine(
                 "engine",
                 Nature.ENGINE_PART,
                 t.of("engineFront"),

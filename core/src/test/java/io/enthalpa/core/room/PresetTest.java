@@ -49,6 +49,27 @@ class PresetTest {
         }
     }
 
+    /**
+     * 150 to 1200 along, bearers 600 apart, 100 below them to 640 over them: (150 + 1200) / 2, 600 / 2, -100 + 740 / 3. What is bolted to an
+     * engine goes with it, the box about it does not.
+     */
+    @Test
+    void anEngineRollsAboutItsCrankshaft() {
+        List<Obstacle> boat = of("box").obstacles(Map.of("bearers", 0.6));
+        Vector3D at = Preset.crankshaft(boat).orElseThrow();
+        assertThat(Vector3D.distance(at, new Vector3D(0.675, 0.3, -0.1 + 0.74 / 3)))
+                .isLessThan(1e-9);
+        assertThat(boat)
+                .filteredOn(o -> o.carrier().equals("engine"))
+                .extracting(Obstacle::name)
+                .containsExactly("engine");
+        assertThat(of("bay").obstacles(Map.of()))
+                .filteredOn(o -> o.carrier().equals("engine"))
+                .extracting(Obstacle::name)
+                .containsExactly("engine block", "belt drive", "exhaust");
+        assertThat(Preset.crankshaft(of("front").obstacles(Map.of()))).isEmpty();
+    }
+
     /** A bar from -150 to -90, legs 800 apart, a bonnet 20 up that rises 100 in half a metre: tan 0.2. */
     @Test
     void frontIsWhereTheTapeSaysItIs() {

@@ -1,5 +1,6 @@
 package io.enthalpa.server.room;
 
+import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.Preset;
 import io.enthalpa.formats.MeshFile;
 import io.enthalpa.formats.TapeListPdf;
@@ -40,10 +41,14 @@ class RoomController {
                         p.title(),
                         p.datum(),
                         p.measures().stream()
-                                .map(m ->
-                                        new MeasureView(m.key(), m.label(), m.how(), Math.round(m.usual() * 1e6) / 1e3))
+                                .map(m -> new MeasureView(m.key(), m.label(), m.how(), mm(m.usual())))
                                 .toList()))
                 .toList());
+    }
+
+    /** @return of m, to a thousandth */
+    private static double mm(double m) {
+        return Math.round(m * 1e6) / 1e3;
     }
 
     /** @param measured mm by key; what is left out is as usual */
@@ -70,7 +75,11 @@ class RoomController {
                 .orElseThrow(() -> new NotThereException("a place called " + key));
     }
 
-    record ObstaclesAnswer(List<JsonNode> obstacles) {}
+    /** @param crankshaft the engine that stands there rolls about it; missing where none does */
+    record ObstaclesAnswer(
+            List<JsonNode> obstacles, @Nullable PlaceView crankshaft) {}
+
+    record PlaceView(double back_mm, double right_mm, double up_mm) {}
 
     @PostMapping("/{key}")
     ObstaclesAnswer obstacles(@PathVariable String key, @RequestBody TapeRequest request) {
@@ -83,8 +92,11 @@ class RoomController {
                 }
             });
         }
-        return new ObstaclesAnswer(preset.obstacles(measured).stream()
-                .map(o -> (JsonNode) BuildDocument.tree(o))
-                .toList());
+        List<Obstacle> found = preset.obstacles(measured);
+        return new ObstaclesAnswer(
+                found.stream().map(o -> (JsonNode) BuildDocument.tree(o)).toList(),
+                Preset.crankshaft(found)
+                        .map(p -> new PlaceView(mm(p.getX()), mm(p.getY()), mm(p.getZ())))
+                        .orElse(null));
     }
 }
