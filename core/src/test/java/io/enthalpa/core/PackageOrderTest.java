@@ -22,6 +22,7 @@ class PackageOrderTest {
             "quantity",
             "space",
             "room",
+            "route",
             "mount",
             "fluid",
             "loss",

@@ -53,6 +53,8 @@ import io.enthalpa.core.mount.Mounting;
 import io.enthalpa.core.plant.ResistanceShares;
 import io.enthalpa.core.plant.WaterSide;
 import io.enthalpa.core.room.AskedGap;
+import io.enthalpa.core.route.Centreline;
+import io.enthalpa.core.route.TurnList;
 import io.enthalpa.core.sizing.Bill;
 import io.enthalpa.core.sizing.MethodSizing;
 import io.enthalpa.core.sizing.NewJob;
@@ -140,7 +142,9 @@ public final class Methods {
                             ToolRoom.METHOD,
                             WayOut.METHOD,
                             Clocking.METHOD,
-                            LargestCore.METHOD)),
+                            LargestCore.METHOD,
+                            Centreline.METHOD,
+                            TurnList.METHOD)),
             new Chapter("Duties", List.of(DutyPlan.METHOD, Gearing.METHOD, DutyThinner.METHOD)),
             new Chapter(
                     "Endurance",
