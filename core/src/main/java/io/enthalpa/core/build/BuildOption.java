@@ -5,6 +5,7 @@ import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.room.Stand;
+import io.enthalpa.core.route.Run;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,6 +20,7 @@ import java.util.function.UnaryOperator;
  * @param path   from filter to plenum
  * @param airWays through which cooling air comes; what stands in none takes its own share of road speed
  * @param stands  where its bodies stand in the room; what has none is not counted there
+ * @param runs    how its pipes are laid; what has none is as long as it is said to be
  */
 public record BuildOption(
         String letter,
@@ -26,32 +28,57 @@ public record BuildOption(
         double boost,
         List<PathElement> path,
         List<AirWaySpec> airWays,
-        List<Stand> stands) {
+        List<Stand> stands,
+        List<Run> runs) {
     public BuildOption {
         path = List.copyOf(path);
         airWays = List.copyOf(airWays);
         stands = List.copyOf(stands);
+        runs = List.copyOf(runs);
     }
 
     /** With nothing placed in a room. */
     public BuildOption(String letter, String name, double boost, List<PathElement> path, List<AirWaySpec> airWays) {
-        this(letter, name, boost, path, airWays, List.of());
+        this(letter, name, boost, path, airWays, List.of(), List.of());
+    }
+
+    /** With no pipe laid. */
+    public BuildOption(
+            String letter,
+            String name,
+            double boost,
+            List<PathElement> path,
+            List<AirWaySpec> airWays,
+            List<Stand> stands) {
+        this(letter, name, boost, path, airWays, stands, List.of());
+    }
+
+    /** @return with other ways of the air */
+    public BuildOption withWays(List<AirWaySpec> others) {
+        return new BuildOption(letter, name, boost, path, others, stands, runs);
+    }
+
+    /** @return called otherwise */
+    public BuildOption named(String other) {
+        return new BuildOption(letter, other, boost, path, airWays, stands, runs);
     }
 
     public BuildOption withStands(List<Stand> others) {
-        return new BuildOption(letter, name, boost, path, airWays, others);
+        return new BuildOption(letter, name, boost, path, airWays, others, runs);
+    }
+
+    public BuildOption withRuns(List<Run> others) {
+        return new BuildOption(letter, name, boost, path, airWays, stands, others);
+    }
+
+    public BuildOption withPath(List<PathElement> other) {
+        return new BuildOption(letter, name, boost, other, airWays, stands, runs);
     }
 
     /** @return with one piece changed, as it is now */
     @SuppressWarnings("unchecked")
     public <P extends PathElement> BuildOption with(Pieces.Placed<P> placed, UnaryOperator<P> change) {
-        return new BuildOption(
-                letter,
-                name,
-                boost,
-                Pieces.with(placed.spot(), path, piece -> change.apply((P) piece)),
-                airWays,
-                stands);
+        return withPath(Pieces.with(placed.spot(), path, piece -> change.apply((P) piece)));
     }
 
     /** @param core cooled by water @return with its loop changed */
@@ -65,7 +92,7 @@ public record BuildOption(
     public BuildOption withWay(int way, UnaryOperator<AirWaySpec> change) {
         List<AirWaySpec> ways = new ArrayList<>(airWays);
         ways.set(way, change.apply(ways.get(way)));
-        return new BuildOption(letter, name, boost, path, ways, stands);
+        return withWays(ways);
     }
 
     /** @return whether a way of the air brings what meets a core, or its radiator */

@@ -44,12 +44,7 @@ public final class SharedLoops {
                 joined = joined.with(other, c -> c.withCooling(new CoolingSide.Shared(lead, shared.place())));
             }
         }
-        return new BuildOption(
-                joined.letter(),
-                joined.name(),
-                joined.boost(),
-                joined.path(),
-                without(core.piece().name(), joined.airWays()));
+        return joined.withWays(without(core.piece().name(), joined.airWays()));
     }
 
     private static Core like(Core leader, Core core) {

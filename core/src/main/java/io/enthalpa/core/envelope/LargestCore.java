@@ -172,7 +172,8 @@ public record LargestCore(
         }
         for (int j = 0; j < fit.bodies().size(); j++) {
             Body other = fit.bodies().get(j);
-            if (j != body) {
+            // What is on its ports goes along with them.
+            if (j != body && !fit.isJoined(body, j)) {
                 String its = other.stand().carrier();
                 all.add(neighbour(
                         room,

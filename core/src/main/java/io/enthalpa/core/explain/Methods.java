@@ -33,6 +33,7 @@ import io.enthalpa.core.fit.Against;
 import io.enthalpa.core.fit.AirBehind;
 import io.enthalpa.core.fit.AirSeen;
 import io.enthalpa.core.fit.Clocking;
+import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.fit.ToolRoom;
 import io.enthalpa.core.fit.WayOut;
 import io.enthalpa.core.fluid.Atmosphere;
@@ -144,7 +145,8 @@ public final class Methods {
                             Clocking.METHOD,
                             LargestCore.METHOD,
                             Centreline.METHOD,
-                            TurnList.METHOD)),
+                            TurnList.METHOD,
+                            Pipework.METHOD)),
             new Chapter("Duties", List.of(DutyPlan.METHOD, Gearing.METHOD, DutyThinner.METHOD)),
             new Chapter(
                     "Endurance",

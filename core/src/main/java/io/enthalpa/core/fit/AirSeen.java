@@ -17,6 +17,7 @@ import io.enthalpa.core.space.Solid;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** What the room leaves free before and behind the stacks whose opening has a place in it. */
 public final class AirSeen {
@@ -88,7 +89,8 @@ public final class AirSeen {
         room.obstacles().stream()
                 .filter(o -> AirBehind.stops(o.nature()))
                 .forEach(o -> put(things, o.name(), o.solid()));
-        Bodies.of(option).stream()
+        List<Body> standing = Bodies.of(option);
+        Stream.concat(standing.stream(), Pipework.of(option, standing).asBodies().stream())
                 .filter(b -> AirBehind.stops(b.stand().what()))
                 .forEach(b -> put(things, b.name(), b.solid()));
         return things;

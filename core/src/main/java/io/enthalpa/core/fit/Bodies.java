@@ -75,7 +75,8 @@ public final class Bodies {
         return new Stand(of, what, Pose.ORIGIN.at(), 0, 0, 0, "body", Optional.empty());
     }
 
-    private static Optional<Stand.What> what(PathElement piece) {
+    /** @return what of the room a piece is; empty of what has no place of its own */
+    static Optional<Stand.What> what(PathElement piece) {
         return Optional.ofNullable(
                 piece instanceof PathElement.Core
                         ? Stand.What.CORE
@@ -109,7 +110,18 @@ public final class Bodies {
                 .toList();
         boolean usual =
                 stand.size().isEmpty() && stand.what() != Stand.What.CORE && stand.what() != Stand.What.RADIATOR;
-        return new Body(name(stand), index, stand, Solid.of(there), usual, face(stand));
+        List<OpenPort> ports =
+                ports(stand).stream().map(p -> p.moved(stand.pose())).toList();
+        return new Body(name(stand), index, stand, Solid.of(there), usual, face(stand), ports);
+    }
+
+    /** As far as it is known where they are: of a core, and of a housing that is clocked its outlet. */
+    private List<OpenPort> ports(Stand stand) {
+        return stand.what() == Stand.What.CORE
+                ? CoreBody.ports(core(stand).spec())
+                : scroll(stand).stream()
+                        .map(s -> ScrollBody.port(size(stand), s, piece(stand).bore()))
+                        .toList();
     }
 
     /** Of a blower that has one; what is a box besides has no outlet that could be clocked. */

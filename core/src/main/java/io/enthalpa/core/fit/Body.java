@@ -3,6 +3,7 @@ package io.enthalpa.core.fit;
 import io.enthalpa.core.exchanger.CoreSize;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.space.Solid;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -12,5 +13,24 @@ import java.util.Optional;
  * @param stand its place, a number of the option's stands
  * @param usual true when its size is only the usual one, for nobody gave it
  * @param face  the block as it stands before it is turned, of what cooling air goes through from its front to its rear
+ * @param ports the ends of its ports, as far as they are known
  */
-public record Body(String name, int index, Stand stand, Solid solid, boolean usual, Optional<CoreSize> face) {}
+public record Body(
+        String name,
+        int index,
+        Stand stand,
+        Solid solid,
+        boolean usual,
+        Optional<CoreSize> face,
+        List<OpenPort> ports) {
+    public Body {
+        ports = List.copyOf(ports);
+    }
+
+    /** @return the same without what a pipe that comes on one of its ports goes over: its tube and its clamp */
+    Body without(OpenPort port) {
+        Solid rest = Solid.of(
+                solid.parts().stream().filter(p -> !port.owns(p.element())).toList());
+        return new Body(name, index, stand, rest, usual, face, ports);
+    }
+}

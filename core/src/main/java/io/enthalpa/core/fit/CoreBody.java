@@ -65,9 +65,20 @@ public final class CoreBody {
     }
 
     private void port(CorePorts.Port port) {
-        List<Vector3D> line = port.elbow()
+        parts.addAll(Spigot.parts(port.role(), line(port, tanks), port.bore()));
+    }
+
+    private static List<Vector3D> line(CorePorts.Port port, EndTankSpec tanks) {
+        return port.elbow()
                 .map(elbow -> elbow.points(port, tanks.stub()))
                 .orElseGet(() -> List.of(port.root(), port.root().add(tanks.stub(), port.out())));
-        parts.addAll(Spigot.parts(port.role(), line, port.bore()));
+    }
+
+    /** @return the ends of its ports, the inlet first, about the middle of its block */
+    static List<OpenPort> ports(CoreSpec spec) {
+        return new CorePorts(spec)
+                .all().stream()
+                        .map(port -> OpenPort.of(port.role(), line(port, spec.tanks()), port.bore()))
+                        .toList();
     }
 }

@@ -23,7 +23,8 @@ import java.util.stream.IntStream;
 /**
  * Every body of an option against the room and against every other body.
  *
- * @param bodies    those that have a place
+ * @param bodies    those that have a place, then the pipes that are laid
+ * @param pipes     how they are laid, and which are not
  * @param unplaced  what could have one
  * @param gone      places of what is not in the option any more
  * @param gaps      those nearer than {@link #HORIZON}, what is missing most first
@@ -36,6 +37,7 @@ import java.util.stream.IntStream;
  */
 public record Fit(
         List<Body> bodies,
+        Pipework pipes,
         List<Stand> unplaced,
         List<Stand> gone,
         List<GapRow> gaps,
@@ -57,27 +59,32 @@ public record Fit(
 
     /** @param solids of the room's obstacles, where they are known already */
     public static Fit of(BuildOption option, RoomSpec room, List<Solid> solids) {
-        List<Body> bodies = Bodies.of(option);
+        List<Body> standing = Bodies.of(option);
+        Pipework pipes = Pipework.of(option, standing);
+        List<Body> bodies = new ArrayList<>(standing);
+        bodies.addAll(pipes.asBodies());
         List<GapRow> rows = new ArrayList<>();
         for (int i = 0; i < bodies.size(); i++) {
             rows.addAll(toRoom(i, bodies, room, solids));
             for (int j = i + 1; j < bodies.size(); j++) {
-                toBody(i, bodies.get(i), j, bodies.get(j), room).ifPresent(rows::add);
+                beside(i, j, bodies, pipes, room).ifPresent(rows::add);
             }
         }
         rows.sort(Comparator.comparingDouble(row -> -row.missing()));
         return new Fit(
-                bodies,
+                List.copyOf(bodies),
+                pipes,
                 Bodies.without(option),
                 Bodies.gone(option),
                 List.copyOf(rows),
                 AirBehind.of(bodies, room, solids),
                 AirStack.of(option),
-                ToolRoom.of(bodies, solids),
-                mountings(option, bodies, room),
-                IntStream.range(0, bodies.size())
-                        .filter(i -> !bodies.get(i).stand().mounts().isEmpty())
-                        .filter(i -> BodyMass.of(option, bodies.get(i).stand()).isEmpty())
+                ToolRoom.of(standing, solids),
+                mountings(option, standing, room),
+                IntStream.range(0, standing.size())
+                        .filter(i -> !standing.get(i).stand().mounts().isEmpty())
+                        .filter(i ->
+                                BodyMass.of(option, standing.get(i).stand()).isEmpty())
                         .boxed()
                         .toList(),
                 List.copyOf(solids));
@@ -101,6 +108,32 @@ public record Fit(
             toObstacle(i, bodies.get(i), k, room, solids.get(k)).ifPresent(rows::add);
         }
         return rows;
+    }
+
+    /** What pipes are joined to counts without the joint. */
+    private static Optional<GapRow> beside(int i, int j, List<Body> bodies, Pipework pipes, RoomSpec room) {
+        int standing = bodies.size() - pipes.laid().size();
+        if (j < standing) {
+            return toBody(i, bodies.get(i), j, bodies.get(j), room);
+        }
+        if (i >= standing) {
+            return pipes.goesOn(i - standing, j - standing)
+                    ? Optional.empty()
+                    : toBody(i, bodies.get(i), j, bodies.get(j), room);
+        }
+        Body own = pipes.joint(j - standing, i).map(bodies.get(i)::without).orElse(bodies.get(i));
+        return toBody(i, own, j, bodies.get(j), room);
+    }
+
+    /** @return whether one of the two is a pipe on a port of the other, or goes on where the other ends */
+    public boolean isJoined(int body, int other) {
+        int standing = bodies.size() - pipes.laid().size();
+        int first = Math.min(body, other);
+        int second = Math.max(body, other);
+        return second >= standing
+                && (first < standing
+                        ? pipes.joint(second - standing, first).isPresent()
+                        : pipes.goesOn(first - standing, second - standing));
     }
 
     /** @return of one body to the room and to every other */

@@ -8,6 +8,8 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /** A port as a body: the tube along its middle line, and the clamp on its end. */
 final class Spigot {
+    /** How the names of ports end. */
+    static final String PORT = " port";
     /** How the names of clamps end. */
     static final String CLAMP = " clamp";
     /** m of metal round a port; common practice, no source. */
@@ -29,7 +31,7 @@ final class Spigot {
         List<Solid.Part> parts = new ArrayList<>();
         for (int i = 1; i < line.size(); i++) {
             if (line.get(i).distance(line.get(i - 1)) > 0) {
-                parts.add(new Solid.Part(role + " port", Frustum.cylinder(line.get(i - 1), line.get(i), radius)));
+                parts.add(new Solid.Part(role + PORT, Frustum.cylinder(line.get(i - 1), line.get(i), radius)));
             }
         }
         Vector3D from = line.get(line.size() - 2);

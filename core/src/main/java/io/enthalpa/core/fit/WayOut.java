@@ -33,7 +33,8 @@ public record WayOut(Way way, double length, List<InWay> inWay) {
                             + "with the way added), so that nothing is stepped over; how far it comes before it strikes is halved down to half a millimetre. "
                             + "The bonnet is open and the car off the ground.")
             .source(Citation.commonPractice("what cannot be taken out again was not fitted but built in"))
-            .leavesOut("Ways with a turn or a tilt, hands and tools; what hangs on it, as hoses.");
+            .leavesOut(
+                    "Ways with a turn or a tilt, hands and tools; what hangs on it, as hoses: pipes on its ports come off first.");
 
     /**
      * @param name     of what stands in the way
@@ -81,7 +82,7 @@ public record WayOut(Way way, double length, List<InWay> inWay) {
                 }
             }
             for (int j = 0; j < fit.bodies().size(); j++) {
-                if (j != body) {
+                if (j != body && !fit.isJoined(body, j)) {
                     Body other = fit.bodies().get(j);
                     look(found, other.solid(), length, other.name(), OptionalInt.empty(), OptionalInt.of(j), true);
                 }

@@ -69,7 +69,9 @@ public record Stand(
         FILTER,
         BLOWER,
         THROTTLE,
-        PLENUM
+        PLENUM,
+        /** It has no place of its own: it is laid. */
+        PIPE
     }
 
     /** m along its own axes before it is turned. */

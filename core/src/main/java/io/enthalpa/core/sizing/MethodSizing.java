@@ -164,13 +164,7 @@ public final class MethodSizing {
                         method,
                         0.02e-3 / 60 * load,
                         2.5e-3 / 60 * load,
-                        q -> new BuildOption(
-                                from.letter(),
-                                from.name() + ", " + method.title(),
-                                from.boost(),
-                                sprayed(from.path(), q),
-                                from.airWays(),
-                                from.stands()));
+                        q -> from.named(from.name() + ", " + method.title()).withPath(sprayed(from.path(), q)));
         };
     }
 
@@ -262,7 +256,7 @@ public final class MethodSizing {
                 ways.add(way.withLayers(layers));
             }
         }
-        return new BuildOption(from.letter(), named(name), from.boost(), path, ways, from.stands());
+        return from.named(named(name)).withPath(path).withWays(ways);
     }
 
     private Optional<Layer> instead(Layer layer, List<PathElement> path) {

@@ -1,0 +1,275 @@
+package io.enthalpa.core.fit;
+
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.chargepath.Pieces;
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.loss.PipeSpec;
+import io.enthalpa.core.loss.PipeSpec.Bend;
+import io.enthalpa.core.place.Spot;
+import io.enthalpa.core.room.Carrier;
+import io.enthalpa.core.room.Stand;
+import io.enthalpa.core.route.Centreline;
+import io.enthalpa.core.route.Run;
+import io.enthalpa.core.route.RunSpec;
+import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+
+/** The pipes of an option as they are laid: from port to port, joint and cone between them straight on. */
+public final class Pipework {
+    public static final Method METHOD = Method.of(
+                    "laid-pipe",
+                    "A pipe laid in the room",
+                    "It begins and ends where it is typed, or on the port of what stands there, and goes along when that is moved; what is between the port and "
+                            + "the pipe (a joint, a cone) lies straight on from the port. Its length and its bends are those of its middle line, and it "
+                            + "keeps its gaps by its outside diameter, wrap included. What it is joined to is left out there: the port with its clamp, the pipe "
+                            + "before and behind it. It hangs on what the body at its beginning hangs on, without one on what the body at its end does.")
+            .source(Citation.commonPractice("pipes are bought by the outside and measured along the middle"))
+            .leavesOut("Beads, clamps and welds on it; that a long pipe shakes with both its ends.");
+
+    /**
+     * @param run    its number among the runs of the option
+     * @param before what it begins on
+     * @param behind what it ends on
+     */
+    public record Laid(
+            int run,
+            Spot spot,
+            PathElement.Pipe pipe,
+            RunSpec spec,
+            Centreline line,
+            Optional<Joined> before,
+            Optional<Joined> behind) {
+        /** @return m that must be clear of all else */
+        public double outside() {
+            return pipe.outside() + 2 * pipe.wall().wrap();
+        }
+
+        /** @return as long and bent as it is laid */
+        public PathElement.Pipe piece() {
+            List<Bend> bends = new ArrayList<>();
+            for (Centreline.Bend b : line.bends()) {
+                boolean stock = b.radius() == stockRadius(pipe);
+                bends.add(new Bend(b.angle(), b.radius(), stock));
+            }
+            return pipe.withSpec(
+                    new PipeSpec(pipe.spec().material(), pipe.spec().bore(), line.straight(), bends));
+        }
+    }
+
+    /**
+     * A port that a pipe comes on.
+     *
+     * @param body its number among the bodies that have a place
+     * @param off  rad that the pipe is out of square with it
+     */
+    public record Joined(int body, OpenPort port, double off) {}
+
+    /**
+     * A pipe that cannot be laid: what was typed of its length and bends counts.
+     *
+     * @param run    its number
+     * @param why    it cannot
+     * @param detail what its end would be on, or what is wrong with its corners; empty where there is no more to say
+     */
+    public record Unlaid(int run, String of, Why why, String detail) {}
+
+    /** Why a pipe cannot be laid. */
+    public enum Why {
+        /** There is no such pipe. */
+        GONE,
+        /** What it begins on has no place, or it is not known where its port is. */
+        NO_START,
+        NO_END,
+        /** It cannot be made so. */
+        WRONG
+    }
+
+    private final BuildOption option;
+    private final List<Body> bodies;
+    private final List<Laid> laid = new ArrayList<>();
+    private final List<Unlaid> unlaid = new ArrayList<>();
+    /** Ends of those that are laid, by the spot of the pipe. */
+    private final Map<Spot, End> ends = new HashMap<>();
+
+    private record End(Vector3D at, Vector3D heading, Optional<OpenPort> port, int body) {}
+
+    private Pipework(BuildOption option, List<Body> bodies) {
+        this.option = option;
+        this.bodies = bodies;
+    }
+
+    /** @param bodies of the option that have a place */
+    public static Pipework of(BuildOption option, List<Body> bodies) {
+        Pipework work = new Pipework(option, bodies);
+        if (!option.runs().isEmpty()) {
+            work.lay();
+        }
+        return work;
+    }
+
+    /** @return the option, its pipes as long and bent as they are laid */
+    public static BuildOption applied(BuildOption option) {
+        if (option.runs().isEmpty()) {
+            return option;
+        }
+        List<PathElement> path = option.path();
+        for (Laid l : of(option, Bodies.of(option)).laid) {
+            path = Pieces.with(l.spot, path, pipe -> l.piece());
+        }
+        return option.withPath(path);
+    }
+
+    /** @return in the order of the path */
+    public List<Laid> laid() {
+        return List.copyOf(laid);
+    }
+
+    public List<Unlaid> unlaid() {
+        return List.copyOf(unlaid);
+    }
+
+    static double stockRadius(PathElement.Pipe pipe) {
+        return Bend.STOCK
+                * (pipe.spec().material().isTube()
+                        ? pipe.outside()
+                        : pipe.spec().bore());
+    }
+
+    private void lay() {
+        List<Pieces.Placed<PathElement>> all = Pieces.all(option.path());
+        boolean[] found = new boolean[option.runs().size()];
+        for (Pieces.Placed<PathElement> placed : all) {
+            for (int i = 0; i < found.length; i++) {
+                boolean its = placed.piece() instanceof PathElement.Pipe
+                        && placed.piece().name().equals(option.runs().get(i).of());
+                if (its && !found[i] && !ends.containsKey(placed.spot())) {
+                    found[i] = true;
+                    lay(i, placed.spot(), (PathElement.Pipe) placed.piece());
+                }
+            }
+        }
+        for (int i = 0; i < found.length; i++) {
+            if (!found[i]) {
+                unlaid.add(new Unlaid(i, option.runs().get(i).of(), Why.GONE, ""));
+            }
+        }
+    }
+
+    private void lay(int number, Spot spot, PathElement.Pipe pipe) {
+        Run run = option.runs().get(number);
+        Neighbours beside = new Neighbours(option.path(), spot);
+        Optional<End> start = run.from().isPresent() ? Optional.empty() : end(beside.before(), "outlet", beside);
+        Optional<End> finish = run.to().isPresent() ? Optional.empty() : end(beside.behind(), "inlet", beside);
+        if (run.from().isEmpty() && start.isEmpty()) {
+            unlaid.add(new Unlaid(number, run.of(), Why.NO_START, beside.nameBefore()));
+            return;
+        }
+        if (run.to().isEmpty() && finish.isEmpty()) {
+            unlaid.add(new Unlaid(number, run.of(), Why.NO_END, beside.nameBehind()));
+            return;
+        }
+        RunSpec spec = new RunSpec(
+                run.from().orElseGet(() -> start.orElseThrow().at),
+                run.corners().stream()
+                        .map(c -> new RunSpec.Corner(c.at(), c.radius().orElse(stockRadius(pipe))))
+                        .toList(),
+                run.to().orElseGet(() -> finish.orElseThrow().at));
+        try {
+            Centreline line = Centreline.of(spec, run.of());
+            List<Vector3D> points = spec.points();
+            int n = points.size();
+            Vector3D first = points.get(1).subtract(points.get(0)).normalize();
+            Vector3D last = points.get(n - 1).subtract(points.get(n - 2)).normalize();
+            ends.put(spot, new End(spec.to(), last, Optional.empty(), -1));
+            laid.add(new Laid(number, spot, pipe, spec, line, joined(start, first), joined(finish, last.negate())));
+        } catch (EnthalpaFault wrong) {
+            unlaid.add(new Unlaid(number, run.of(), Why.WRONG, wrong.sentence()));
+        }
+    }
+
+    private static Optional<Joined> joined(Optional<End> end, Vector3D away) {
+        return end.filter(e -> e.port.isPresent())
+                .map(e -> new Joined(
+                        e.body, e.port.get(), Vector3D.angle(e.port.get().out(), away)));
+    }
+
+    /** Straight on through joints and cones to the port, or to the pipe that ends there. */
+    private Optional<End> end(List<Pieces.Placed<PathElement>> towards, String role, Neighbours beside) {
+        double lead = 0;
+        for (Pieces.Placed<PathElement> p : towards) {
+            if (p.piece() instanceof PathElement.Joint joint) {
+                lead += joint.gap();
+            } else if (p.piece() instanceof PathElement.Reducer cone) {
+                lead += cone.length();
+            } else if (p.piece() instanceof PathElement.Pipe) {
+                double on = lead;
+                return Optional.ofNullable(role.equals("outlet") ? ends.get(p.spot()) : null)
+                        .map(e -> new End(e.at.add(on, e.heading), e.heading, Optional.empty(), -1));
+            } else if (!(p.piece() instanceof PathElement.Injection)) {
+                return port(p.piece(), role, beside, lead);
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Optional<End> port(PathElement piece, String role, Neighbours beside, double lead) {
+        Optional<Stand.What> what = Bodies.what(piece);
+        for (int i = 0; i < bodies.size(); i++) {
+            Body body = bodies.get(i);
+            if (what.filter(w -> w == body.stand().what()).isPresent()
+                    && body.stand().of().equals(piece.name())) {
+                int number = i;
+                List<OpenPort> fit = body.ports().stream()
+                        .filter(p -> p.role().endsWith(role))
+                        .toList();
+                return fit.stream()
+                        .skip(fit.size() > 1 ? beside.leg() : 0)
+                        .findFirst()
+                        .map(p -> new End(p.at().add(lead, p.out()), p.out(), Optional.of(p), number));
+            }
+        }
+        return Optional.empty();
+    }
+
+    /** @return each pipe as a body, in the order of {@link #laid} */
+    List<Body> asBodies() {
+        return laid.stream().map(this::body).toList();
+    }
+
+    private Body body(Laid l) {
+        String carrier = l.before
+                .or(l::behind)
+                .map(j -> bodies.get(j.body).stand().carrier())
+                .orElse(Carrier.BODY.name());
+        Stand stand = new Stand(l.pipe.name(), Stand.What.PIPE, l.spec.from(), 0, 0, 0, carrier, Optional.empty());
+        return new Body(
+                l.pipe.name(),
+                l.run,
+                stand,
+                l.line.solid(l.pipe.name(), l.outside()),
+                false,
+                Optional.empty(),
+                List.of());
+    }
+
+    /** @return the port of a body that a pipe comes on; empty where they are not joined */
+    Optional<OpenPort> joint(int pipe, int body) {
+        Laid l = laid.get(pipe);
+        return l.before
+                .filter(j -> j.body == body)
+                .or(() -> l.behind.filter(j -> j.body == body))
+                .map(Joined::port);
+    }
+
+    /** @return whether one pipe goes on where the other ends */
+    boolean goesOn(int pipe, int other) {
+        return new Neighbours(option.path(), laid.get(pipe).spot).isBeside(laid.get(other).spot);
+    }
+}
