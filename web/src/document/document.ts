@@ -477,6 +477,7 @@ export interface BuildOption {
   path: Piece[]
   airWays?: AirWay[]
   stands?: Stand[]
+  runs?: Run[]
 }
 
 /** filter and intake in front of the blower */
@@ -1283,6 +1284,38 @@ export interface Scroll {
   runs: ScrollRuns
 }
 
+/** how a pipe of the option is laid in the room; its length and bends follow from it */
+export interface Run {
+  of: string
+  from?: RunEnd
+  corners: RunCorner[]
+  to?: RunEnd
+  id?: string
+}
+
+/** where it begins or ends; without one on what stands before or behind it */
+export interface RunEnd {
+  /** back, mm, -10000 to 10000, usually 0: rearward from the datum; less than 0 before it */
+  back_mm: number
+  /** right, mm, -10000 to 10000, usually 0: to the right of the datum as one sits; less than 0 to the left */
+  right_mm: number
+  /** up, mm, -10000 to 10000, usually 0: above the datum; less than 0 below it */
+  up_mm: number
+}
+
+/** where two straights of it would meet */
+export interface RunCorner {
+  /** back, mm, -10000 to 10000, usually 0: rearward from the datum; less than 0 before it */
+  back_mm: number
+  /** right, mm, -10000 to 10000, usually 0: to the right of the datum as one sits; less than 0 to the left */
+  right_mm: number
+  /** up, mm, -10000 to 10000, usually 0: above the datum; less than 0 below it */
+  up_mm: number
+  /** bend radius, mm, 0 to 3000, usually 95: of its middle line, 0 for a mitre; without one as of stock, 1.5 times the pipe's size; common practice, no source */
+  radius_mm?: number
+  id?: string
+}
+
 /** what a new build is made from */
 export interface NewJobDocument {
   /** displacement, L, 0.05 to 60, usually 2: the engine's data plate */
@@ -1370,6 +1403,7 @@ export const usual = {
   'stand/size': { deep_mm: 100, wide_mm: 100, high_mm: 100 },
   'stand/mount': { bolt_mm: 6, width_mm: 25, thickness_mm: 5, axial_N_mm: 60, shear_N_mm: 12, load_N: 100 },
   'stand/scroll': { clocked_deg: 0 },
+  'run/corner': { radius_mm: 95 },
 }
 
 /** What a blower of each type is called, and the efficiency a well-matched one shows, by default and from to. */

@@ -95,6 +95,14 @@ public record BuildOption(
         return withWays(ways);
     }
 
+    /** @return whether what stands in the room changes what is computed of it: its pipes are laid there, or its air is let in and out there */
+    public boolean takesFromRoom() {
+        return !runs.isEmpty()
+                || airWays.stream()
+                        .flatMap(way -> way.inRoom().stream())
+                        .anyMatch(way -> way.wallsFromRoom() || way.exitFromRoom());
+    }
+
     /** @return whether a way of the air brings what meets a core, or its radiator */
     public boolean isInWay(PathElement.Core core) {
         return airWays.stream()

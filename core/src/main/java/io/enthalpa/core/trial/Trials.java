@@ -6,6 +6,7 @@ import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fit.AirSeen;
+import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.steady.SteadyResult;
 import io.enthalpa.core.verdict.Verdict;
@@ -87,9 +88,10 @@ final class Trials {
         return there;
     }
 
-    /** Another core, or something moved, leaves the cooling air another way in and out. */
+    /** Another core, or something moved, leaves the cooling air another way in and out, and its pipes other lengths. */
     private Answer answer(BuildOption option) {
-        BuildOption seen = build.room().map(room -> AirSeen.of(option, room)).orElse(option);
+        BuildOption laid = Pipework.applied(option);
+        BuildOption seen = build.room().map(room -> AirSeen.of(laid, room)).orElse(laid);
         return new Answer(build.withOptions(List.of(seen)), letter);
     }
 

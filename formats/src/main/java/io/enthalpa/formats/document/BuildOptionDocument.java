@@ -4,7 +4,9 @@ import static io.enthalpa.formats.document.Suffix.KPA;
 
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.coolingair.AirWaySpec;
+import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.room.Stand;
+import io.enthalpa.core.route.Run;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -30,7 +32,10 @@ record BuildOptionDocument(
         List<AirWay> airWays,
 
         @Called(value = "place in the room", alone = true, most = 200) @Nullable
-        List<StandDocument> stands) {
+        List<StandDocument> stands,
+
+        @Called(value = "pipe laid in the room", alone = true, most = 60) @Nullable
+        List<RunDocument> runs) {
     /** @param carriers that the room has */
     BuildOption core(Place at, Set<String> carriers) {
         if (!letter.matches("[A-Z]")) {
@@ -47,7 +52,10 @@ record BuildOptionDocument(
             RoomDocument.checkCarrier(stands.get(i).carrier(), carriers, there);
             standing.add(stands.get(i).core(there, carriers));
         }
-        return new BuildOption(letter, name, KPA.si(boost_kPa), Piece.path(path, at), ways, standing);
+        List<Run> laid =
+                runs == null ? List.of() : runs.stream().map(RunDocument::core).toList();
+        return Pipework.applied(
+                new BuildOption(letter, name, KPA.si(boost_kPa), Piece.path(path, at), ways, standing, laid));
     }
 
     static BuildOptionDocument of(BuildOption o) {
@@ -61,6 +69,9 @@ record BuildOptionDocument(
                         : o.airWays().stream().map(AirWay::of).toList(),
                 o.stands().isEmpty()
                         ? null
-                        : o.stands().stream().map(StandDocument::of).toList());
+                        : o.stands().stream().map(StandDocument::of).toList(),
+                o.runs().isEmpty()
+                        ? null
+                        : o.runs().stream().map(RunDocument::of).toList());
     }
 }

@@ -25,6 +25,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** The words of a build file for what is chosen from a list, in the order they are offered. */
 final class Words {
@@ -84,7 +85,7 @@ final class Words {
                 "ground");
         words(ObstacleShape.View.class, "front", "side", "above");
         words(RoomDocument.CrankAxis.class, "along", "across");
-        words(Stand.What.class, "core", "radiator", "tank", "pump", "filter", "blower", "throttle", "plenum");
+        words(Stand.What.class, "core", "radiator", "tank", "pump", "filter", "blower", "throttle", "plenum", null);
         words(Mount.Axis.class, "up", "back", "right");
         words(Mount.Metal.class, "steel", "stainless", "aluminium");
         words(Layer.Kind.class, "core", "radiator", "condenser", "engine radiator", "oil cooler");
@@ -92,14 +93,17 @@ final class Words {
 
     private Words() {}
 
-    private static void words(Class<? extends Enum<?>> type, String... words) {
+    /** @param words in the order of the values; null for one that no file has: a pipe is laid, it has no stand */
+    private static void words(Class<? extends Enum<?>> type, @Nullable String... words) {
         Enum<?>[] values = type.getEnumConstants();
         if (values.length != words.length) {
             throw new IllegalStateException(type + " has " + values.length + " values and " + words.length + " words");
         }
         Map<String, Object> map = new LinkedHashMap<>();
         for (int i = 0; i < values.length; i++) {
-            map.put(words[i], values[i]);
+            if (words[i] != null) {
+                map.put(words[i], values[i]);
+            }
         }
         ALL.put(type, map);
     }

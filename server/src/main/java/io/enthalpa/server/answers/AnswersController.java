@@ -100,8 +100,9 @@ class AnswersController {
                     "letters of options of the document",
                     "");
         }
-        // What is moved about in the room changes nothing of a run.
-        JsonNode counts = request.part() == Part.DUTY ? withoutRoom(request.document()) : request.document();
+        // What is moved about in a room that nothing is taken from changes nothing of a run.
+        boolean bare = request.part() == Part.DUTY && build.options().stream().noneMatch(BuildOption::takesFromRoom);
+        JsonNode counts = bare ? withoutRoom(request.document()) : request.document();
         KnownAnswers.About about = known.about(counts);
         Part part = request.part();
         if (part == Part.BODIES || part == Part.FIT) {

@@ -56,6 +56,36 @@ class AnswersTest extends AnswersOnDemo {
         assertThat(answers.at("/1/steady/flow_kg_s").doubleValue()).isPositive();
     }
 
+    private static double worstOfDuty(JsonNode document) {
+        ObjectNode request = JsonMapper.shared().createObjectNode().put("part", "DUTY");
+        request.set("document", document);
+        request.putArray("options").add("C");
+        return server.post("/api/preview", request.toString())
+                .json()
+                .at("/answers/0/soak/verdict/worst_C")
+                .doubleValue();
+    }
+
+    /** A plate before the opening that the air comes in by, where the room says what walls it: the run behind it is another. */
+    @Test
+    void whatTheRoomTakesOfTheAirCountsInTheRunToo() {
+        JsonNode open = van.deepCopy();
+        ((ObjectNode) open.at("/options/2/airWays/0/inRoom")).put("walls", true);
+        JsonNode walled = open.deepCopy();
+        ((tools.jackson.databind.node.ArrayNode) walled.at("/room/obstacles"))
+                .addObject()
+                .put("kind", "box")
+                .put("name", "plate")
+                .put("nature", "body")
+                .put("front_mm", -420)
+                .put("rear_mm", -410)
+                .put("left_mm", -280)
+                .put("right_mm", 280)
+                .put("bottom_mm", -560)
+                .put("top_mm", -380);
+        assertThat(worstOfDuty(walled)).isGreaterThan(worstOfDuty(open) + 2);
+    }
+
     @Test
     void documentThatCannotBeReadIsRefused() {
         JsonNode document = van.deepCopy();

@@ -1,0 +1,74 @@
+package io.enthalpa.formats.document;
+
+import static io.enthalpa.formats.document.Suffix.MM;
+
+import io.enthalpa.core.route.Centreline;
+import io.enthalpa.core.route.Run;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+import org.jspecify.annotations.Nullable;
+
+@Part(value = "run", says = "how a pipe of the option is laid in the room; its length and bends follow from it")
+record RunDocument(
+        String of,
+        @Called("its beginning") @Nullable RunEnd from,
+
+        @Called(value = "corner", alone = true, most = Centreline.MOST_CORNERS)
+        List<RunCorner> corners,
+
+        @Called("its end") @Nullable RunEnd to,
+
+        @Nullable String id) {
+    @Part(value = "run/end", says = "where it begins or ends; without one on what stands before or behind it")
+    record RunEnd(double back_mm, double right_mm, double up_mm) implements PlaceInRoom {
+        static RunEnd of(Vector3D p) {
+            return new RunEnd(MM.of(p.getX()), MM.of(p.getY()), MM.of(p.getZ()));
+        }
+    }
+
+    @Part(value = "run/corner", says = "where two straights of it would meet")
+    record RunCorner(
+            double back_mm,
+            double right_mm,
+            double up_mm,
+
+            @Figure(
+                    label = "bend radius",
+                    min = 0,
+                    max = 3000,
+                    usual = 95,
+                    help =
+                            "of its middle line, 0 for a mitre; without one as of stock, 1.5 times the pipe's size; common practice, no source")
+            @Nullable
+            Double radius_mm,
+
+            @Nullable String id)
+            implements PlaceInRoom {}
+
+    Run core() {
+        return new Run(
+                of,
+                Optional.ofNullable(from).map(PlaceInRoom::vector),
+                corners.stream()
+                        .map(c -> new Run.Corner(c.vector(), MM.si(c.radius_mm)))
+                        .toList(),
+                Optional.ofNullable(to).map(PlaceInRoom::vector));
+    }
+
+    static RunDocument of(Run r) {
+        return new RunDocument(
+                r.of(),
+                r.from().map(RunEnd::of).orElse(null),
+                r.corners().stream().map(RunDocument::corner).toList(),
+                r.to().map(RunEnd::of).orElse(null),
+                null);
+    }
+
+    private static RunCorner corner(Run.Corner c) {
+        OptionalDouble radius = c.radius();
+        RunEnd at = RunEnd.of(c.at());
+        return new RunCorner(at.back_mm, at.right_mm, at.up_mm, MM.of(radius), null);
+    }
+}
