@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import BlowerMapPanel from '../blower/BlowerMapPanel.vue'
 import { useBuild } from '../build/store'
 import { drawnThrough, hasTwoBanks, hasTwoBlowers, withOneBank, withOneBlower, withTwoBanks, withTwoBlowers } from '../document/doubling'
-import { ofKind, ofType } from '../document/pieces'
+import { calledSo, ofKind, ofType } from '../document/pieces'
 import { blowerTypeWords, type BlowerPiece, type BlowerType, type Piece } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import KnowButton from '../reasons/KnowButton.vue'
@@ -64,7 +64,10 @@ function pickBlowers(count: string): void {
 }
 
 function pickType(blower: BlowerPiece, place: string, type: string): void {
-  void build.act(ofType(blower, place, type as BlowerType), `blower ${type}`)
+  void build.act(
+    ofType(blower, place, type as BlowerType, (name) => calledSo(build.option!, build.optionAt, blower.name, name)),
+    `blower ${type}`,
+  )
 }
 
 function pickBanks(count: string): void {
@@ -99,7 +102,14 @@ function pickBanks(count: string): void {
           :pick="(type) => pickType(b.piece, `${at}${b.at}`, type)"
           :of="blowers.length > 1 ? b.piece.name : undefined"
         />
-        <TextField label="called" :pointer="`${at}${b.at}/name`" required :longest="60" :of="blowers.length > 1 ? b.piece.name : 'blower'" />
+        <TextField
+          label="called"
+          :pointer="`${at}${b.at}/name`"
+          required
+          :longest="60"
+          :of="blowers.length > 1 ? b.piece.name : 'blower'"
+          :also="(name) => calledSo(build.option!, build.optionAt, b.piece.name, name)"
+        />
         <NumberField
           v-if="!b.piece.map"
           part="blower"
@@ -143,7 +153,14 @@ function pickBanks(count: string): void {
       <GearingSection />
       <section v-for="f in filters" :key="f.at">
         <h2>Intake, option {{ build.letter }}{{ which(f.piece.name, filters.length) }}</h2>
-        <TextField label="called" :pointer="`${at}${f.at}/name`" required :longest="60" :of="filters.length > 1 ? f.piece.name : 'filter'" />
+        <TextField
+          label="called"
+          :pointer="`${at}${f.at}/name`"
+          required
+          :longest="60"
+          :of="filters.length > 1 ? f.piece.name : 'filter'"
+          :also="(name) => calledSo(build.option!, build.optionAt, f.piece.name, name)"
+        />
         <NumberField
           part="filter"
           name="loss_kPa"
@@ -167,7 +184,14 @@ function pickBanks(count: string): void {
       </section>
       <section v-for="p in plenums" :key="p.at">
         <h2>Plenum{{ which(p.piece.name, plenums.length) }}</h2>
-        <TextField label="called" :pointer="`${at}${p.at}/name`" required :longest="60" :of="plenums.length > 1 ? p.piece.name : 'plenum'" />
+        <TextField
+          label="called"
+          :pointer="`${at}${p.at}/name`"
+          required
+          :longest="60"
+          :of="plenums.length > 1 ? p.piece.name : 'plenum'"
+          :also="(name) => calledSo(build.option!, build.optionAt, p.piece.name, name)"
+        />
         <NumberField part="plenum" name="bore_mm" :pointer="`${at}${p.at}/bore_mm`" :of="plenums.length > 1 ? p.piece.name : undefined" />
         <NumberField part="plenum" name="volume_L" :pointer="`${at}${p.at}/volume_L`" :of="plenums.length > 1 ? p.piece.name : undefined" optional />
         <PieceWall v-if="build.document!.bay" :piece="p.piece" :at="`${at}${p.at}`" />

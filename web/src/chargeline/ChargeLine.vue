@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { useElementSize, useMediaQuery } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import type { SteadyView } from '../api/client'
+import type { FitView, SteadyView } from '../api/client'
 import { blockText } from '../core/size'
 import type { BuildOption } from '../document/types'
+import { asLaid, inBends } from '../pipes/laid'
 import { sizeText } from '../pipes/size'
 import { change, figure, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
@@ -18,6 +19,8 @@ const props = defineProps<{
   ghost?: SteadyView
   ghostLabel?: string
   chosen?: number
+  /** Where pipes are laid in the room they are bent as that. */
+  fit?: FitView
   /** The operating point that the line is drawn for, in two short lines. */
   point: [string, string]
 }>()
@@ -95,12 +98,11 @@ function caption(piece: PieceShape): { title: string; price: string; x: number; 
   const data = props.option.path[piece.index]!
   const loss = spoken(view.loss_kPa, 'kPa', settings.units)
   if (data.kind === 'pipe') {
-    const bends = data.bends.length === 1 ? '1 bend' : `${data.bends.length} bends`
     const high = piece.middle(0.5) < (ground.value + 12) / 2
     const y = high ? below(piece) : above(piece)
     return {
       title: `${data.name} ${sizeText(data, settings.units)}`,
-      price: `${loss} · ${bends}`,
+      price: `${loss} · ${inBends(asLaid(data, props.fit).bends.length)}`,
       x: (piece.x0 + piece.x1) / 2,
       y,
     }

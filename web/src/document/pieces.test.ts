@@ -67,6 +67,18 @@ describe('pieces', () => {
       { pointer: '/options/#A/airWays/#w/layers/#b/name', value: 'front core' },
     ])
   })
+  it('are called anew where they stand and are laid in the room', () => {
+    const room = {
+      ...option,
+      stands: [{ id: 's', of: 'riser', what: 'throttle', back_mm: 0, right_mm: 0, up_mm: 0 }],
+      runs: [{ id: 'r', of: 'riser', corners: [] }],
+    }
+    expect(calledSo(room as BuildOption, '/o', 'riser', 'cold pipe')).toEqual([
+      { pointer: '/o/stands/#s/of', value: 'cold pipe' },
+      { pointer: '/o/runs/#r/of', value: 'cold pipe' },
+    ])
+  })
+
   const onLoop = (id: string, name: string, more: Partial<CorePiece>) =>
     ({ ...newPiece('core', 57, name), air: undefined, cooledBy: 'water', id, ...more }) as CorePiece
   const loop = { volume_L: 6, flow_L_min: 20 }

@@ -180,7 +180,7 @@ export function waysWithout(ways: AirWay[], ...cores: string[]): string[] {
   })
 }
 
-/** A piece is called by its name where it stands in the room, a core in the stacks it stands in and by those that hang on its loop too: they follow it. */
+/** A piece is called by its name where it stands or is laid in the room, a core in the stacks it stands in and by those that hang on its loop too: they follow it. */
 export function calledSo(option: BuildOption, optionAt: string, core: string, name: string): Edit[] {
   const stacks = (option.airWays ?? []).flatMap((way) =>
     way.layers
@@ -191,7 +191,8 @@ export function calledSo(option: BuildOption, optionAt: string, core: string, na
   const stands = (option.stands ?? [])
     .filter((stand) => stand.of === core)
     .map((stand): Edit => ({ pointer: `${optionAt}/stands/#${stand.id}/of`, value: name }))
-  return [...stacks, ...hanging, ...stands]
+  const runs = (option.runs ?? []).filter((run) => run.of === core).map((run): Edit => ({ pointer: `${optionAt}/runs/#${run.id}/of`, value: name }))
+  return [...stacks, ...hanging, ...stands, ...runs]
 }
 
 /** @returns the cores that hang on the loop of one of that name */
@@ -225,11 +226,14 @@ export function goneWith(option: BuildOption, optionAt: string, gone: Placed): E
 }
 
 /** Another type: its name where the blower went by that of the old one, its efficiency where the present one is none of its. */
-export function ofType(blower: BlowerPiece, at: string, type: BlowerType): Edit[] {
+export function ofType(blower: BlowerPiece, at: string, type: BlowerType, also: (name: string) => Edit[] = () => []): Edit[] {
   const was = usualBlower[blower.type]
   const is = usualBlower[type]
   const edits: Edit[] = [{ pointer: `${at}/type`, value: type }]
-  if (blower.name.includes(was.name)) edits.push({ pointer: `${at}/name`, value: blower.name.replace(was.name, is.name) })
+  if (blower.name.includes(was.name)) {
+    const name = blower.name.replace(was.name, is.name)
+    edits.push({ pointer: `${at}/name`, value: name }, ...also(name))
+  }
   if (blower.efficiency_pct < is.low_pct || blower.efficiency_pct > is.high_pct)
     edits.push({ pointer: `${at}/efficiency_pct`, value: is.efficiency_pct })
   return edits

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { calledSo } from '../document/pieces'
 import { computed, ref } from 'vue'
 import type { CatalogueItem } from '../api/client'
 import { useBuild } from '../build/store'
@@ -11,6 +12,7 @@ import { useSettings } from '../settings/store'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 import TextField from '../ui/TextField.vue'
+import { laidAs } from './laid'
 import PieceWall from './PieceWall.vue'
 
 /** The numbers of one piece that is not a core. */
@@ -45,7 +47,9 @@ const KEYS: Record<string, string[]> = {
   plenum: ['bore_mm', 'volume_L'],
   pair: [],
 }
-const keys = computed(() => KEYS[props.piece.kind] ?? [])
+/** The length of a pipe that is laid is not typed. */
+const laid = computed(() => (props.piece.kind === 'pipe' ? laidAs(props.piece, build.answer?.fit) : undefined))
+const keys = computed(() => (laid.value ? [] : (KEYS[props.piece.kind] ?? [])))
 const joined = computed(() => props.piece.kind === 'pair' && props.piece.legs.every((l) => l.path.at(-1)?.kind === 'plenum'))
 const first = computed(() => props.place === '/path/0')
 /** Between the two plenums. */
@@ -80,7 +84,14 @@ function take(item: CatalogueItem): void {
 
 <template>
   <div class="numbers" :class="{ wide: keys.length > 4 }">
-    <TextField label="called" :pointer="`${at}/name`" required :longest="60" :of="piece.name" />
+    <TextField
+      label="called"
+      :pointer="`${at}/name`"
+      required
+      :longest="60"
+      :of="piece.name"
+      :also="(name) => calledSo(build.option!, build.optionAt, piece.name, name)"
+    />
     <template v-if="piece.kind === 'pipe'">
       <NumberField part="pipe" :name="sizeKey(piece.material)" :pointer="`${at}/${sizeKey(piece.material)}`" :of="piece.name" />
       <NumberField
@@ -95,6 +106,9 @@ function take(item: CatalogueItem): void {
         <span>bore</span><b>{{ spoken(boreOf(piece), 'mm', settings.units, settings.units === 'us' ? 2 : 1) }}</b>
       </p>
     </template>
+    <p v-if="laid" class="follows">
+      <span>straight length</span><b>{{ spoken(laid.straight_mm, 'mm', settings.units) }}</b>
+    </p>
     <NumberField
       v-for="key in keys"
       :key="key"

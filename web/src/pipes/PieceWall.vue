@@ -6,6 +6,7 @@ import type { PipePiece, PlenumPiece } from '../document/types'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 import Tick from '../ui/Tick.vue'
+import { asLaid } from './laid'
 
 /** What the wall of a pipe or plenum meets outside. */
 const props = defineProps<{ piece: PipePiece | PlenumPiece; at: string }>()
@@ -24,7 +25,8 @@ function where(value: string): void {
 function hot(): void {
   const has = pipe.value?.wall?.hot
   const keys = ['temperature_C', 'width_mm', 'distance_mm', 'along_mm']
-  const length = pipe.value!.length_mm + pipe.value!.bends.reduce((sum, b) => sum + ((b.angle_deg * Math.PI) / 180) * radiusOf(b, pipe.value!), 0)
+  const run = asLaid(pipe.value!, build.answer?.fit)
+  const length = run.length_mm + run.bends.reduce((sum, b) => sum + ((b.angle_deg * Math.PI) / 180) * radiusOf(b, run), 0)
   const value = has
     ? undefined
     : {

@@ -10,6 +10,7 @@ import { change, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import KnowButton from '../reasons/KnowButton.vue'
 import BendTable from './BendTable.vue'
+import { asLaid, bendsOf, inBends, laidAs } from './laid'
 import PieceNumbers from './PieceNumbers.vue'
 import PipeSketch from './PipeSketch.vue'
 import StationTable from './StationTable.vue'
@@ -18,6 +19,9 @@ import StationTable from './StationTable.vue'
 const build = useBuild()
 const settings = useSettings()
 const route = useRoute()
+function laidSays(laid: NonNullable<ReturnType<typeof laidAs>>): string {
+  return `${spoken(laid.length_mm, 'mm', settings.units)} along its middle with ${inBends(bendsOf(laid).length)}`
+}
 const menu = ref<InstanceType<typeof Menu>>()
 const behind = ref<Placed>()
 
@@ -157,8 +161,12 @@ watch(
       <div v-if="edited(p.piece.kind)" class="body" :class="p.piece.kind">
         <PieceNumbers :piece="p.piece" :place="p.place" :at="full(p.at)" />
         <template v-if="p.piece.kind === 'pipe'">
-          <BendTable :pipe="p.piece" :at="full(p.at)" />
-          <PipeSketch :pipe="p.piece" :from="comesIn(p)" />
+          <p v-if="laidAs(p.piece, build.answer?.fit)" class="laid">
+            Laid in the room: as long and bent as its corners say, {{ laidSays(laidAs(p.piece, build.answer?.fit)!) }}.
+            <RouterLink :to="{ name: 'space', query: route.query }" class="act">its corners on Space</RouterLink>
+          </p>
+          <BendTable v-else :pipe="p.piece" :at="full(p.at)" />
+          <PipeSketch :pipe="asLaid(p.piece, build.answer?.fit)" :from="comesIn(p)" />
         </template>
         <dl v-else-if="p.piece.kind === 'pair'" class="shares">
           <div v-for="leg in views.get(p.place)?.legs ?? []" :key="leg.name">

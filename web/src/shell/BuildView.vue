@@ -120,6 +120,7 @@ onKeyStroke((event) => {
         v-if="last"
         :steady="last.steady"
         :option="last.option"
+        :fit="build.answer?.fit"
         :ghost="build.ghost?.answer.steady"
         :ghost-label="build.ghost?.label"
         :chosen="chosen"

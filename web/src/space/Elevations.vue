@@ -61,7 +61,7 @@ const WORDS: Record<View, string> = { above: 'from above, front downwards', fron
 
 const things = computed<Thing[]>(() => [
   ...props.fit.obstacles.map((o) => ({ place: o.place, name: o.name, body: false, parts: o.parts })),
-  ...props.fit.bodies.map((b) => ({ place: b.place, name: b.name, body: true, parts: b.parts })),
+  ...props.fit.bodies.map((b) => ({ place: b.place, name: b.name, body: true, pipe: b.what === 'PIPE', parts: b.parts })),
 ])
 const planes = computed(() => props.fit.obstacles.filter((o) => o.plane))
 const short = computed(() => new Set(props.fit.gaps.filter((g) => g.isShort).flatMap((g) => [g.place, g.against])))

@@ -18,6 +18,7 @@ const fit = {
   findings: [{ kind: 'FIT_SHORT', of: 'the block of core', to: 'box', values: { gap: 3, asked: 8 }, says: '' }],
   trials: [{ trial: 'BONNET_SHUT', goes: true, gap: 0 }],
   bodies: [{ place: '/stands/0', name: 'core', what: 'CORE', usual: false, scroll: false, parts: [square('block', -50, 50)] }],
+  pipes: [],
   unplaced: [{ of: 'plenum', what: 'PLENUM', name: 'plenum' }],
   gone: ['old core'],
   obstacles: [{ place: '/room/obstacles/0', name: 'box', parts: [square('box', 53, 153)] }],
@@ -161,6 +162,32 @@ describe('the room', () => {
     await flushPromises()
     expect(wrapper.text()).toContain('What must be missed')
     expect(wrapper.find('.tape').exists()).toBe(false)
+  })
+
+  it('lays a pipe, gives it corners and ends, and takes it out', async () => {
+    const pipe = build.option!.path.find((p) => p.kind === 'pipe')!
+    let wrapper = await surface(RoomView)
+    await wrapper.find(`[aria-label="Lay ${pipe.name}"]`).trigger('click')
+    const laid = asEdited(build, edit)
+    expect(laid.options[0]!.runs).toMatchObject([{ of: pipe.name, corners: [] }])
+    const from_mm = [0, 0, 0]
+    const to_mm = [200, 0, 100]
+    const view = { place: '/runs/0', name: pipe.name, from_mm, to_mm, outside_mm: 51, length_mm: 224, straight_mm: 224, turns: [], last_mm: 224 }
+    onScreen(build, laid)
+    build.answers.A!.fit = { ...fit, pipes: [view] }
+    wrapper = await surface(RoomView)
+    const press = (text: string) =>
+      wrapper
+        .findAll('button')
+        .find((b) => b.text() === text)!
+        .trigger('click')
+    await wrapper.find('.pipes tbody button').trigger('click')
+    await press('a corner more, in the middle of the longest straight')
+    expect(asEdited(build, edit).options[0]!.runs![0]!.corners).toMatchObject([{ back_mm: 100, right_mm: 0, up_mm: 50 }])
+    await press('type where it ends')
+    expect(asEdited(build, edit).options[0]!.runs![0]!.to).toEqual({ back_mm: 200, right_mm: 0, up_mm: 100 })
+    await wrapper.find(`[aria-label="Do not lay ${pipe.name} any more"]`).trigger('click')
+    expect(asEdited(build, edit).options[0]!.runs).toEqual([])
   })
 
   it('puts points that hold a body in, at its corners, and tells what comes on them', async () => {

@@ -4,7 +4,7 @@ import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue
 import { api, type GapView } from '../api/client'
 import { useBuild } from '../build/store'
 import { at, named, newIdentity } from '../document/edit'
-import type { Obstacle, Stand } from '../document/types'
+import type { Obstacle, Run, Stand } from '../document/types'
 import { useSettings } from '../settings/store'
 import Notice from '../ui/Notice.vue'
 import { saveFile } from '../ui/saveFile'
@@ -19,6 +19,7 @@ import ObstacleTable from './ObstacleTable.vue'
 import MeasureBetween from './MeasureBetween.vue'
 import MovingParts from './MovingParts.vue'
 import BodyTable from './BodyTable.vue'
+import PipeRuns from './PipeRuns.vue'
 import TapeList from './TapeList.vue'
 import { emptyRoom, SHAPES, shifted } from './room'
 
@@ -98,7 +99,7 @@ const TRIALS = { BONNET_SHUT: 'bonnet shut', FULL_LOCK: 'full lock', ENGINE_ROCK
 
 function shift(place: string, by: Point): void {
   const where = pointer(place)
-  const what = at(build.document, where) as (Obstacle | Stand) | undefined
+  const what = at(build.document, where) as (Obstacle | Stand | Run) | undefined
   const name = [...fit.value!.bodies, ...fit.value!.obstacles].find((t) => t.place === place)?.name
   if (what) void build.act(shifted(where, what, by), `${name} moved in the room`)
 }
@@ -156,6 +157,7 @@ watch(picked, () => {
 })
 
 const body = computed(() => stands.value.find((s) => picked.value === `${build.optionAt}/stands/#${s.id}`))
+const run = computed(() => build.option?.runs?.find((r) => picked.value === `${build.optionAt}/runs/#${r.id}`))
 const obstacle = computed(() => obstacles.value.find((o) => picked.value === `/room/obstacles/#${o.id}`))
 const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) === picked.value)?.says)
 </script>
@@ -202,6 +204,7 @@ const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) ==
       />
       <p v-if="fit?.gone.length" class="fine">Kept, though not in this option any more: {{ fit.gone.join(', ') }}.</p>
       <BodyTable v-model:pointing="pointing" v-model:pointed="pointed" class="block" :fit="fit" :picked="body" @pick="picked = $event" @see="pick" />
+      <PipeRuns class="block" :fit="fit" :picked="run" @pick="picked = $event" />
       <GapTable v-if="fit?.gaps.length" :fit="fit" :chosen="gap" class="block" @pick="look" />
       <MeasureBetween v-if="fit" :fit="fit" class="block" @measured="between = $event" />
       <section class="block">

@@ -6,6 +6,8 @@ export interface Thing {
   place: string
   name: string
   body: boolean
+  /** Of many parts that are one. */
+  pipe?: boolean
   parts: FitView['bodies'][number]['parts']
 }
 </script>
@@ -56,7 +58,7 @@ const emit = defineEmits<{
     class="thing"
     :class="{
       body: t.body,
-      joined: !t.body && t.parts.length > 1,
+      joined: (t.pipe || !t.body) && t.parts.length > 1,
       chosen: t.place === chosen,
       short: short.has(t.place),
       carried: carried.has(t.place),
@@ -75,7 +77,7 @@ const emit = defineEmits<{
   >
     <title>{{ t.name }}</title>
     <path v-for="(part, i) in t.parts" :key="i" :d="pathOf(sheet, view, part)" />
-    <template v-if="!t.body && t.parts.length > 1">
+    <template v-if="(t.pipe || !t.body) && t.parts.length > 1">
       <path v-for="(part, i) in t.parts" :key="`f${i}`" class="filled" :d="pathOf(sheet, view, part)" />
     </template>
     <template v-if="structure.has(t.place)">
@@ -117,6 +119,9 @@ const emit = defineEmits<{
   fill-opacity: 0.75;
   stroke: var(--ink);
   stroke-width: 1.5;
+}
+.thing.body.joined .filled {
+  fill: var(--sheet);
 }
 .thing.short path {
   stroke: var(--heat);

@@ -30,6 +30,11 @@ describe('what stands in a room', () => {
       toUp_mm: 0,
     })
     const stand = { of: 'core', what: 'core', back_mm: 1.005, right_mm: 0, up_mm: 0, id: 's' } as Stand
+    const run = { of: 'hot pipe', from: { back_mm: 1, right_mm: 2, up_mm: 3 }, corners: [{ back_mm: 10, right_mm: 20, up_mm: 30, id: 'c' }] }
+    expect(shifted('/r', run, { back: 5, right: 0, up: 0 })).toEqual([
+      { pointer: '/r/from/back_mm', value: 6 },
+      { pointer: '/r/corners/#c/back_mm', value: 15 },
+    ])
     expect(shifted('/s', stand, { back: 0.1, right: 0, up: 0 })).toEqual([{ pointer: '/s/back_mm', value: 1.11 }])
   })
 

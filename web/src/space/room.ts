@@ -1,5 +1,5 @@
 import { newIdentity, type Edit } from '../document/edit'
-import type { BuildDocument, Carrier, Obstacle, Room, Stand } from '../document/types'
+import type { BuildDocument, Carrier, Obstacle, Room, Run, Stand } from '../document/types'
 import type { Axis, Point } from './elevation'
 
 /** A room in which nothing was measured yet. */
@@ -110,8 +110,13 @@ const SEEN: Record<string, { across: Axis; up: Axis; depth: Axis }> = {
 /** Figures to a hundredth of a millimetre: none runs on behind the point. */
 const plus = (v: number, by: number) => Math.round((v + by) * 100) / 100
 
-/** @returns the edits that shift an obstacle or a body by so much */
-export function shifted(at: string, what: Obstacle | Stand, by: Point): Edit[] {
+/** @returns the edits that shift an obstacle or a body by so much; of a pipe what is typed of it, its ports stay */
+export function shifted(at: string, what: Obstacle | Stand | Run, by: Point): Edit[] {
+  if ('corners' in what)
+    return [
+      ...(['from', 'to'] as const).flatMap((end) => (what[end] ? along(`${at}/${end}`, what[end], by) : [])),
+      ...what.corners.flatMap((c) => along(`${at}/corners/#${c.id}`, c, by)),
+    ]
   if ('kind' in what && what.kind === 'prism') return shiftedOutline(at, what, by)
   if ('kind' in what && what.kind === 'tube') return what.points.flatMap((p) => along(`${at}/points/#${p.id}`, p, by))
   return along(at, what, by)

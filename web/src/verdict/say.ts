@@ -37,6 +37,8 @@ export function say(
       case 'MPa':
       case 'Hz':
         return spoken(value, unit, system, system === 'us' ? undefined : Number(digits ?? 0))
+      case 'deg':
+        return `${value.toFixed(Number(digits ?? 0))}°`
       case 'num':
         return value.toFixed(Number(digits ?? 0))
       default:

@@ -36,7 +36,8 @@ public final class Sentences {
             Quantity.SPEED, "m/s",
             Quantity.VOLUME_FLOW, "L/min",
             Quantity.STRESS, "MPa",
-            Quantity.ROTATION, "rpm");
+            Quantity.ROTATION, "rpm",
+            Quantity.ANGLE, "\u00b0");
 
     private static final Map<String, String> ALL = read();
 
@@ -116,6 +117,7 @@ public final class Sentences {
             case "N" -> fixed(value, digits) + " N";
             case "MPa" -> fixed(value, digits) + " MPa";
             case "Hz" -> fixed(value, digits) + " Hz";
+            case "deg" -> fixed(value, digits) + "\u00b0";
             case "num" -> fixed(value, digits);
             case "clock" -> clock(value);
             case "span" -> span(value);

@@ -86,6 +86,7 @@ class SentencesTest {
                 Map.entry("kW", Quantity.POWER),
                 Map.entry("mm", Quantity.LENGTH),
                 Map.entry("m_s", Quantity.SPEED),
+                Map.entry("deg", Quantity.ANGLE),
                 Map.entry("L_min", Quantity.VOLUME_FLOW),
                 Map.entry("mass", Quantity.MASS),
                 Map.entry("span", Quantity.TIME),

@@ -4,6 +4,8 @@ import io.enthalpa.core.quantity.Figure;
 import io.enthalpa.core.quantity.Quantity;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
 
 /**
  * What is found of an option in its room.
@@ -27,6 +29,11 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         FIT_AIR_BEHIND,
         FIT_STACK_ELSEWHERE,
         FIT_NO_TOOL,
+        PIPE_GONE,
+        PIPE_NO_START,
+        PIPE_NO_END,
+        PIPE_WRONG,
+        PIPE_OUT_OF_SQUARE,
         MOUNT_UNWEIGHED,
         MOUNT_INSIDE,
         MOUNT_REACH,
@@ -48,10 +55,12 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
      * @return what is said of it, the verdict first
      */
     public static List<FitFinding> of(Fit fit, double firing) {
-        if (fit.bodies().isEmpty()) {
-            return List.of(new FitFinding(Kind.FIT_NOTHING_PLACED, "", "", List.of()));
-        }
         List<FitFinding> found = new ArrayList<>();
+        if (fit.bodies().isEmpty()) {
+            found.add(new FitFinding(Kind.FIT_NOTHING_PLACED, "", "", List.of()));
+            pipes(fit, found);
+            return found;
+        }
         if (fit.gaps().isEmpty()) {
             found.add(new FitFinding(Kind.FIT_ALONE, "", "", List.of()));
         } else {
@@ -74,11 +83,42 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
                         named(clamp.element(), fit.bodies().get(clamp.body()).name()),
                         "",
                         List.of(new Figure("asked", ToolRoom.WANTED, Quantity.LENGTH)))));
+        pipes(fit, found);
         fit.unweighed()
                 .forEach(i -> found.add(
                         new FitFinding(Kind.MOUNT_UNWEIGHED, fit.bodies().get(i).name(), "", List.of())));
         fit.mountings().forEach(m -> found.addAll(MountFindings.of(fit.bodies().get(m.body()), m.mounting(), firing)));
         return found;
+    }
+
+    private static void pipes(Fit fit, List<FitFinding> found) {
+        fit.pipes().unlaid().forEach(u -> found.add(new FitFinding(unlaid(u.why()), u.of(), u.detail(), List.of())));
+        fit.pipes()
+                .laid()
+                .forEach(l -> Stream.of(l.before(), l.behind())
+                        .flatMap(Optional::stream)
+                        .filter(j -> j.off() > OUT_OF_SQUARE)
+                        .forEach(j -> found.add(new FitFinding(
+                                Kind.PIPE_OUT_OF_SQUARE,
+                                l.pipe().name(),
+                                named(
+                                        j.port().role(),
+                                        fit.bodies().get(j.body()).name()),
+                                List.of(
+                                        new Figure("off", j.off(), Quantity.ANGLE),
+                                        new Figure("most", OUT_OF_SQUARE, Quantity.ANGLE))))));
+    }
+
+    /** rad that a hose on a port bears; common practice, no source. */
+    private static final double OUT_OF_SQUARE = Math.toRadians(2);
+
+    private static Kind unlaid(Pipework.Why why) {
+        return switch (why) {
+            case GONE -> Kind.PIPE_GONE;
+            case NO_START -> Kind.PIPE_NO_START;
+            case NO_END -> Kind.PIPE_NO_END;
+            case WRONG -> Kind.PIPE_WRONG;
+        };
     }
 
     private static FitFinding air(AirBehind air, Fit fit) {

@@ -12,8 +12,10 @@ import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.route.Centreline;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.route.RunSpec;
+import io.enthalpa.core.route.TurnList;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
+import io.enthalpa.core.space.Solid;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -49,6 +51,19 @@ public final class Pipework {
         /** @return m that must be clear of all else */
         public double outside() {
             return pipe.outside() + 2 * pipe.wall().wrap();
+        }
+
+        /** m: finer than any line of a drawing. */
+        private static final double DRAWN = 0.3e-3;
+
+        /** @return as it is drawn: with few parts */
+        public Solid drawn() {
+            return line.solid(pipe.name(), outside(), DRAWN);
+        }
+
+        /** @return as it is cut and put together */
+        public TurnList turns() {
+            return TurnList.of(spec, pipe.name());
         }
 
         /** @return as long and bent as it is laid */

@@ -252,11 +252,16 @@ public final class Centreline {
 
     /** @return as a body: flat at its ends; an arc as chords that stray 0.005 mm from it at most */
     public Solid solid(String element, double outside) {
+        return solid(element, outside, STRAY);
+    }
+
+    /** @param stray m, of the chords of an arc from it */
+    public Solid solid(String element, double outside, double stray) {
         double radius = outside / 2;
         List<Convex> parts = new ArrayList<>();
         for (Stretch s : stretches) {
             if (s instanceof Bend bend) {
-                chords(bend, radius, parts);
+                chords(bend, radius, stray, parts);
             } else {
                 parts.add(Frustum.cylinder(s.at(0), s.at(s.length()), radius));
             }
@@ -264,13 +269,13 @@ public final class Centreline {
         return Solid.of(element, parts.toArray(Convex[]::new));
     }
 
-    private static void chords(Bend bend, double radius, List<Convex> parts) {
+    private static void chords(Bend bend, double radius, double stray, List<Convex> parts) {
         if (bend.radius == 0) {
             parts.add(Hull.ball(bend.from, radius));
             return;
         }
         // A chord strays R (1 - cos(half its angle)), about R half^2 / 2.
-        double most = 2 * Math.sqrt(2 * STRAY / bend.radius);
+        double most = 2 * Math.sqrt(2 * stray / bend.radius);
         int count = Math.max(1, (int) Math.ceil(bend.angle / most));
         for (int i = 0; i < count; i++) {
             parts.add(Hull.rod(bend.on(bend.angle * i / count), bend.on(bend.angle * (i + 1) / count), radius));

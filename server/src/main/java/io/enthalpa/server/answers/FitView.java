@@ -9,6 +9,7 @@ import io.enthalpa.core.fit.Body;
 import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.fit.GapRow;
+import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.mount.Held;
 import io.enthalpa.core.mount.Mounting;
 import io.enthalpa.core.room.Mount;
@@ -33,6 +34,7 @@ public record FitView(
         List<FitFindingView> findings,
         List<TrialView> trials,
         List<BodyView> bodies,
+        List<LaidPipeView> pipes,
         List<UnplacedView> unplaced,
         List<String> gone,
         List<ObstacleView> obstacles,
@@ -234,7 +236,7 @@ public record FitView(
 
     /** @return the same for a reader who has the obstacles from before: their outlines are two thirds of it */
     FitView withoutObstacles() {
-        return new FitView(fits, findings, trials, bodies, unplaced, gone, List.of(), stacks, mountings, gaps);
+        return new FitView(fits, findings, trials, bodies, pipes, unplaced, gone, List.of(), stacks, mountings, gaps);
     }
 
     private static FitView of(BuildOption option, RoomSpec room, double firing) {
@@ -251,7 +253,8 @@ public record FitView(
                                 .map(row -> new TrialView(
                                         trial, !row.isShort(), fit.gaps().indexOf(row))))
                         .toList(),
-                fit.bodies().stream().map(b -> body(option, b)).toList(),
+                bodies(option, fit),
+                fit.pipes().laid().stream().map(LaidPipeView::of).toList(),
                 fit.unplaced().stream()
                         .map(s -> new UnplacedView(s.of(), s.what(), Bodies.name(s)))
                         .toList(),
@@ -266,18 +269,31 @@ public record FitView(
                 fit.gaps().stream().map(row -> gap(row, fit)).toList());
     }
 
-    private static BodyView body(BuildOption option, Body body) {
+    private static List<BodyView> bodies(BuildOption option, Fit fit) {
+        List<Pipework.Laid> pipes = fit.pipes().laid();
+        int standing = fit.bodies().size() - pipes.size();
+        return IntStream.range(0, fit.bodies().size())
+                .mapToObj(i -> body(
+                        option,
+                        fit.bodies().get(i),
+                        i < standing
+                                ? fit.bodies().get(i).solid()
+                                : pipes.get(i - standing).drawn()))
+                .toList();
+    }
+
+    private static BodyView body(BuildOption option, Body body, Solid drawn) {
         return new BodyView(
                 stand(body),
                 body.name(),
                 body.stand().what(),
                 body.usual(),
                 Bodies.hasScroll(option, body.stand()),
-                outlines(body.solid()));
+                outlines(drawn));
     }
 
     static String stand(Body body) {
-        return "/stands/" + body.index();
+        return (body.stand().what() == Stand.What.PIPE ? "/runs/" : "/stands/") + body.index();
     }
 
     private static ObstacleView obstacle(int i, Obstacle obstacle, Solid solid) {

@@ -1,0 +1,217 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { FitView } from '../api/client'
+import { useBuild } from '../build/store'
+import { newIdentity, type Edit } from '../document/edit'
+import { ofKind } from '../document/pieces'
+import type { Run } from '../document/types'
+import { spoken } from '../quantity/catalogue'
+import { useSettings } from '../settings/store'
+import NumberField from '../ui/NumberField.vue'
+import { bendsOf } from '../pipes/laid'
+import { middleOfLongest, type Place } from './run'
+
+/** Which pipes of the option are laid in the room, and by which corners: their length and bends follow. */
+const props = defineProps<{ fit?: FitView; picked?: Run }>()
+const emit = defineEmits<{ pick: [row: string | undefined] }>()
+const build = useBuild()
+const settings = useSettings()
+const AXES = ['back_mm', 'right_mm', 'up_mm'] as const
+const mm = (v: number) => spoken(v, 'mm', settings.units)
+const deg = (v: number) => `${v.toFixed(1).replace('-', '\u2212')}°`
+
+const runs = computed(() => build.option?.runs ?? [])
+const row = (r: Run) => `${build.optionAt}/runs/#${r.id}`
+const laid = (r: Run) => props.fit?.pipes.find((p) => p.place === `/runs/${runs.value.indexOf(r)}`)
+/** Every pipe with its run, then the runs of pipes that are gone. */
+const rows = computed(() => {
+  const pipes = ofKind(build.option!, 'pipe').map((p) => p.piece.name)
+  return [
+    ...pipes.map((name) => ({ name, run: runs.value.find((r) => r.of === name) })),
+    ...runs.value.filter((r) => !pipes.includes(r.of)).map((run) => ({ name: run.of, run })),
+  ]
+})
+const now = computed(() => (props.picked ? laid(props.picked) : undefined))
+
+function lay(name: string): void {
+  const fresh: Run = { of: name, corners: [], id: newIdentity() }
+  emit('pick', row(fresh))
+  void build.act([{ list: `${build.optionAt}/runs`, put: fresh }], `${name} laid in the room`)
+}
+function drop(r: Run): void {
+  if (r === props.picked) emit('pick', undefined)
+  void build.act([{ row: row(r), out: true }], `${r.of} no longer laid`)
+}
+
+const ENDS = { from: 'begins', to: 'ends' } as const
+/** Where an end is, as it is laid or next to the other. */
+function placeOf(r: Run, end: 'from' | 'to'): Place {
+  const there = r === props.picked ? now.value : laid(r)
+  if (!there) return { back_mm: 0, right_mm: 0, up_mm: 0 }
+  const [back_mm, right_mm, up_mm] = (end === 'from' ? there.from_mm : there.to_mm) as [number, number, number]
+  return { back_mm, right_mm, up_mm }
+}
+function typeEnd(r: Run, end: 'from' | 'to', typed: boolean): void {
+  const value = typed ? placeOf(r, end) : undefined
+  void build.act([{ pointer: `${row(r)}/${end}`, value }], `${r.of} ${ENDS[end]} ${typed ? 'where it is typed' : 'on what stands there'}`)
+}
+function putCorner(r: Run): void {
+  const ends = { from: r.from ?? placeOf(r, 'from'), to: r.to ?? placeOf(r, 'to') }
+  const { behind, at } = middleOfLongest(ends.from, r.corners, ends.to)
+  const put: Edit = { list: `${row(r)}/corners`, put: { ...at, id: newIdentity() }, behind }
+  void build.act([put], `a corner more of ${r.of}`)
+}
+</script>
+
+<template>
+  <section>
+    <h2>Pipes laid in the room</h2>
+    <table class="figures pipes">
+      <thead>
+        <tr>
+          <th scope="col">pipe</th>
+          <th scope="col">outside</th>
+          <th scope="col">along its middle</th>
+          <th scope="col">of it straight</th>
+          <th scope="col">bends</th>
+          <th><span class="hidden-words">lay it or take it out</span></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="r in rows" :key="r.run?.id ?? r.name" :class="{ picked: r.run && r.run === picked }">
+          <th scope="row">
+            <button v-if="r.run" type="button" class="act" :aria-pressed="r.run === picked" @click="emit('pick', row(r.run))">{{ r.name }}</button>
+            <template v-else>{{ r.name }}</template>
+          </th>
+          <template v-if="r.run && laid(r.run)">
+            <td>{{ mm(laid(r.run)!.outside_mm) }}</td>
+            <td>{{ mm(laid(r.run)!.length_mm) }}</td>
+            <td>{{ mm(laid(r.run)!.straight_mm) }}</td>
+            <td>{{ bendsOf(laid(r.run)!).length }}</td>
+          </template>
+          <td v-else colspan="4" class="quiet">
+            {{ r.run ? 'cannot be laid yet: what is wrong stands above' : 'not laid: as long as it is typed' }}
+          </td>
+          <td class="moves">
+            <button v-if="r.run" type="button" class="act" :aria-label="`Do not lay ${r.name} any more`" @click="drop(r.run)">out</button>
+            <button v-else type="button" class="act" :aria-label="`Lay ${r.name}`" @click="lay(r.name)">lay it</button>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <div v-if="picked" class="study">
+      <table class="figures corners">
+        <thead>
+          <tr>
+            <th scope="col">{{ picked.of }}</th>
+            <th scope="col">back</th>
+            <th scope="col">right</th>
+            <th scope="col">up</th>
+            <th scope="col">bend radius</th>
+            <th scope="col">straight before</th>
+            <th scope="col">turned</th>
+            <th scope="col">bent by</th>
+            <th><span class="hidden-words">take out</span></th>
+          </tr>
+        </thead>
+        <tbody>
+          <template v-for="end in ['from', 'to'] as const" :key="end">
+            <template v-if="end === 'to'">
+              <tr v-for="(c, i) in picked.corners" :key="c.id ?? i">
+                <th scope="row">corner {{ i + 1 }}</th>
+                <td v-for="key in AXES" :key="key">
+                  <NumberField part="room/place" :name="key" :pointer="`${row(picked)}/corners/#${c.id}/${key}`" :of="`corner ${i + 1}`" bare />
+                </td>
+                <td>
+                  <NumberField
+                    part="run/corner"
+                    name="radius_mm"
+                    :pointer="`${row(picked)}/corners/#${c.id}/radius_mm`"
+                    :of="`corner ${i + 1}`"
+                    bare
+                    optional
+                    empty="stock"
+                  />
+                </td>
+                <template v-if="now?.turns[i]">
+                  <td>{{ mm(now.turns[i]!.straight_mm) }}</td>
+                  <td>{{ now.turns[i]!.angle_deg > 0.05 ? deg(now.turns[i]!.turned_deg) : '' }}</td>
+                  <td>{{ now.turns[i]!.angle_deg > 0.05 ? deg(now.turns[i]!.angle_deg) : 'straight on' }}</td>
+                </template>
+                <td v-else colspan="3" />
+                <td class="moves">
+                  <button
+                    type="button"
+                    class="act"
+                    :aria-label="`Take corner ${i + 1} out`"
+                    @click="build.act([{ row: `${row(picked)}/corners/#${c.id}`, out: true }], `a corner less of ${picked.of}`)"
+                  >
+                    out
+                  </button>
+                </td>
+              </tr>
+            </template>
+            <tr>
+              <th scope="row">{{ ENDS[end] }}</th>
+              <template v-if="picked[end]">
+                <td v-for="key in AXES" :key="key">
+                  <NumberField part="room/place" :name="key" :pointer="`${row(picked)}/${end}/${key}`" :of="ENDS[end]" bare />
+                </td>
+              </template>
+              <td v-else colspan="3" class="quiet">on what stands there, and goes along with it</td>
+              <td />
+              <td>{{ end === 'to' && now ? mm(now.last_mm) : '' }}</td>
+              <td colspan="3" class="moves">
+                <button type="button" class="act" @click="typeEnd(picked, end, !picked[end])">
+                  {{ picked[end] ? `${ENDS[end]} on what stands there` : `type where it ${ENDS[end]}` }}
+                </button>
+              </td>
+            </tr>
+          </template>
+        </tbody>
+      </table>
+      <p class="add">
+        <button type="button" class="act" @click="putCorner(picked)">a corner more, in the middle of the longest straight</button>
+      </p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+td,
+th {
+  padding-block: 2px;
+}
+.picked th .act {
+  font-weight: 700;
+  border-bottom: 2px solid var(--blue);
+}
+.quiet {
+  color: var(--ink-2);
+  text-align: left;
+}
+.corners :deep(input) {
+  text-align: right;
+}
+th .act,
+.moves .act {
+  min-height: 24px;
+}
+.moves {
+  text-align: right;
+  white-space: nowrap;
+}
+.moves .act,
+.add .act {
+  font-size: var(--s1);
+  font-weight: 500;
+}
+.add {
+  padding-top: 6px;
+}
+.study {
+  padding: 8px 0 0 14px;
+  margin-top: 8px;
+  border-left: 2px solid var(--blue);
+}
+</style>

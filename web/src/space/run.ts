@@ -1,0 +1,27 @@
+/** A place by the tape, mm. */
+export interface Place {
+  back_mm: number
+  right_mm: number
+  up_mm: number
+}
+
+/**
+ * @param from    where a pipe begins
+ * @param corners in the order of the flow
+ * @returns the middle of its longest straight, to the millimetre, and the corner behind which it comes: null where it is the first
+ */
+export function middleOfLongest(from: Place, corners: readonly (Place & { id?: string })[], to: Place): { behind: string | null; at: Place } {
+  const points: (Place & { id?: string })[] = [from, ...corners, to]
+  const far = (i: number) => {
+    const [a, b] = [points[i]!, points[i + 1]!]
+    return Math.hypot(b.back_mm - a.back_mm, b.right_mm - a.right_mm, b.up_mm - a.up_mm)
+  }
+  let longest = 0
+  for (let i = 1; i < points.length - 1; i++) if (far(i) > far(longest)) longest = i
+  const [a, b] = [points[longest]!, points[longest + 1]!]
+  const between = (key: keyof Place) => Math.round((a[key] + b[key]) / 2)
+  return {
+    behind: longest === 0 ? null : corners[longest - 1]!.id!,
+    at: { back_mm: between('back_mm'), right_mm: between('right_mm'), up_mm: between('up_mm') },
+  }
+}
