@@ -9,7 +9,7 @@ import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import NumberField from '../ui/NumberField.vue'
 import { bendsOf } from '../pipes/laid'
-import { middleOfLongest, type Place } from './run'
+import { middleOfLongest, placeAt, type Place } from './run'
 
 /** Which pipes of the option are laid in the room, and by which corners: their length and bends follow. */
 const props = defineProps<{ fit?: FitView; picked?: Run }>()
@@ -34,7 +34,14 @@ const rows = computed(() => {
 const now = computed(() => (props.picked ? laid(props.picked) : undefined))
 
 function lay(name: string): void {
-  const fresh: Run = { of: name, corners: [], id: newIdentity() }
+  const start = props.fit?.startings.find((s) => s.of === name)
+  const fresh: Run = {
+    of: name,
+    from: start?.from_mm && placeAt(start.from_mm),
+    corners: (start?.corners_mm ?? []).map((c) => ({ ...placeAt(c), id: newIdentity() })),
+    to: start?.to_mm && placeAt(start.to_mm),
+    id: newIdentity(),
+  }
   emit('pick', row(fresh))
   void build.act([{ list: `${build.optionAt}/runs`, put: fresh }], `${name} laid in the room`)
 }
@@ -48,8 +55,7 @@ const ENDS = { from: 'begins', to: 'ends' } as const
 function placeOf(r: Run, end: 'from' | 'to'): Place {
   const there = r === props.picked ? now.value : laid(r)
   if (!there) return { back_mm: 0, right_mm: 0, up_mm: 0 }
-  const [back_mm, right_mm, up_mm] = (end === 'from' ? there.from_mm : there.to_mm) as [number, number, number]
-  return { back_mm, right_mm, up_mm }
+  return placeAt(end === 'from' ? there.from_mm : there.to_mm)
 }
 function typeEnd(r: Run, end: 'from' | 'to', typed: boolean): void {
   const value = typed ? placeOf(r, end) : undefined

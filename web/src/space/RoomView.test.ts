@@ -19,6 +19,7 @@ const fit = {
   trials: [{ trial: 'BONNET_SHUT', goes: true, gap: 0 }],
   bodies: [{ place: '/stands/0', name: 'core', what: 'CORE', usual: false, scroll: false, parts: [square('block', -50, 50)] }],
   pipes: [],
+  startings: [],
   unplaced: [{ of: 'plenum', what: 'PLENUM', name: 'plenum' }],
   gone: ['old core'],
   obstacles: [{ place: '/room/obstacles/0', name: 'box', parts: [square('box', 53, 153)] }],
@@ -166,10 +167,11 @@ describe('the room', () => {
 
   it('lays a pipe, gives it corners and ends, and takes it out', async () => {
     const pipe = build.option!.path.find((p) => p.kind === 'pipe')!
+    build.answers.A!.fit = { ...fit, startings: [{ of: pipe.name, corners_mm: [], to_mm: [200, 0, 100] }] }
     let wrapper = await surface(RoomView)
     await wrapper.find(`[aria-label="Lay ${pipe.name}"]`).trigger('click')
     const laid = asEdited(build, edit)
-    expect(laid.options[0]!.runs).toMatchObject([{ of: pipe.name, corners: [] }])
+    expect(laid.options[0]!.runs).toMatchObject([{ of: pipe.name, corners: [], to: { back_mm: 200, right_mm: 0, up_mm: 100 } }])
     const from_mm = [0, 0, 0]
     const to_mm = [200, 0, 100]
     const view = { place: '/runs/0', name: pipe.name, from_mm, to_mm, outside_mm: 51, length_mm: 224, straight_mm: 224, turns: [], last_mm: 224 }
@@ -184,8 +186,10 @@ describe('the room', () => {
     await wrapper.find('.pipes tbody button').trigger('click')
     await press('a corner more, in the middle of the longest straight')
     expect(asEdited(build, edit).options[0]!.runs![0]!.corners).toMatchObject([{ back_mm: 100, right_mm: 0, up_mm: 50 }])
-    await press('type where it ends')
-    expect(asEdited(build, edit).options[0]!.runs![0]!.to).toEqual({ back_mm: 200, right_mm: 0, up_mm: 100 })
+    await press('type where it begins')
+    expect(asEdited(build, edit).options[0]!.runs![0]!.from).toEqual({ back_mm: 0, right_mm: 0, up_mm: 0 })
+    await press('ends on what stands there')
+    expect(asEdited(build, edit).options[0]!.runs![0]!.to).toBeUndefined()
     await wrapper.find(`[aria-label="Do not lay ${pipe.name} any more"]`).trigger('click')
     expect(asEdited(build, edit).options[0]!.runs).toEqual([])
   })

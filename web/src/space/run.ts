@@ -5,6 +5,9 @@ export interface Place {
   up_mm: number
 }
 
+/** @param mm back, right, up */
+export const placeAt = (mm: readonly number[]): Place => ({ back_mm: mm[0]!, right_mm: mm[1]!, up_mm: mm[2]! })
+
 /**
  * @param from    where a pipe begins
  * @param corners in the order of the flow

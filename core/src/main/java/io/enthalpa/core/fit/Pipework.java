@@ -21,6 +21,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /** The pipes of an option as they are laid: from port to port, joint and cone between them straight on. */
@@ -207,6 +208,66 @@ public final class Pipework {
         } catch (EnthalpaFault wrong) {
             unlaid.add(new Unlaid(number, run.of(), Why.WRONG, wrong.sentence()));
         }
+    }
+
+    /** m straight out of a port before a first bend: room for the joint; common practice, no source. */
+    private static final double STUB = 0.05;
+    /** rad: a first bend that would turn farther back is left to the hand. */
+    private static final double MOST_TURN = Math.toRadians(150);
+    /** Angles settle at once: each moves its corner by little. */
+    private static final int ROUNDS = 30;
+    /** m of a pipe of which one end is known. */
+    private static final double OPEN = 0.4;
+
+    /**
+     * @return for each pipe that is not laid how one may begin to lay it: square out of the ports that are known, with a corner before each
+     *     where there are two; otherwise straight on
+     */
+    public List<Run> startings() {
+        List<Run> all = new ArrayList<>();
+        for (Pieces.Placed<PathElement.Pipe> placed : Pieces.of(PathElement.Pipe.class, option.path())) {
+            PathElement.Pipe pipe = placed.piece();
+            if (option.runs().stream().noneMatch(r -> r.of().equals(pipe.name()))) {
+                Neighbours beside = new Neighbours(option.path(), placed.spot());
+                all.add(starting(pipe, end(beside.before(), "outlet", beside), end(beside.behind(), "inlet", beside)));
+            }
+        }
+        return all;
+    }
+
+    private static Run starting(PathElement.Pipe pipe, Optional<End> start, Optional<End> finish) {
+        if (start.isPresent() && finish.isPresent()) {
+            return new Run(
+                    pipe.name(),
+                    Optional.empty(),
+                    square(start.get(), finish.get(), stockRadius(pipe)),
+                    Optional.empty());
+        }
+        Optional<Vector3D> from = start.isPresent()
+                ? Optional.empty()
+                : Optional.of(finish.map(e -> e.at.add(OPEN, e.heading)).orElse(Vector3D.ZERO));
+        Optional<Vector3D> to = finish.isPresent()
+                ? Optional.empty()
+                : Optional.of(start.map(e -> e.at.add(OPEN, e.heading)).orElse(new Vector3D(OPEN, 0, 0)));
+        return new Run(pipe.name(), from, List.of(), to);
+    }
+
+    /** A corner before each port, as far out as its own bend takes. */
+    private static List<Run.Corner> square(End start, End finish, double radius) {
+        double first = radius;
+        double last = radius;
+        for (int i = 0; i < ROUNDS; i++) {
+            Vector3D way =
+                    finish.at.add(STUB + last, finish.heading).subtract(start.at.add(STUB + first, start.heading));
+            if (way.getNorm() == 0) {
+                break;
+            }
+            first = radius * Math.tan(Math.min(MOST_TURN, Vector3D.angle(start.heading, way)) / 2);
+            last = radius * Math.tan(Math.min(MOST_TURN, Vector3D.angle(finish.heading, way.negate())) / 2);
+        }
+        return List.of(
+                new Run.Corner(start.at.add(STUB + first, start.heading), OptionalDouble.empty()),
+                new Run.Corner(finish.at.add(STUB + last, finish.heading), OptionalDouble.empty()));
     }
 
     private static Optional<Joined> joined(Optional<End> end, Vector3D away) {

@@ -7,9 +7,12 @@ import io.enthalpa.core.Rooms;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.engine.BlowerType;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.loss.PipeSpec.Bend;
 import io.enthalpa.core.room.RoomSpec;
+import io.enthalpa.core.room.Scroll;
+import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.route.Run.Corner;
 import java.util.ArrayList;
@@ -181,6 +184,41 @@ class PipeworkTest {
                             .startsWith("radius of corner 1 of hot pipe is 300.0 mm")
                             .contains("253.0 mm at most");
                 });
+    }
+
+    /** Nothing is known of blower and plenum: 400 straight out of the core's ports. With a scroll there are two ports and a corner before each. */
+    @Test
+    void oneBeginsSquareOutOfThePortsThatAreKnown() {
+        List<Run> open = work(laid()).startings();
+        assertThat(open).extracting(Run::of).containsExactly("hot pipe", "cold pipe");
+        assertThat(open.get(0).from().orElseThrow().distance(p(0, -0.747, 0))).isLessThan(EXACT);
+        assertThat(open.get(0).to()).isEmpty();
+        assertThat(open.get(1).to().orElseThrow().distance(p(0, 0.747, 0))).isLessThan(EXACT);
+        Stand turbo = new Stand(
+                        "blower",
+                        Stand.What.BLOWER,
+                        p(0.8, -0.3, 0),
+                        0,
+                        0,
+                        0,
+                        "body",
+                        Optional.of(new Stand.Size(0.1, 0.2, 0.2)))
+                .scrolled(new Scroll(0, Scroll.Runs.CLOCKWISE));
+        Systems s = Systems.standard();
+        s.type = BlowerType.TURBO;
+        BuildOption core = Rooms.core(s, 0, 0, 0);
+        BuildOption both = core.withStands(List.of(core.stands().get(0), turbo));
+        Run run = work(both).startings().get(0);
+        assertThat(run.corners()).hasSize(2);
+        Pipework.Laid laid = work(both.withRuns(List.of(run))).laid().get(0);
+        assertThat(laid.before().orElseThrow().off()).isCloseTo(0, within(1e-7));
+        assertThat(laid.behind().orElseThrow().off()).isCloseTo(0, within(1e-7));
+        // What is straight before the first bend and behind the last is the room for a joint.
+        assertThat(laid.turns().steps().get(0).length()).isCloseTo(0.05, within(1e-6));
+        assertThat(laid.turns().last()).isCloseTo(0.05, within(1e-6));
+        assertThat(work(both.withRuns(List.of(run))).startings())
+                .extracting(Run::of)
+                .containsExactly("cold pipe");
     }
 
     /** The outlet of a core leads on to the right: a straight of 100 from its end at 347. */

@@ -35,6 +35,7 @@ public record FitView(
         List<TrialView> trials,
         List<BodyView> bodies,
         List<LaidPipeView> pipes,
+        List<LaidPipeView.StartingView> startings,
         List<UnplacedView> unplaced,
         List<String> gone,
         List<ObstacleView> obstacles,
@@ -236,7 +237,8 @@ public record FitView(
 
     /** @return the same for a reader who has the obstacles from before: their outlines are two thirds of it */
     FitView withoutObstacles() {
-        return new FitView(fits, findings, trials, bodies, pipes, unplaced, gone, List.of(), stacks, mountings, gaps);
+        return new FitView(
+                fits, findings, trials, bodies, pipes, startings, unplaced, gone, List.of(), stacks, mountings, gaps);
     }
 
     private static FitView of(BuildOption option, RoomSpec room, double firing) {
@@ -255,6 +257,9 @@ public record FitView(
                         .toList(),
                 bodies(option, fit),
                 fit.pipes().laid().stream().map(LaidPipeView::of).toList(),
+                fit.pipes().startings().stream()
+                        .map(LaidPipeView.StartingView::of)
+                        .toList(),
                 fit.unplaced().stream()
                         .map(s -> new UnplacedView(s.of(), s.what(), Bodies.name(s)))
                         .toList(),

@@ -1,8 +1,12 @@
 package io.enthalpa.server.answers;
 
 import io.enthalpa.core.fit.Pipework;
+import io.enthalpa.core.route.Run;
 import io.enthalpa.core.route.TurnList;
+import java.util.Arrays;
 import java.util.List;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A pipe as it is laid, and as it is cut and put together.
@@ -32,6 +36,29 @@ public record LaidPipeView(
      * @param radius_mm   of its middle line; 0 of a mitre
      */
     public record TurnView(double straight_mm, double turned_deg, double angle_deg, double radius_mm) {}
+
+    /** How one may begin to lay a pipe: back, right, up; no end where it is on a port. */
+    public record StartingView(
+            String of,
+            @Nullable List<Double> from_mm,
+            List<List<Double>> corners_mm,
+            @Nullable List<Double> to_mm) {
+        static StartingView of(Run run) {
+            return new StartingView(
+                    run.of(),
+                    run.from().map(StartingView::typed).orElse(null),
+                    run.corners().stream().map(c -> typed(c.at())).toList(),
+                    run.to().map(StartingView::typed).orElse(null));
+        }
+
+        /** To the millimetre: a place to go on from. */
+        private static List<Double> typed(Vector3D p) {
+            return Arrays.stream(p.toArray())
+                    .map(m -> Math.rint(m * 1e3))
+                    .boxed()
+                    .toList();
+        }
+    }
 
     static LaidPipeView of(Pipework.Laid l) {
         TurnList turns = l.turns();

@@ -1,0 +1,78 @@
+package io.enthalpa.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.chargepath.Pieces;
+import io.enthalpa.core.route.Run;
+import io.enthalpa.formats.BuildFile;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** A pipe is laid from the turbo to the core, its corner moved: gaps, charge line, Pipes, file and command line tell of the same pipe. */
+class LaidPipeIT extends OnDemo {
+    @TempDir
+    Path folder;
+
+    private BuildOption option() {
+        return BuildFile.read(page.file()).option("C");
+    }
+
+    private double straight() {
+        return Pieces.of(PathElement.Pipe.class, option().path()).stream()
+                .map(Pieces.Placed::piece)
+                .filter(p -> p.name().equals("hot pipe"))
+                .findFirst()
+                .orElseThrow()
+                .spec()
+                .length();
+    }
+
+    @Test
+    void aLaidPipeIsTheSameEverywhere() throws IOException, InterruptedException {
+        page.openBuild("Pass Van", "Space").option("C");
+        Locator caption = page.raw()
+                .locator(".spine g.caption", new com.microsoft.playwright.Page.LocatorOptions().setHasText("hot pipe"));
+        assertThat(caption).containsText("3 bends");
+        double typed = straight();
+        page.raw().getByLabel("Lay hot pipe").click();
+        // Square out of both ports at first, and straight from the one to the other: through half the engine bay.
+        assertThat(caption).containsText("2 bends");
+        assertThat(page.raw().locator(".says.first")).containsText("Does not fit: hot pipe stands");
+        page.saved();
+        Run run = option().runs().get(0);
+        assertThat(run.from()).isEmpty();
+        assertThat(run.corners()).hasSize(2);
+        double laid = straight();
+        assertThat(laid).isNotEqualTo(typed);
+
+        Locator told = page.raw().locator(".pipes tbody tr").first();
+        String before = told.innerText();
+        page.type("corner 2 up", "-250").saved();
+        assertThat(told).not().hasText(before);
+        assertThat(option().runs().get(0).corners().get(1).at().getZ()).isEqualTo(-0.25);
+        assertThat(straight()).isNotEqualTo(laid);
+
+        // The command line reads the same gaps, Pipes the same length.
+        String says = page.raw().locator(".says.first").innerText();
+        Path file = Files.writeString(folder.resolve("van.json"), page.file());
+        RunningProgram.Outcome fit = RunningProgram.run("fit", file.toString(), "--table");
+        assertThat(fit.printed()).contains(says);
+        String along = told.locator("td").nth(1).innerText();
+        page.surface("Pipes");
+        assertThat(page.raw().locator(".laid")).containsText(along + " along its middle with 2 bends");
+
+        page.button("Undo").click();
+        page.button("Undo").click();
+        page.saved();
+        assertThat(page.raw().locator(".laid")).hasCount(0);
+        assertThat(straight()).isEqualTo(typed);
+        page.assertNothingWrong();
+    }
+}
