@@ -54,8 +54,8 @@ public final class Pipework {
             return pipe.outside() + 2 * pipe.wall().wrap();
         }
 
-        /** m: finer than any line of a drawing. */
-        private static final double DRAWN = 0.3e-3;
+        /** m: no wider than a line of a drawing. */
+        private static final double DRAWN = 1e-3;
 
         /** @return as it is drawn: with few parts */
         public Solid drawn() {

@@ -18,6 +18,10 @@ public record Bounds(double minX, double minY, double minZ, double maxX, double 
         return new Bounds(minX - by, minY - by, minZ - by, maxX + by, maxY + by, maxZ + by);
     }
 
+    Bounds grown(double x, double y, double z) {
+        return new Bounds(minX - x, minY - y, minZ - z, maxX + x, maxY + y, maxZ + z);
+    }
+
     /**
      * How far two boxes are apart, or, less than 0, how far they lie over one another along the axis on which that is least. What two convex
      * shapes inside them keep is never less, as a gap counts.
@@ -61,18 +65,30 @@ public record Bounds(double minX, double minY, double minZ, double maxX, double 
 
     /** @return m, the farthest that any point of it is from an axis through a point */
     double reachFrom(Vector3D point, Vector3D axis) {
+        return turningAbout(point, axis)[3];
+    }
+
+    /** @return m for each rad along x, y and z, the most that any point of it goes when it turns about an axis; and its farthest from that */
+    double[] turningAbout(Vector3D point, Vector3D axis) {
         // By numbers alone: asked for every pair of boxes of a scan.
         double ax = axis.getX();
         double ay = axis.getY();
         double az = axis.getZ();
+        double[] most = new double[3];
         double far = 0;
         for (int i = 0; i < 8; i++) {
             double x = ((i & 1) == 0 ? minX : maxX) - point.getX();
             double y = ((i & 2) == 0 ? minY : maxY) - point.getY();
             double z = ((i & 4) == 0 ? minZ : maxZ) - point.getZ();
-            far = Math.max(far, square(y * az - z * ay) + square(z * ax - x * az) + square(x * ay - y * ax));
+            double goesX = Math.abs(z * ay - y * az);
+            double goesY = Math.abs(x * az - z * ax);
+            double goesZ = Math.abs(y * ax - x * ay);
+            most[0] = Math.max(most[0], goesX);
+            most[1] = Math.max(most[1], goesY);
+            most[2] = Math.max(most[2], goesZ);
+            far = Math.max(far, square(goesX) + square(goesY) + square(goesZ));
         }
-        return Math.sqrt(far);
+        return new double[] {most[0], most[1], most[2], Math.sqrt(far)};
     }
 
     private static double square(double v) {

@@ -2,7 +2,10 @@ package io.enthalpa.core.space;
 
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
+import java.util.Comparator;
 import java.util.Optional;
+import java.util.stream.IntStream;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
  * The least gap between two solids, still or over all that their carriers may do. Pairs of parts are left out by their boxes alone where
@@ -111,27 +114,9 @@ public final class Gaps {
 
     private Optional<Gap> search() {
         if (b.half().isPresent()) {
-            for (int i = 0; i < a.parts.length; i++) {
-                take(
-                        Moved.between(
-                                a.parts[i], motionA, new Opposite.Half(b.half().get()), STANDS, travel, least),
-                        i,
-                        0);
-            }
+            beyond(a.parts, motionA, b.half().get(), (apart, i) -> take(apart, i, 0));
         } else if (a.half().isPresent()) {
-            for (int i = 0; i < b.parts.length; i++) {
-                take(
-                        Moved.between(
-                                        b.parts[i],
-                                        motionB,
-                                        new Opposite.Half(a.half().get()),
-                                        STANDS,
-                                        travel,
-                                        least)
-                                .turnedRound(),
-                        0,
-                        i);
-            }
+            beyond(b.parts, motionB, a.half().get(), (apart, i) -> take(apart.turnedRound(), 0, i));
         } else if (a.size() > 0 && b.size() > 0) {
             visit(a.tree, b.tree);
         }
@@ -141,6 +126,36 @@ public final class Gaps {
                         best,
                         a.half().isPresent() ? 0 : a.element[partA],
                         b.half().isPresent() ? 0 : b.element[partB]));
+    }
+
+    private interface Found {
+        void take(Apart apart, int part);
+    }
+
+    /** The part that may come nearest first: most others are left out then. */
+    private void beyond(Convex[] parts, Motion motion, Solid.HalfSpace half, Found found) {
+        double[] keeps = new double[parts.length];
+        for (int i = 0; i < parts.length; i++) {
+            keeps[i] = atLeast(parts[i], motion, half);
+        }
+        IntStream.range(0, parts.length)
+                .boxed()
+                .sorted(Comparator.comparingDouble(i -> keeps[i]))
+                .takeWhile(i -> keeps[i] <= least + ALIKE)
+                .forEachOrdered(i ->
+                        found.take(Moved.between(parts[i], motion, new Opposite.Half(half), STANDS, travel, least), i));
+    }
+
+    /** What a part keeps from a plane at least, whatever both do. */
+    private double atLeast(Convex part, Motion motion, Solid.HalfSpace half) {
+        Vector3D n = half.normal();
+        double moves = 0;
+        for (double[] line : travel) {
+            moves += Math.abs(n.dotProduct(new Vector3D(line)));
+        }
+        // The travel of the part is counted with the plane's.
+        Motion turning = new Motion(motion.point(), motion.axis(), motion.roll(), Vector3D.ZERO);
+        return -turning.swept(part.bounds()).reach(n.negate()) - half.on().dotProduct(n) - moves;
     }
 
     private void take(Apart apart, int i, int j) {
@@ -156,10 +171,9 @@ public final class Gaps {
 
     /** What two boxes keep at least, whatever they do. */
     private double atLeast(BoxTree x, BoxTree y) {
-        double still = x.bounds().gap(y.bounds());
         return motionA.isStill() && motionB.isStill()
-                ? still
-                : still - motionA.most(x.bounds()) - motionB.most(y.bounds());
+                ? x.bounds().gap(y.bounds())
+                : motionA.swept(x.bounds()).gap(motionB.swept(y.bounds()));
     }
 
     private void visit(BoxTree x, BoxTree y) {

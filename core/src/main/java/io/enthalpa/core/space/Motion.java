@@ -39,6 +39,19 @@ public record Motion(Vector3D point, Vector3D axis, double roll, Vector3D travel
         return lines.toArray(double[][]::new);
     }
 
+    /**
+     * @return the box that a box never leaves: each way by what turning moves it that way to the first order, by what an arc strays from its
+     *     tangent, {@code r w^2 / 2}, and by the travel
+     */
+    Bounds swept(Bounds box) {
+        double[] far = roll == 0 ? new double[4] : box.turningAbout(point, axis);
+        double strays = roll * roll / 2 * far[3];
+        return box.grown(
+                roll * far[0] + strays + Math.abs(travel.getX()),
+                roll * far[1] + strays + Math.abs(travel.getY()),
+                roll * far[2] + strays + Math.abs(travel.getZ()));
+    }
+
     /** @return m, the farthest that any point of a box comes from where it was */
     public double most(Bounds box) {
         return roll * box.reachFrom(point, axis) + travel.getNorm();

@@ -328,4 +328,45 @@ class GapsTest {
                         .value())
                 .isCloseTo(found, within(1e-5));
     }
+
+    /**
+     * What is left out unlooked at must not have been the nearest: of thirty rods on a carrier that rolls and shifts, against a box of another
+     * and against a plane, the least is that of the nearest alone.
+     */
+    @Test
+    void ofManyPartsTheOneThatComesNearestIsFound() {
+        Random random = new Random(8);
+        for (int k = 0; k < 40; k++) {
+            List<Convex> rods = new ArrayList<>();
+            for (int i = 0; i < 30; i++) {
+                Vector3D from = near(random, 0.5);
+                rods.add(Hull.rod(from, from.add(near(random, 0.05)), 0.01));
+            }
+            Motion rolls =
+                    new Motion(near(random, 0.6), near(random, 1).normalize(), 0.1, new Vector3D(0.03, 0.01, 0.02));
+            Motion shifts = new Motion(Vector3D.ZERO, Vector3D.PLUS_K, 0.02, new Vector3D(0.005, 0.004, 0));
+            Solid box = Solid.of("box", Hull.box(Pose.at(0.9, 0.1, 0), 0.2, 0.6, 0.5));
+            Solid beside = Solid.of("box", Hull.box(Pose.at(0.1, 0.9, 0), 0.6, 0.2, 0.5));
+            Solid plane = Solid.beyond("plane", new Solid.HalfSpace(new Vector3D(0, 0, -0.7), Vector3D.PLUS_K));
+            for (Solid other : List.of(box, beside, plane)) {
+                Motion its = other == plane ? Motion.STILL : shifts;
+                double alone = rods.stream()
+                        .mapToDouble(rod -> Gaps.moved(Solid.of("rod", rod), rolls, other, its, 10)
+                                .orElseThrow()
+                                .value())
+                        .min()
+                        .orElseThrow();
+                Solid all = Solid.of("rods", rods.toArray(Convex[]::new));
+                assertThat(Gaps.moved(all, rolls, other, its, 10).orElseThrow().value())
+                        .isCloseTo(alone, within(1e-5));
+                assertThat(Gaps.moved(other, its, all, rolls, 10).orElseThrow().value())
+                        .isCloseTo(alone, within(1e-5));
+            }
+        }
+    }
+
+    private static Vector3D near(Random random, double far) {
+        return new Vector3D(random.nextDouble() - 0.5, random.nextDouble() - 0.5, random.nextDouble() - 0.5)
+                .scalarMultiply(2 * far);
+    }
 }
