@@ -3,8 +3,10 @@ import { useElementSize } from '@vueuse/core'
 import { computed, ref, useId } from 'vue'
 import type { FitView, GapView } from '../api/client'
 import { alike } from '../build/alike'
+import type { Run } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
+import RunHandles from './RunHandles.vue'
 import SheetMarks from './SheetMarks.vue'
 import SheetThings, { type Thing } from './SheetThings.vue'
 import {
@@ -31,6 +33,8 @@ const props = defineProps<{
   fit: FitView
   chosen?: string
   gap?: GapView
+  /** The pipe that is picked. */
+  run?: Run
   pointed?: Point
   /** A press tells a place instead of picking what is there. */
   pointing?: boolean
@@ -41,7 +45,12 @@ const props = defineProps<{
   /** Over one another and as wide as there is room, instead of all in a row. */
   large?: boolean
 }>()
-const emit = defineEmits<{ pick: [place: string | undefined]; shift: [place: string, by: Point]; point: [at: Partial<Point>] }>()
+const emit = defineEmits<{
+  pick: [place: string | undefined]
+  shift: [place: string, by: Point]
+  point: [at: Partial<Point>]
+  corner: [id: string, by: Point]
+}>()
 const settings = useSettings()
 const id = useId()
 const box = ref<HTMLElement>()
@@ -231,6 +240,7 @@ const measured = computed(() => {
           />
         </g>
         <SheetMarks :stacks="fit.stacks" :mountings="fit.mountings" :pointed="pointed" :cursor="cursor?.place" :sheet="sheet" :view="v" />
+        <RunHandles v-if="run" :run="run" :sheet="sheet" :view="v" @shift="(id, by) => emit('corner', id, by)" />
         <text class="caption" :x="sheet.views[v].x + 2" :y="sheet.views[v].y - 5">{{ WORDS[v] }}</text>
       </g>
       <g v-for="m in measured" :key="m.view" class="measure" :class="{ short: gap!.isShort }">

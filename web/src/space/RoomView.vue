@@ -104,6 +104,13 @@ function shift(place: string, by: Point): void {
   if (what) void build.act(shifted(where, what, by), `${name} moved in the room`)
 }
 
+/** A corner of the picked pipe goes elsewhere. */
+function bend(id: string, by: Point): void {
+  const where = `${picked.value}/corners/#${id}`
+  const corner = run.value?.corners.find((c) => c.id === id)
+  if (corner) void build.act(shifted(where, corner, by), `a corner of ${run.value!.of} moved`)
+}
+
 function begin(): void {
   void build.act([{ pointer: '/room', value: emptyRoom() }], 'a room to measure')
 }
@@ -193,6 +200,7 @@ const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) ==
         :fit="fit"
         :chosen="chosen"
         :gap="gap"
+        :run="run"
         :structure="structure"
         :carried="carried"
         :large="large"
@@ -201,6 +209,7 @@ const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) ==
         @point="press"
         @pick="pick"
         @shift="shift"
+        @corner="bend"
       />
       <p v-if="fit?.gone.length" class="fine">Kept, though not in this option any more: {{ fit.gone.join(', ') }}.</p>
       <BodyTable v-model:pointing="pointing" v-model:pointed="pointed" class="block" :fit="fit" :picked="body" @pick="picked = $event" @see="pick" />

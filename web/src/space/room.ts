@@ -1,5 +1,5 @@
 import { newIdentity, type Edit } from '../document/edit'
-import type { BuildDocument, Carrier, Obstacle, Room, Run, Stand } from '../document/types'
+import type { BuildDocument, Carrier, Obstacle, Room, Run, RunCorner, Stand } from '../document/types'
 import type { Axis, Point } from './elevation'
 
 /** A room in which nothing was measured yet. */
@@ -111,7 +111,7 @@ const SEEN: Record<string, { across: Axis; up: Axis; depth: Axis }> = {
 const plus = (v: number, by: number) => Math.round((v + by) * 100) / 100
 
 /** @returns the edits that shift an obstacle or a body by so much; of a pipe what is typed of it, its ports stay */
-export function shifted(at: string, what: Obstacle | Stand | Run, by: Point): Edit[] {
+export function shifted(at: string, what: Obstacle | Stand | Run | RunCorner, by: Point): Edit[] {
   if ('corners' in what)
     return [
       ...(['from', 'to'] as const).flatMap((end) => (what[end] ? along(`${at}/${end}`, what[end], by) : [])),

@@ -10,6 +10,11 @@ package io.enthalpa.core.chargepath;
  * @param shielded    true with a bright sheet between
  */
 public record HotNeighbour(double temperature, double width, double distance, double along, boolean shielded) {
+    /** @param length m of pipe at most @return the same beside so much */
+    HotNeighbour within(double length) {
+        return new HotNeighbour(temperature, width, distance, Math.min(along, length), shielded);
+    }
+
     static final double STEFAN_BOLTZMANN = 5.670374e-8;
     private static final double OWN_EMISSIVITY = 0.85;
     private static final double SHEET_EMISSIVITY = 0.1;

@@ -145,6 +145,10 @@ public sealed interface PathElement {
             return new Pipe(name, other, wall);
         }
 
+        public Pipe withWall(PipeWallSpec other) {
+            return new Pipe(name, spec, other);
+        }
+
         /** @return m, its outside diameter without wrap */
         public double outside() {
             return spec.bore() + 2 * wall.thickness();

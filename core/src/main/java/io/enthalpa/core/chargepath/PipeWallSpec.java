@@ -16,4 +16,9 @@ public record PipeWallSpec(double thickness, boolean inBay, double wrap, Optiona
     public static PipeWallSpec usual(PipeMaterial material) {
         return new PipeWallSpec(material.usualWall(), true, 0, Optional.empty());
     }
+
+    /** @param length m of the pipe @return the same; what is hot stands beside no more of it than there is */
+    public PipeWallSpec within(double length) {
+        return new PipeWallSpec(thickness, inBay, wrap, neighbour.map(n -> n.within(length)));
+    }
 }

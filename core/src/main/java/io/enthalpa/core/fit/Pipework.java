@@ -74,8 +74,8 @@ public final class Pipework {
                 boolean stock = b.radius() == stockRadius(pipe);
                 bends.add(new Bend(b.angle(), b.radius(), stock));
             }
-            return pipe.withSpec(
-                    new PipeSpec(pipe.spec().material(), pipe.spec().bore(), line.straight(), bends));
+            PipeSpec spec = new PipeSpec(pipe.spec().material(), pipe.spec().bore(), line.straight(), bends);
+            return pipe.withSpec(spec).withWall(pipe.wall().within(spec.developed()));
         }
     }
 

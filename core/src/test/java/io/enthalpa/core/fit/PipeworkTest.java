@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import io.enthalpa.core.Rooms;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.chargepath.HotNeighbour;
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.chargepath.PipeWallSpec;
 import io.enthalpa.core.engine.BlowerType;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.loss.PipeSpec.Bend;
@@ -69,6 +71,18 @@ class PipeworkTest {
         assertThat(spec.bore()).isEqualTo(typed.bore());
         assertThat(pipe(Pipework.applied(option), "cold pipe")).isEqualTo(pipe(option, "cold pipe"));
         assertThat(Pipework.applied(laid())).isEqualTo(laid());
+    }
+
+    /** 2 m of hot manifold beside a pipe that is laid 653 straight with an arc of 50 pi: all of that, and no more. */
+    @Test
+    void whatIsHotStandsBesideNoMorePipeThanThereIs() {
+        BuildOption bare = laid(HOT);
+        PathElement.Pipe pipe = pipe(bare, "hot pipe");
+        PipeWallSpec hot = new PipeWallSpec(0.0015, true, 0, Optional.of(new HotNeighbour(800, 0.2, 0.1, 2, false)));
+        List<PathElement> path = new ArrayList<>(bare.path());
+        path.set(path.indexOf(pipe), pipe.withWall(hot));
+        PathElement.Pipe laid = pipe(Pipework.applied(bare.withPath(path)), "hot pipe");
+        assertThat(laid.wall().neighbour().orElseThrow().along()).isCloseTo(0.653 + 0.05 * Math.PI, within(EXACT));
     }
 
     /** Of tube of 57 bore its outside counts: 1.5 times that. */
