@@ -121,18 +121,9 @@ final class Presets {
 
     private static final String BODY = Carrier.BODY.name();
 
-    /** Shakes on its mounts, and whatever is bolted to it. */
-    private static Obstacle onEngine(
-            String name,
-            Nature nature,
-            double front,
-            double rear,
-            double left,
-            double right,
-            double bottom,
-            double top) {
-        return obstacle(
-                name, nature, Carrier.ENGINE, new ObstacleShape.Box(front, rear, left, right, bottom, top, 0, 0, 0));
+    /** It shakes on its mounts, and whatever is bolted to it. */
+    private static Obstacle onEngine(Obstacle o) {
+        return obstacle(o.name(), o.nature(), Carrier.ENGINE, o.shape());
     }
 
     private static Obstacle box(
@@ -217,7 +208,7 @@ final class Presets {
                         0.095,
                         new Vector3D(t.of("tower"), tower - 0.095, -0.12),
                         0.095)));
-        t.add(onEngine(
+        t.add(onEngine(box(
                 "engine block",
                 Nature.ENGINE_PART,
                 t.of("engineFront"),
@@ -225,8 +216,8 @@ final class Presets {
                 t.of("engineLeft"),
                 0.15,
                 t.of("engineTop") - 0.4,
-                t.of("engineTop")));
-        t.add(onEngine(
+                t.of("engineTop"))));
+        t.add(onEngine(box(
                 "belt drive",
                 Nature.TURNING,
                 t.of("engineFront") - t.of("belt"),
@@ -234,7 +225,7 @@ final class Presets {
                 t.of("engineLeft"),
                 0.15,
                 t.of("engineTop") - 0.4,
-                t.of("engineTop")));
+                t.of("engineTop"))));
         t.add(obstacle(
                 "exhaust",
                 Nature.EXHAUST,
@@ -316,7 +307,7 @@ final class Presets {
                 new Vector3D(0, side - 0.03, t.of("hoop") - 0.18),
                 new Vector3D(0, side, 0)));
         double half = t.of("engineWide") / 2;
-        t.add(onEngine(
+        t.add(onEngine(box(
                 "engine",
                 Nature.ENGINE_PART,
                 t.of("engineFront"),
@@ -324,7 +315,7 @@ final class Presets {
                 -half,
                 half,
                 0,
-                t.of("engineTop")));
+                t.of("engineTop"))));
         t.add(box("floor", Nature.TRIMMED_EDGE, -0.1, rear, -side, side, t.of("floor") - 0.005, t.of("floor")));
     }
 
@@ -362,7 +353,7 @@ final class Presets {
                 t.of("starboard") + 0.01,
                 bilge,
                 t.of("lid")));
-        t.add(onEngine(
+        t.add(onEngine(box(
                 "engine",
                 Nature.ENGINE_PART,
                 t.of("engineFront"),
@@ -370,7 +361,7 @@ final class Presets {
                 between / 2 - half,
                 between / 2 + half,
                 -0.1,
-                t.of("engineTop")));
+                t.of("engineTop"))));
         t.add(box("bilge", Nature.BODY, t.of("bulkhead"), aft, t.of("port"), t.of("starboard"), bilge - 0.01, bilge));
         t.add(above("lid", t.of("lid"), 0));
     }
