@@ -26,6 +26,7 @@ class PackageOrderTest {
             "mount",
             "fluid",
             "loss",
+            "router",
             "exchanger",
             "engine",
             "coolingair",

@@ -44,7 +44,16 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         MOUNT_BOBBIN,
         MOUNT_SHAKEN,
         MOUNT_GROWS,
-        MOUNT_SHARED
+        MOUNT_SHARED,
+        WAY_START_BLOCKED,
+        WAY_END_BLOCKED,
+        WAY_NARROW,
+        WAY_ACROSS,
+        WAY_NONE,
+        WAY_TIGHT_BENDS,
+        WAY_SMALLER,
+        WAY_TWO_TUBES,
+        WAY_MOVED
     }
 
     /** Share of a face with too little air behind it that is worth a word; common practice, no source. */

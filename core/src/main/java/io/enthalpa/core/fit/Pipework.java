@@ -114,7 +114,17 @@ public final class Pipework {
     /** Ends of those that are laid, by the spot of the pipe. */
     private final Map<Spot, End> ends = new HashMap<>();
 
-    private record End(Vector3D at, Vector3D heading, Optional<OpenPort> port, int body) {}
+    /**
+     * Where a pipe may begin or end.
+     *
+     * @param heading unit vector out of it
+     * @param port    empty on another pipe
+     * @param body    number of the one whose port it is; -1 on another pipe
+     */
+    record End(Vector3D at, Vector3D heading, Optional<OpenPort> port, int body) {}
+
+    /** A pipe, what it would begin and end on as far as that is known, and how it is laid by now. */
+    record Between(Spot spot, PathElement.Pipe pipe, Optional<End> start, Optional<End> finish, Optional<Run> run) {}
 
     private Pipework(BuildOption option, List<Body> bodies) {
         this.option = option;
@@ -145,6 +155,11 @@ public final class Pipework {
     /** @return in the order of the path */
     public List<Laid> laid() {
         return List.copyOf(laid);
+    }
+
+    /** @return of the option, its pipes as they are typed */
+    List<PathElement> path() {
+        return option.path();
     }
 
     public List<Unlaid> unlaid() {
@@ -211,7 +226,7 @@ public final class Pipework {
     }
 
     /** m straight out of a port before a first bend: room for the joint; common practice, no source. */
-    private static final double STUB = 0.05;
+    static final double STUB = 0.05;
     /** rad: a first bend that would turn farther back is left to the hand. */
     private static final double MOST_TURN = Math.toRadians(150);
     /** Angles settle at once: each moves its corner by little. */
@@ -233,6 +248,24 @@ public final class Pipework {
             }
         }
         return all;
+    }
+
+    /** @return empty where there is no pipe of that name */
+    Optional<Between> between(String of) {
+        return Pieces.of(PathElement.Pipe.class, option.path()).stream()
+                .filter(placed -> placed.piece().name().equals(of))
+                .findFirst()
+                .map(placed -> {
+                    Neighbours beside = new Neighbours(option.path(), placed.spot());
+                    return new Between(
+                            placed.spot(),
+                            placed.piece(),
+                            end(beside.before(), "outlet", beside),
+                            end(beside.behind(), "inlet", beside),
+                            option.runs().stream()
+                                    .filter(r -> r.of().equals(of))
+                                    .findFirst());
+                });
     }
 
     private static Run starting(PathElement.Pipe pipe, Optional<End> start, Optional<End> finish) {

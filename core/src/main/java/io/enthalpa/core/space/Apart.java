@@ -16,4 +16,9 @@ public record Apart(double gap, double loose, Vector3D onA, Vector3D onB, Vector
     public Apart turnedRound() {
         return new Apart(gap, loose, onB, onA, towards.negate());
     }
+
+    /** @return the same where so much of it does not count, m */
+    public Apart less(double by) {
+        return new Apart(gap - by, loose, onA, onB, towards);
+    }
 }

@@ -43,7 +43,7 @@ public record Motion(Vector3D point, Vector3D axis, double roll, Vector3D travel
      * @return the box that a box never leaves: each way by what turning moves it that way to the first order, by what an arc strays from its
      *     tangent, {@code r w^2 / 2}, and by the travel
      */
-    Bounds swept(Bounds box) {
+    public Bounds swept(Bounds box) {
         double[] far = roll == 0 ? new double[4] : box.turningAbout(point, axis);
         double strays = roll * roll / 2 * far[3];
         return box.grown(

@@ -47,7 +47,11 @@ public record FitView(
     private static final int UP = 2;
 
     /** What is said, of what and to what; the numbers as they are told. */
-    public record FitFindingView(FitFinding.Kind kind, String of, String to, Map<String, Double> values, String says) {}
+    public record FitFindingView(FitFinding.Kind kind, String of, String to, Map<String, Double> values, String says) {
+        static FitFindingView of(FitFinding f) {
+            return new FitFindingView(f.kind(), f.of(), f.to(), Sentences.told(f.figures()), Sentences.of(f));
+        }
+    }
 
     /** Bonnet shut, full lock, engine rocking: whether it goes, and which gap decides it, a number among the gaps; empty where there is nothing to look at. */
     public record TrialView(Fit.Trial trial, boolean goes, int gap) {}
@@ -71,7 +75,7 @@ public record FitView(
      * Outlines of all its parts. Of a surface those are of all its triangles at once, and how many there are is not the same from each side:
      * some stand empty.
      */
-    private static List<OutlineView> outlines(Solid solid) {
+    static List<OutlineView> outlines(Solid solid) {
         if (!solid.isSurface()) {
             return solid.parts().stream().map(OutlineView::of).toList();
         }
@@ -246,10 +250,7 @@ public record FitView(
         Fit fit = Fit.of(option, room, solids);
         return new FitView(
                 fit.fits(),
-                FitFinding.of(fit, firing).stream()
-                        .map(f -> new FitFindingView(
-                                f.kind(), f.of(), f.to(), Sentences.told(f.figures()), Sentences.of(f)))
-                        .toList(),
+                FitFinding.of(fit, firing).stream().map(FitFindingView::of).toList(),
                 Arrays.stream(Fit.Trial.values())
                         .flatMap(trial -> fit.decides(trial, room).stream()
                                 .map(row -> new TrialView(

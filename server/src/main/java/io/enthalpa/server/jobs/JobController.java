@@ -5,9 +5,11 @@ import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.build.OptionMonteCarlo;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.router.Taste;
 import io.enthalpa.core.sizing.CoolingMethod;
 import io.enthalpa.core.sizing.MethodSizing;
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.server.answers.PipeWaysView;
 import io.enthalpa.server.problem.Asked;
 import io.enthalpa.server.problem.FaultView;
 import java.io.IOException;
@@ -20,6 +22,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.ScheduledFuture;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicReference;
 import java.util.concurrent.atomic.AtomicReferenceArray;
 import org.jspecify.annotations.Nullable;
 import org.springframework.context.event.ContextClosedEvent;
@@ -72,7 +75,7 @@ class JobController {
     record JobRequest(
             JsonNode document, String option, @Nullable Boolean every) {}
 
-    /** {@code spread} or {@code methods}: what has come of it so far. */
+    /** {@code spread}, {@code methods} or {@code routes}: what has come of it so far. */
     record JobView(
             String id,
             Job.State state,
@@ -80,7 +83,34 @@ class JobController {
             int of,
             @Nullable FaultView fault,
             @Nullable SpreadView spread,
-            @Nullable List<ComparedView> methods) {}
+            @Nullable List<ComparedView> methods,
+            @Nullable PipeWaysView routes) {}
+
+    /**
+     * @param of    name of the pipe
+     * @param taste what is liked best of a way
+     */
+    record RoutesRequest(JsonNode document, String option, String of, Taste taste) {}
+
+    /** Ways that a pipe can take: {@link io.enthalpa.core.router.Router}. */
+    @PostMapping("/routes")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    JobView routes(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody RoutesRequest request) {
+        AtomicReference<@Nullable Job> begun = new AtomicReference<>();
+        RouteSearch search = new RouteSearch(
+                BuildFile.read(Asked.document(request.document())),
+                Asked.text(request.option(), "option"),
+                Asked.text(request.of(), "of"),
+                request.taste(),
+                () -> {
+                    Job job = begun.get();
+                    return job != null && job.state() == Job.State.CANCELLED;
+                });
+        Job job = jobs.start(page, "routes", search.parts(), search::run, search::view);
+        begun.set(job);
+        return view(job, false);
+    }
 
     /** How far the option's answer can be off: {@link OptionMonteCarlo}. */
     @PostMapping("/spread")
@@ -201,6 +231,7 @@ class JobController {
                 result instanceof SpreadView s ? s : null,
                 result instanceof List<?> lines
                         ? lines.stream().map(ComparedView.class::cast).toList()
-                        : null);
+                        : null,
+                result instanceof PipeWaysView routes ? routes : null);
     }
 }

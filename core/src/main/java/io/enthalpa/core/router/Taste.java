@@ -1,0 +1,44 @@
+package io.enthalpa.core.router;
+
+import io.enthalpa.core.loss.BendLoss;
+
+/** What is liked best of a way, in metres of straight pipe that cost as much. */
+public enum Taste {
+    /** What the air feels: a bend counts as so many metres of straight pipe as lose as much. */
+    LEAST_LOSS {
+        @Override
+        double bend(double turn, Tube tube) {
+            double k = BendLoss.coefficient(tube.bend() / tube.bore(), turn, FRICTION);
+            return k * tube.bore() / FRICTION;
+        }
+    },
+    /** Each bend is two cuts and two welds: as a metre and a half of tube. */
+    FEWEST_JOINTS {
+        @Override
+        double bend(double turn, Tube tube) {
+            return 1.5 + turn * tube.bend();
+        }
+    },
+    /** What is bought: a bend of up to 45, 90 or 180 degrees as half a metre, three quarters and one and a half of tube, and its two welds as a quarter. */
+    CHEAPEST {
+        @Override
+        double bend(double turn, Tube tube) {
+            double stock = turn <= Math.PI / 4 + CUT ? 0.5 : turn <= Math.PI / 2 + CUT ? 0.75 : 1.5;
+            return stock + 0.25;
+        }
+    };
+
+    /** Darcy friction factor of drawn tube with charge air in it, near enough to weigh bends by. */
+    static final double FRICTION = 0.018;
+    /** rad that a cut of stock is true to. */
+    private static final double CUT = Math.toRadians(0.1);
+
+    /** Common practice, no source, but for the loss. @return m of straight tube that a bend is worth, its own length included */
+    abstract double bend(double turn, Tube tube);
+
+    /** @return m that bends which turn so far together cost at least besides their length: one that turns as far costs no more than several */
+    double least(double turn, Tube tube) {
+        double most = Math.min(turn, Tube.MOST_TURN);
+        return most < 1e-6 ? 0 : Math.max(0, bend(most, tube) - most * tube.bend());
+    }
+}

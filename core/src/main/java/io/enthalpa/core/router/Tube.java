@@ -1,0 +1,28 @@
+package io.enthalpa.core.router;
+
+import io.enthalpa.core.route.Centreline;
+
+/**
+ * What is laid.
+ *
+ * @param outside m that must be clear, wrap included
+ * @param bore    m
+ * @param bend    m, middle line of its bends
+ * @param seat    m of straight that a joint wants at either end of it
+ * @param tack    m of straight between two bends, to weld them: {@link #TACK}
+ */
+public record Tube(double outside, double bore, double bend, double seat, double tack) {
+    /** m of straight between two bends that are welded to one another; common practice, no source. */
+    public static final double TACK = 20e-3;
+    /** rad: a bend farther back is not told by its corner; {@link Centreline} ends at 175 degrees. */
+    static final double MOST_TURN = Math.toRadians(174);
+
+    double radius() {
+        return outside / 2;
+    }
+
+    /** @return m from a corner to where its bend begins */
+    double tangent(double turn) {
+        return bend * Math.tan(turn / 2);
+    }
+}
