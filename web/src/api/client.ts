@@ -36,6 +36,10 @@ export type ComparedView = Schemas['ComparedView']
 export type OptionAnswer = Schemas['OptionAnswer']
 export type FitView = Schemas['FitView']
 export type FitFinding = Schemas['FitFindingView']
+export type JobKind = 'spread' | 'methods' | 'routes'
+export type PipeWays = Schemas['PipeWaysView']
+export type PipeWay = Schemas['WayView']
+export type Taste = Schemas['RoutesRequest']['taste']
 export type GapView = Schemas['RoomGapView']
 export type WayOutView = Schemas['WayOutView']
 export type ClockingAnswer = Schemas['ClockingAnswer']
@@ -198,8 +202,8 @@ export const api = {
     (await send('POST', `/preview/room/${how}`, { document, option }, undefined, signal)).blob(),
   trace: async (document: BuildDocument, option: string, how: 'csv' | 'json') =>
     (await send('POST', `/preview/trace/${how}`, { document, option })).blob(),
-  startJob: (kind: 'spread' | 'methods', document: BuildDocument, option: string, every?: boolean) =>
-    call<JobView>('POST', `/jobs/${kind}`, { document, option, every }),
+  startJob: (kind: JobKind, document: BuildDocument, option: string, more: object) =>
+    call<JobView>('POST', `/jobs/${kind}`, { document, option, ...more }),
   job: (id: string) => call<JobView>('GET', `/jobs/${id}`),
   cancelJob: (id: string) => call<undefined>('DELETE', `/jobs/${id}`),
   roomPresets: () => call<{ presets: PresetView[] }>('GET', '/room/presets'),

@@ -88,7 +88,7 @@ const work = useDebounceFn(async () => {
     made.value = starter
     answer.value = first
     duties.value = starter.duties
-    void compare(starter.bare, starter.bare.options[0]!.letter, true)
+    void compare(starter.bare, starter.bare.options[0]!.letter, { every: true })
   }, mine)
 }, 250)
 

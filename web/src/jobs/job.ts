@@ -1,9 +1,9 @@
 import { computed, onScopeDispose, ref, shallowRef } from 'vue'
-import { api, type JobView } from '../api/client'
+import { api, type JobKind, type JobView } from '../api/client'
 import type { BuildDocument } from '../document/types'
 
 /** A long computation on the server: begun, watched by its events, cancelled when it is not wanted any more. */
-export function useJob(kind: 'spread' | 'methods') {
+export function useJob(kind: JobKind) {
   const job = shallowRef<JobView>()
   const failed = ref('')
   const running = computed(() => job.value?.state === 'RUNNING')
@@ -11,13 +11,13 @@ export function useJob(kind: 'spread' | 'methods') {
   let events: EventSource | undefined
   let ticket = 0
 
-  /** @param every also methods that say nothing new for the option */
-  async function start(document: BuildDocument, option: string, every?: boolean): Promise<void> {
+  /** @param more what the question says besides */
+  async function start(document: BuildDocument, option: string, more: object = {}): Promise<void> {
     cancel()
     const mine = ++ticket
     failed.value = ''
     try {
-      const begun = await api.startJob(kind, document, option, every)
+      const begun = await api.startJob(kind, document, option, more)
       if (mine !== ticket) return void api.cancelJob(begun.id).catch(() => undefined)
       job.value = begun
       watch(begun.id, mine)

@@ -9,6 +9,7 @@ import { useSettings } from '../settings/store'
 import RunHandles from './RunHandles.vue'
 import SheetMarks from './SheetMarks.vue'
 import SheetThings, { type Thing } from './SheetThings.vue'
+import WayGhosts, { type Ghost } from './WayGhosts.vue'
 import {
   bestView,
   extentOf,
@@ -35,6 +36,7 @@ const props = defineProps<{
   gap?: GapView
   /** The pipe that is picked. */
   run?: Run
+  ghosts: readonly Ghost[]
   pointed?: Point
   /** A press tells a place instead of picking what is there. */
   pointing?: boolean
@@ -238,6 +240,7 @@ const measured = computed(() => {
             @drag="drag"
             @drop="drop"
           />
+          <WayGhosts v-if="ghosts.length" :ghosts="ghosts" :sheet="sheet" :view="v" />
         </g>
         <SheetMarks :stacks="fit.stacks" :mountings="fit.mountings" :pointed="pointed" :cursor="cursor?.place" :sheet="sheet" :view="v" />
         <RunHandles v-if="run" :run="run" :sheet="sheet" :view="v" @shift="(id, by) => emit('corner', id, by)" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Menu from 'primevue/menu'
-import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { api, type GapView } from '../api/client'
 import { useBuild } from '../build/store'
 import { at, named, newIdentity } from '../document/edit'
@@ -22,6 +22,7 @@ import BodyTable from './BodyTable.vue'
 import PipeRuns from './PipeRuns.vue'
 import TapeList from './TapeList.vue'
 import { emptyRoom, SHAPES, shifted } from './room'
+import type { Ghost } from './WayGhosts.vue'
 
 /** The measured room, where the option's bodies stand in it, and whether they fit. */
 const build = useBuild()
@@ -163,6 +164,8 @@ watch(picked, () => {
   pointed.value = undefined
 })
 
+/** Ways that were found for a pipe. */
+const ghosts = shallowRef<Ghost[]>([])
 const body = computed(() => stands.value.find((s) => picked.value === `${build.optionAt}/stands/#${s.id}`))
 const run = computed(() => build.option?.runs?.find((r) => picked.value === `${build.optionAt}/runs/#${r.id}`))
 const obstacle = computed(() => obstacles.value.find((o) => picked.value === `/room/obstacles/#${o.id}`))
@@ -201,6 +204,7 @@ const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) ==
         :chosen="chosen"
         :gap="gap"
         :run="run"
+        :ghosts="ghosts"
         :structure="structure"
         :carried="carried"
         :large="large"
@@ -213,7 +217,7 @@ const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) ==
       />
       <p v-if="fit?.gone.length" class="fine">Kept, though not in this option any more: {{ fit.gone.join(', ') }}.</p>
       <BodyTable v-model:pointing="pointing" v-model:pointed="pointed" class="block" :fit="fit" :picked="body" @pick="picked = $event" @see="pick" />
-      <PipeRuns class="block" :fit="fit" :picked="run" @pick="picked = $event" />
+      <PipeRuns class="block" :fit="fit" :picked="run" @pick="picked = $event" @ghosts="ghosts = $event" />
       <GapTable v-if="fit?.gaps.length" :fit="fit" :chosen="gap" class="block" @pick="look" />
       <MeasureBetween v-if="fit" :fit="fit" class="block" @measured="between = $event" />
       <section class="block">

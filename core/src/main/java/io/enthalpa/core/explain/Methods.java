@@ -32,6 +32,7 @@ import io.enthalpa.core.exchanger.TankEffect;
 import io.enthalpa.core.fit.Against;
 import io.enthalpa.core.fit.AirBehind;
 import io.enthalpa.core.fit.AirSeen;
+import io.enthalpa.core.fit.BoxPorts;
 import io.enthalpa.core.fit.Clocking;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.fit.ToolRoom;
@@ -56,6 +57,7 @@ import io.enthalpa.core.plant.WaterSide;
 import io.enthalpa.core.room.AskedGap;
 import io.enthalpa.core.route.Centreline;
 import io.enthalpa.core.route.TurnList;
+import io.enthalpa.core.router.Router;
 import io.enthalpa.core.sizing.Bill;
 import io.enthalpa.core.sizing.MethodSizing;
 import io.enthalpa.core.sizing.NewJob;
@@ -143,10 +145,12 @@ public final class Methods {
                             ToolRoom.METHOD,
                             WayOut.METHOD,
                             Clocking.METHOD,
+                            BoxPorts.METHOD,
                             LargestCore.METHOD,
                             Centreline.METHOD,
                             TurnList.METHOD,
-                            Pipework.METHOD)),
+                            Pipework.METHOD,
+                            Router.METHOD)),
             new Chapter("Duties", List.of(DutyPlan.METHOD, Gearing.METHOD, DutyThinner.METHOD)),
             new Chapter(
                     "Endurance",

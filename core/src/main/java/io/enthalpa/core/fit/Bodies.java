@@ -115,13 +115,14 @@ public final class Bodies {
         return new Body(name(stand), index, stand, Solid.of(there), usual, face(stand), ports);
     }
 
-    /** As far as it is known where they are: of a core, and of a housing that is clocked its outlet. */
+    /** Of a core as it is made, of a housing that is clocked its outlet too; of what is a box {@link BoxPorts}. */
     private List<OpenPort> ports(Stand stand) {
-        return stand.what() == Stand.What.CORE
-                ? CoreBody.ports(core(stand).spec())
-                : scroll(stand).stream()
-                        .map(s -> ScrollBody.port(size(stand), s, piece(stand).bore()))
-                        .toList();
+        return switch (stand.what()) {
+            case CORE -> CoreBody.ports(core(stand).spec());
+            case BLOWER, THROTTLE, FILTER, PLENUM ->
+                BoxPorts.of(option.path(), piece(stand), size(stand), scroll(stand));
+            default -> List.of();
+        };
     }
 
     /** Of a blower that has one; what is a box besides has no outlet that could be clocked. */

@@ -7,6 +7,7 @@ import io.enthalpa.core.space.Hull;
 import io.enthalpa.core.space.Solid;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
@@ -124,12 +125,13 @@ final class Draft {
         if (turn[corner] < STRAIGHT_ON) {
             return true;
         }
-        if (passage.isClear(around(corner), 0)) {
+        Optional<Passage> against = passage.against(around(corner));
+        if (against.isEmpty()) {
             return true;
         }
         List<Vector3D> arc = arc(corner);
         for (int i = 1; i < arc.size(); i++) {
-            if (!passage.isClear(Hull.rod(arc.get(i - 1), arc.get(i), tube.radius()), STRAY)) {
+            if (!against.get().isClear(Hull.rod(arc.get(i - 1), arc.get(i), tube.radius()), STRAY)) {
                 return false;
             }
         }

@@ -6,6 +6,7 @@ import io.enthalpa.core.space.Gaps;
 import io.enthalpa.core.space.Motion;
 import io.enthalpa.core.space.Solid;
 import java.util.Optional;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
  * Something that a pipe must miss.
@@ -57,13 +58,12 @@ public record Keepout(String name, Solid solid, double still, double moved, Moti
         return gap.map(g -> new Gap(g.apart().less(asked), g.elementA(), g.elementB()));
     }
 
-    /** @return m that it is off a box at least, less what is asked, whatever both do */
-    double atLeast(Bounds box) {
-        Optional<Bounds> own = solid.bounds();
-        if (own.isEmpty()) {
-            return Double.NEGATIVE_INFINITY;
-        }
-        double asked = Math.max(still, moved);
-        return moves() ? this.own.swept(box).gap(others.swept(own.get())) - asked : box.gap(own.get()) - asked;
+    /** @return m that a box keeps from its plane at least, however it is shifted */
+    double beyond(Bounds box) {
+        Solid.HalfSpace half = solid.half().orElseThrow();
+        Vector3D n = half.normal();
+        return -box.reach(n.negate())
+                - half.on().dotProduct(n)
+                - others.travel().getNorm();
     }
 }

@@ -7,26 +7,49 @@ import io.enthalpa.core.space.Gap;
 import io.enthalpa.core.space.Hull;
 import io.enthalpa.core.space.Separation;
 import io.enthalpa.core.space.Solid;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
-/**
- * All that must be missed, and how strictly.
- *
- * @param ease m less than asked that is enough: 0 for a way that is to be made
- */
-record Passage(List<Keepout> keepouts, double ease) {
+/** All that must be missed, and how strictly. */
+final class Passage {
     /** m beyond which nothing is near. */
     static final double FAR = 0.25;
 
-    Passage {
-        keepouts = List.copyOf(keepouts);
+    private final List<Keepout> keepouts;
+    private final double ease;
+    /** What each never leaves; none for what lies beyond a plane. */
+    private final Bounds[] boxes;
+
+    /** @param ease m less than asked that is enough: 0 for a way that is to be made */
+    Passage(List<Keepout> keepouts, double ease) {
+        this(
+                List.copyOf(keepouts),
+                ease,
+                keepouts.stream()
+                        .map(k -> k.solid().bounds().map(k.others()::swept).orElse(null))
+                        .toArray(Bounds[]::new));
+    }
+
+    private Passage(List<Keepout> keepouts, double ease, Bounds[] boxes) {
+        this.keepouts = keepouts;
+        this.ease = ease;
+        this.boxes = boxes;
+    }
+
+    List<Keepout> keepouts() {
+        return keepouts;
+    }
+
+    double ease() {
+        return ease;
     }
 
     /** @return the same, asking for less */
     Passage eased(double by) {
-        return new Passage(keepouts, by);
+        return new Passage(keepouts, by, boxes);
     }
 
     static double gap(Convex a, Convex b) {
@@ -37,15 +60,30 @@ record Passage(List<Keepout> keepouts, double ease) {
     boolean isClear(Convex piece, double more) {
         Bounds box = piece.bounds();
         Solid solid = null;
-        for (Keepout k : keepouts) {
-            if (k.atLeast(box) < more - ease) {
+        for (int i = 0; i < boxes.length; i++) {
+            if (atLeast(i, box) < more - ease) {
                 solid = solid == null ? Solid.of("", piece) : solid;
-                if (!k.clears(solid, ease - more)) {
+                if (!keepouts.get(i).clears(solid, ease - more)) {
                     return false;
                 }
             }
         }
         return true;
+    }
+
+    /** @return what a piece does not keep its gaps from; empty where there is no such thing */
+    Optional<Passage> against(Convex piece) {
+        Bounds box = piece.bounds();
+        Solid solid = Solid.of("", piece);
+        int[] near = IntStream.range(0, boxes.length)
+                .filter(i -> atLeast(i, box) < -ease && !keepouts.get(i).clears(solid, ease))
+                .toArray();
+        return near.length == 0
+                ? Optional.empty()
+                : Optional.of(new Passage(
+                        Arrays.stream(near).mapToObj(keepouts::get).toList(),
+                        ease,
+                        Arrays.stream(near).mapToObj(i -> boxes[i]).toArray(Bounds[]::new)));
     }
 
     /**
@@ -65,7 +103,7 @@ record Passage(List<Keepout> keepouts, double ease) {
         Tight least = new Tight(FAR, -1, box.middle(), Vector3D.PLUS_K);
         for (int i = 0; i < keepouts.size(); i++) {
             Keepout k = keepouts.get(i);
-            if (k.atLeast(box) < least.spare) {
+            if (atLeast(i, box) < least.spare) {
                 Optional<Gap> gap = k.spare(piece, least.spare);
                 if (gap.isPresent() && gap.get().value() < least.spare) {
                     Apart apart = gap.get().apart();
@@ -75,5 +113,13 @@ record Passage(List<Keepout> keepouts, double ease) {
             }
         }
         return least;
+    }
+
+    /** @return m that a keepout is off a box at least, less what is asked, whatever both do */
+    private double atLeast(int keepout, Bounds box) {
+        Keepout k = keepouts.get(keepout);
+        Bounds swept = k.own().isStill() ? box : k.own().swept(box);
+        double off = boxes[keepout] == null ? k.beyond(swept) : swept.gap(boxes[keepout]);
+        return off - Math.max(k.still(), k.moved());
     }
 }

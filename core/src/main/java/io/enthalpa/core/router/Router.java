@@ -13,6 +13,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BooleanSupplier;
+import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /** Ways for one pipe between two ports. The same question has the same answer every time. */
@@ -34,6 +35,8 @@ public final class Router {
     private static final int[] PLACES = {120, 500, 1500};
     /** Ways whose corners are shifted to find the cheapest. */
     private static final int FINALISTS = 5;
+    /** The same of another way than the best. */
+    private static final int FEW = 2;
     /** Ways that are told. */
     public static final int MOST_WAYS = 5;
     /** Another way may cost so many times the cheapest. */
@@ -43,7 +46,7 @@ public final class Router {
     /** m: a way that is nowhere farther from another is the same. */
     private static final double SAME = 0.06;
     /** m of gap besides, for a way with room. */
-    private static final double[] ROOM = {0.04, 0.025, 0.015, 0.008};
+    private static final double[] ROOM = {0.03, 0.012};
     /** m to which it is told what is missing. */
     private static final double MISSING = 0.0005;
 
@@ -51,6 +54,8 @@ public final class Router {
     private static final double ROUNDING = 1e-5;
 
     private static final int SEED = 17;
+    /** Other places, for a way that those of the first give only roughly. */
+    private static final int SECOND = 5017;
 
     private final Tube tube;
     private final Port start;
@@ -105,13 +110,15 @@ public final class Router {
         }
         List<Draft> ways = new ArrayList<>();
         for (int i = 0; ways.isEmpty() && i < PLACES.length && !cancelled.getAsBoolean(); i++) {
-            Search search = over(PLACES[i], passage);
-            best(search, taste, passage).ifPresent(d -> {
-                ways.add(d);
-                for (Taste other : EnumSet.complementOf(EnumSet.of(taste))) {
-                    best(search, other, passage).filter(o -> isOther(o, ways)).ifPresent(ways::add);
-                }
-            });
+            Search search = over(PLACES[i], passage, SEED);
+            Search second = over(PLACES[i], passage, SECOND);
+            Stream.of(search, second)
+                    .flatMap(s -> best(s, taste, passage, FINALISTS).stream())
+                    .min(Comparator.comparingDouble(d -> d.cost(taste)))
+                    .ifPresent(ways::add);
+            for (Taste other : ways.isEmpty() ? EnumSet.noneOf(Taste.class) : EnumSet.complementOf(EnumSet.of(taste))) {
+                best(search, other, passage, FEW).filter(o -> isOther(o, ways)).ifPresent(ways::add);
+            }
         }
         if (ways.isEmpty()) {
             return new Found(List.of(), narrowest(taste));
@@ -140,8 +147,8 @@ public final class Router {
     }
 
     /** Of several that are found which is cheapest with its corners shifted. */
-    private Optional<Draft> best(Search search, Taste taste, Passage through) {
-        return search.best(taste, FINALISTS).stream()
+    private Optional<Draft> best(Search search, Taste taste, Passage through, int finalists) {
+        return search.best(taste, finalists).stream()
                 .map(d -> polished(d, taste, through))
                 .min(Comparator.comparingDouble(d -> d.cost(taste)));
     }
@@ -150,8 +157,8 @@ public final class Router {
         return new Polish(tube, start, end, SEED).cheaper(draft, taste, through);
     }
 
-    private Search over(int count, Passage through) {
-        return new Search(tube, start, end, through, new Places(tube, start, end, through), count, SEED);
+    private Search over(int count, Passage through, int seed) {
+        return new Search(tube, start, end, through, new Places(tube, start, end, through), count, seed);
     }
 
     private Optional<Draft> roomy(Taste taste) {
@@ -169,17 +176,19 @@ public final class Router {
         if (cancelled.getAsBoolean()) {
             return Optional.empty();
         }
-        return best(over(PLACES[0], through), taste, through);
+        return best(over(PLACES[0], through, SEED), taste, through, FEW);
     }
 
     /** Others: what lies round the middle of all that are known is closed, and open again for what is found then. */
     private void round(List<Draft> ways, Taste taste) {
         double least = ways.stream().mapToDouble(d -> d.cost(taste)).min().orElseThrow();
-        for (int i = 0; i < 2 * CLOSED.length && ways.size() < MOST_WAYS && !cancelled.getAsBoolean(); i++) {
-            few(taste, closed(ways, CLOSED[i % CLOSED.length]))
+        int inVain = 0;
+        for (int i = 0; inVain < CLOSED.length && ways.size() < MOST_WAYS && !cancelled.getAsBoolean(); i++) {
+            Optional<Draft> other = few(taste, closed(ways, CLOSED[i % CLOSED.length]))
                     .map(d -> polished(d, taste, passage))
-                    .filter(d -> isOther(d, ways) && d.cost(taste) < MOST_COST * least)
-                    .ifPresent(ways::add);
+                    .filter(d -> isOther(d, ways) && d.cost(taste) < MOST_COST * least);
+            other.ifPresent(ways::add);
+            inVain = other.isPresent() ? 0 : inVain + 1;
         }
     }
 

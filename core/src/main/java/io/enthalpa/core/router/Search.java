@@ -27,6 +27,8 @@ final class Search {
     /** Part of a leg at either end that is left to the bends, when it is looked at for the first time. */
     private static final double ENDS = 0.3;
 
+    /** Steps for each other way when one is found. */
+    private static final int MORE = 200;
     /** Steps for each place. */
     private static final int STEPS = 100;
     /** m: places nearer than that are one. */
@@ -130,7 +132,8 @@ final class Search {
                 add(ahead, null, START, to, 0, 0, taste);
             }
         }
-        for (int i = 0; i < steps && ways.size() < most && !ahead.isEmpty(); i++) {
+        int left = steps;
+        for (; left > 0 && ways.size() < most && !ahead.isEmpty(); left--) {
             Leg leg = ahead.remove();
             if (leg.before != null && !isClear(leg)) {
                 continue;
@@ -139,6 +142,7 @@ final class Search {
                 Draft whole = draft(leg);
                 if (whole.canBeMade() && whole.isClear(passage)) {
                     ways.add(whole);
+                    left = Math.min(left, MORE * most);
                 }
                 continue;
             }

@@ -14,8 +14,8 @@ import io.enthalpa.core.route.Centreline;
 public record Tube(double outside, double bore, double bend, double seat, double tack) {
     /** m of straight between two bends that are welded to one another; common practice, no source. */
     public static final double TACK = 20e-3;
-    /** rad: a bend farther back is not told by its corner; {@link Centreline} ends at 175 degrees. */
-    static final double MOST_TURN = Math.toRadians(174);
+    /** rad: of one that turns farther back the corner would lie far from the pipe, and no hand finds it; {@link Centreline} ends at 175 degrees. */
+    static final double MOST_TURN = Math.toRadians(170);
 
     double radius() {
         return outside / 2;
