@@ -28,6 +28,7 @@ const TASTES: readonly { value: Taste; label: string }[] = [
 const taste = ref<Taste>('LEAST_LOSS')
 const { job, failed, running, progress, start, cancel } = useJob('routes')
 const asked = shallowRef<Asked>()
+const picked = ref(0)
 const stale = computed(() => asked.value?.document !== build.document || asked.value?.letter !== build.letter)
 
 function look(): void {
@@ -35,7 +36,6 @@ function look(): void {
   picked.value = 0
   void start(asked.value.document, asked.value.letter, { of: props.of, taste: taste.value })
 }
-look()
 watch(() => [props.of, build.letter], look)
 function like(other: Taste): void {
   taste.value = other
@@ -48,7 +48,6 @@ const rows = computed(() => [
   ...(found.value?.ways ?? []).map((way) => ({ way, how: '' })),
   ...(found.value?.opens ?? []).map((o) => ({ way: o.way, how: o.says })),
 ])
-const picked = ref(0)
 watch(
   [rows, picked],
   () =>
@@ -58,6 +57,7 @@ watch(
     ),
   { immediate: true },
 )
+look()
 onBeforeUnmount(() => emit('ghosts', []))
 const sentences = computed(() => (found.value?.says ?? []).map((f) => say(f, build.catalogue!.sentences, settings.units)))
 
@@ -71,6 +71,8 @@ const spare = (way: PipeWay) => (way.spare_mm == null ? 'nothing near' : spoken(
 const loss = (way: PipeWay) => (way.loss_kPa == null ? '' : `${change(way.loss_kPa, 'kPa', settings.units, 2) || '0'} ${us.value ? 'psi' : 'kPa'}`)
 const kelvin = (way: PipeWay) => (way.worst_K == null ? '' : `${change(way.worst_K, 'K', settings.units, 1) || '0'} ${us.value ? '°F' : '°C'}`)
 const seconds = (way: PipeWay) => (!way.longer_s ? '' : `${way.longer_s < 0 ? '−' : '+'}${span(Math.abs(way.longer_s))}`)
+/** How long the target is kept is told where any way changes it. */
+const keeps = computed(() => rows.value.some((r) => Math.abs(r.way.longer_s ?? 0) >= 0.5))
 
 /** The run as it would be; its ends stay on what they are on. */
 function edits(way: PipeWay, root: string, counted: Run[]): (Edit | { pointer: string; value?: unknown })[] {
@@ -131,7 +133,7 @@ function leave(): void {
             <th scope="col">weighs</th>
             <th scope="col">loss</th>
             <th scope="col">worst, duty</th>
-            <th scope="col">keeps</th>
+            <th v-if="keeps" scope="col">keeps</th>
             <th scope="col" class="left">least to spare of the gaps asked</th>
             <th><span class="hidden-words">take it</span></th>
           </tr>
@@ -147,7 +149,7 @@ function leave(): void {
             <td>{{ spoken(r.way.mass_kg, 'kg', settings.units, 2) }}</td>
             <td>{{ loss(r.way) }}</td>
             <td :class="(r.way.worst_K ?? 0) < 0 ? 'better' : ''">{{ kelvin(r.way) }}</td>
-            <td>{{ seconds(r.way) }}</td>
+            <td v-if="keeps">{{ seconds(r.way) }}</td>
             <td class="left why">
               {{ spare(r.way) }}<template v-if="r.way.beside">, beside {{ r.way.beside }}</template
               ><template v-if="r.way.roomy">; looked for with more room</template><template v-if="r.how">. {{ r.how }}</template>

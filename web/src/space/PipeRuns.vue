@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed } from 'vue'
 import type { FitView } from '../api/client'
 import { useBuild } from '../build/store'
 import { newIdentity, type Edit } from '../document/edit'
@@ -9,13 +9,11 @@ import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import NumberField from '../ui/NumberField.vue'
 import { bendsOf } from '../pipes/laid'
-import FindWay from './FindWay.vue'
 import { middleOfLongest, placeAt, type Place } from './run'
-import type { Ghost } from './WayGhosts.vue'
 
 /** Which pipes of the option are laid in the room, and by which corners: their length and bends follow. */
 const props = defineProps<{ fit?: FitView; picked?: Run }>()
-const emit = defineEmits<{ pick: [row: string | undefined]; ghosts: [ghosts: Ghost[]] }>()
+const emit = defineEmits<{ pick: [row: string | undefined]; find: [pipe: string] }>()
 const build = useBuild()
 const settings = useSettings()
 const AXES = ['back_mm', 'right_mm', 'up_mm'] as const
@@ -33,8 +31,6 @@ const rows = computed(() => {
     ...runs.value.filter((r) => !pipes.includes(r.of)).map((run) => ({ name: run.of, run })),
   ]
 })
-/** The pipe that a way is looked for. */
-const looking = ref<string>()
 const isPipe = (name: string) => ofKind(build.option!, 'pipe').some((p) => p.piece.name === name)
 const now = computed(() => (props.picked ? laid(props.picked) : undefined))
 
@@ -104,14 +100,7 @@ function putCorner(r: Run): void {
             {{ r.run ? 'cannot be laid yet: what is wrong stands above' : 'not laid: as long as it is typed' }}
           </td>
           <td class="moves">
-            <button
-              v-if="isPipe(r.name)"
-              type="button"
-              class="act"
-              :aria-label="`Find a way for ${r.name}`"
-              :aria-expanded="looking === r.name"
-              @click="looking = looking === r.name ? undefined : r.name"
-            >
+            <button v-if="isPipe(r.name)" type="button" class="act" :aria-label="`Find a way for ${r.name}`" @click="emit('find', r.name)">
               find a way
             </button>
             <button v-if="r.run" type="button" class="act" :aria-label="`Do not lay ${r.name} any more`" @click="drop(r.run)">out</button>
@@ -120,13 +109,6 @@ function putCorner(r: Run): void {
         </tr>
       </tbody>
     </table>
-    <FindWay
-      v-if="looking && isPipe(looking)"
-      :of="looking"
-      @ghosts="emit('ghosts', $event)"
-      @taken="looking = undefined"
-      @done="looking = undefined"
-    />
     <div v-if="picked" class="study">
       <table class="figures corners">
         <thead>

@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch
 import { api, type GapView } from '../api/client'
 import { useBuild } from '../build/store'
 import { at, named, newIdentity } from '../document/edit'
+import { ofKind } from '../document/pieces'
 import type { Obstacle, Run, Stand } from '../document/types'
 import { useSettings } from '../settings/store'
 import Notice from '../ui/Notice.vue'
@@ -12,6 +13,7 @@ import TextField from '../ui/TextField.vue'
 import { say } from '../verdict/say'
 import type { Point } from './elevation'
 import Elevations from './Elevations.vue'
+import FindWay from './FindWay.vue'
 import GapTable from './GapTable.vue'
 import MeshImport from './MeshImport.vue'
 import ObstacleFields from './ObstacleFields.vue'
@@ -164,8 +166,20 @@ watch(picked, () => {
   pointed.value = undefined
 })
 
-/** Ways that were found for a pipe. */
+/** The pipe that a way is looked for, and the ways found. */
+const seeking = ref<string>()
 const ghosts = shallowRef<Ghost[]>([])
+const drawings = ref<HTMLElement>()
+function find(pipe: string): void {
+  seeking.value = pipe
+  drawings.value?.scrollIntoView({ block: 'start' })
+}
+watch(
+  () => build.option && !ofKind(build.option, 'pipe').some((p) => p.piece.name === seeking.value),
+  (gone) => {
+    if (gone) seeking.value = undefined
+  },
+)
 const body = computed(() => stands.value.find((s) => picked.value === `${build.optionAt}/stands/#${s.id}`))
 const run = computed(() => build.option?.runs?.find((r) => picked.value === `${build.optionAt}/runs/#${r.id}`))
 const obstacle = computed(() => obstacles.value.find((o) => picked.value === `/room/obstacles/#${o.id}`))
@@ -188,7 +202,7 @@ const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) ==
     </template>
     <template v-else>
       <p v-for="(s, i) in sentences" :key="i" class="says" :class="{ first: i === 0, worse: i === 0 && fit && !fit.fits }">{{ s }}</p>
-      <p v-if="fit" class="trials">
+      <p v-if="fit" ref="drawings" class="trials">
         <span v-for="t in fit.trials" :key="t.trial"
           >{{ TRIALS[t.trial] }} <b :class="t.goes ? 'better' : 'worse'">{{ t.goes ? 'goes' : 'does not go' }}</b></span
         >
@@ -215,9 +229,10 @@ const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) ==
         @shift="shift"
         @corner="bend"
       />
+      <FindWay v-if="seeking" :of="seeking" @ghosts="ghosts = $event" @taken="seeking = undefined" @done="seeking = undefined" />
       <p v-if="fit?.gone.length" class="fine">Kept, though not in this option any more: {{ fit.gone.join(', ') }}.</p>
       <BodyTable v-model:pointing="pointing" v-model:pointed="pointed" class="block" :fit="fit" :picked="body" @pick="picked = $event" @see="pick" />
-      <PipeRuns class="block" :fit="fit" :picked="run" @pick="picked = $event" @ghosts="ghosts = $event" />
+      <PipeRuns class="block" :fit="fit" :picked="run" @pick="picked = $event" @find="find" />
       <GapTable v-if="fit?.gaps.length" :fit="fit" :chosen="gap" class="block" @pick="look" />
       <MeasureBetween v-if="fit" :fit="fit" class="block" @measured="between = $event" />
       <section class="block">

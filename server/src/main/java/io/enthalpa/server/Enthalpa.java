@@ -2,6 +2,7 @@ package io.enthalpa.server;
 
 import io.enthalpa.server.command.BackupCommand;
 import io.enthalpa.server.command.HelpCommand;
+import io.enthalpa.server.command.RouteCommand;
 import io.enthalpa.server.command.ServeCommand;
 import io.enthalpa.server.command.SolveCommand;
 import io.enthalpa.server.problem.StartFault;
@@ -32,6 +33,7 @@ public final class Enthalpa {
                 case "solve" -> SolveCommand.solve(rest);
                 case "soak" -> SolveCommand.soak(rest);
                 case "fit" -> SolveCommand.fit(rest);
+                case "route" -> RouteCommand.route(rest);
                 case "backup" -> BackupCommand.backup(rest);
                 case "restore" -> BackupCommand.restore(rest);
                 case "help", "--help", "-h" -> HelpCommand.print();

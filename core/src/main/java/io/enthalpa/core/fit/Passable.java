@@ -79,18 +79,18 @@ public record Passable(
     }
 
     private static EnthalpaFault noPipe(String of) {
-        return EnthalpaFault.of(FaultKind.MISSING, "/of", "the pipe", of, "a pipe of the option, by its name", "");
+        return EnthalpaFault.of(FaultKind.CONTRADICTION, "/of", "the pipe", of, "a pipe of the option", "");
     }
 
     private static EnthalpaFault unknown(String of, boolean start, String on) {
         return EnthalpaFault.of(
-                FaultKind.MISSING,
+                FaultKind.CONTRADICTION,
                 "/runs",
-                (start ? "where " + of + " begins" : "where " + of + " ends"),
-                "",
-                "a port that has its place in the room, or a place that is typed",
+                (start ? "the beginning of " : "the end of ") + of,
+                "not known",
+                "on a port that has its place in the room, or where it is typed",
                 on.isEmpty()
-                        ? "Lay it, and type that place."
+                        ? "Lay the pipe and type that place."
                         : "Give " + on + " its place in the room, or lay the pipe and type that place.");
     }
 

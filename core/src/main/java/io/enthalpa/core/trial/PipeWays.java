@@ -71,7 +71,12 @@ public final class PipeWays {
 
     private static EnthalpaFault noRoom() {
         return EnthalpaFault.of(
-                FaultKind.MISSING, "/room", "the room", "", "a datum and what must be missed", "Measure it first.");
+                FaultKind.CONTRADICTION,
+                "/room",
+                "the room",
+                "not measured",
+                "measured",
+                "Put in a datum and what must be missed.");
     }
 
     /**
@@ -80,11 +85,17 @@ public final class PipeWays {
      * @param option with it
      * @param laid   the pipe on it
      * @param tight  its gap with least to spare; empty where nothing stands near
+     * @param beside what that is to; empty likewise
      * @param change over the duty against the option as it stands; empty where either has no answer
      * @param roomy  whether it was looked for with more gap than asked
      */
     public record Way(
-            BuildOption option, Pipework.Laid laid, Optional<GapRow> tight, Optional<Change> change, boolean roomy) {
+            BuildOption option,
+            Pipework.Laid laid,
+            Optional<GapRow> tight,
+            String beside,
+            Optional<Change> change,
+            boolean roomy) {
         /** @return kg of its wall */
         public double mass() {
             PathElement.Pipe pipe = laid.pipe();
@@ -186,10 +197,22 @@ public final class PipeWays {
                         .max(Comparator.comparingDouble(GapRow::missing));
                 return tight.filter(GapRow::isShort).isPresent()
                         ? Optional.empty()
-                        : Optional.of(new Way(with, laid, tight, Optional.empty(), way.roomy()));
+                        : Optional.of(new Way(
+                                with,
+                                laid,
+                                tight,
+                                tight.map(row -> beside(row, body, then)).orElse(""),
+                                Optional.empty(),
+                                way.roomy()));
             }
         }
         return Optional.empty();
+    }
+
+    private static String beside(GapRow row, int pipe, Fit fit) {
+        return row.body() == pipe
+                ? FitFinding.named(row.against(), row.name())
+                : FitFinding.named(row.element(), fit.bodies().get(row.body()).name());
     }
 
     private List<Way> priced(List<Way> ways) {
@@ -202,6 +225,7 @@ public final class PipeWays {
                         w.option,
                         w.laid,
                         w.tight,
+                        w.beside,
                         changes.stream()
                                 .filter(c -> c.option().equals(w.option))
                                 .findFirst(),

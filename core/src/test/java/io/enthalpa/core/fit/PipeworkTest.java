@@ -244,4 +244,19 @@ class PipeworkTest {
         assertThat(l.before().orElseThrow().port().role()).isEqualTo("outlet");
         assertThat(l.before().orElseThrow().off()).isCloseTo(0, within(1e-7));
     }
+
+    /** 3 L as four cubes in a row: 181.712 from its middle to its front, which is turned to the left, and 40 of stub. */
+    @Test
+    void aPipeEndsOnTheStubOfABox() {
+        BuildOption option = laid(new Run("cold pipe", Optional.empty(), List.of(), Optional.empty()));
+        Stand plenum =
+                new Stand("plenum", Stand.What.PLENUM, p(0, 1.2, 0), -Math.PI / 2, 0, 0, "body", Optional.empty());
+        Pipework.Laid cold = work(option.withStands(List.of(option.stands().get(0), plenum)))
+                .laid()
+                .get(0);
+        double edge = Math.cbrt(0.003 / 4);
+        assertThat(cold.spec().to().distance(p(0, 1.2 - 2 * edge - 0.04, 0))).isLessThan(EXACT);
+        assertThat(cold.behind().orElseThrow().off()).isCloseTo(0, within(1e-7));
+        assertThat(cold.line().straight()).isCloseTo(1.2 - 2 * edge - 0.04 - 0.347, within(EXACT));
+    }
 }

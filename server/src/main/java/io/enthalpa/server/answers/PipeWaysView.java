@@ -2,7 +2,6 @@ package io.enthalpa.server.answers;
 
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.fit.FitFinding;
-import io.enthalpa.core.fit.GapRow;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.trial.Change;
 import io.enthalpa.core.trial.PipeWays;
@@ -74,19 +73,13 @@ public record PipeWaysView(String of, List<WayView> ways, List<FitView.FitFindin
                             .toList(),
                     EditView.of(OptionEdits.between(now, asLaidNow)),
                     way.tight().map(row -> FitView.mm(-row.missing())).orElse(null),
-                    way.tight().map(row -> beside(row, way)).orElse(null),
+                    way.tight().map(row -> way.beside()).orElse(null),
                     way.volume() * 1e3,
                     way.mass(),
                     change.map(c -> c.loss() / 1000).orElse(null),
                     change.map(Change::worst).orElse(null),
                     change.map(Change::longer).orElse(null),
                     way.roomy());
-        }
-
-        private static String beside(GapRow row, PipeWays.Way way) {
-            return row.name().equals(way.laid().pipe().name())
-                    ? row.element()
-                    : FitFinding.named(row.against(), row.name());
         }
     }
 

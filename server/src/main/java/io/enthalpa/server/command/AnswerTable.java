@@ -3,8 +3,10 @@ package io.enthalpa.server.command;
 import io.enthalpa.server.answers.AirWayView;
 import io.enthalpa.server.answers.CoreView;
 import io.enthalpa.server.answers.FitView;
+import io.enthalpa.server.answers.LaidPipeView;
 import io.enthalpa.server.answers.LoopView;
 import io.enthalpa.server.answers.PathView;
+import io.enthalpa.server.answers.PipeWaysView;
 import io.enthalpa.server.answers.SoakView;
 import io.enthalpa.server.answers.SteadyView;
 import java.util.List;
@@ -121,6 +123,45 @@ final class AnswerTable {
             }
         }
         return out.toString().stripTrailing();
+    }
+
+    static String routes(List<RouteCommand.Routing> answers) {
+        StringBuilder out = new StringBuilder();
+        for (RouteCommand.Routing a : answers) {
+            out.append("Option %s, %s%n".formatted(a.option(), a.pipe()));
+            if (a.routes() == null) {
+                out.append("  %s%n".formatted(a.fault().sentence()));
+                continue;
+            }
+            a.routes().says().forEach(s -> out.append("  %s%n".formatted(s.says())));
+            a.routes().ways().forEach(way -> way(out, way));
+            a.routes().opens().forEach(o -> {
+                out.append("  %s%n".formatted(o.says()));
+                way(out, o.way());
+            });
+        }
+        return out.toString().stripTrailing();
+    }
+
+    private static void way(StringBuilder out, PipeWaysView.WayView way) {
+        out.append("  %.0f mm along its middle, %.2f L, %.2f kg, to spare %s mm%s, loss %s kPa, worst %s K%n"
+                .formatted(
+                        way.laid().length_mm(),
+                        way.volume_L(),
+                        way.mass_kg(),
+                        figure(way.spare_mm()),
+                        way.beside() == null ? "" : " beside " + way.beside(),
+                        signed(way.loss_kPa()),
+                        signed(way.worst_K())));
+        for (LaidPipeView.TurnView turn : way.laid().turns()) {
+            out.append("    %.1f mm straight, turned %.1f\u00b0, bent by %.1f\u00b0 of radius %.1f mm%n"
+                    .formatted(turn.straight_mm(), turn.turned_deg(), turn.angle_deg(), turn.radius_mm()));
+        }
+        out.append("    %.1f mm straight%n".formatted(way.laid().last_mm()));
+    }
+
+    private static String signed(Double value) {
+        return value == null ? "-" : "%+.2f".formatted(value);
     }
 
     private static String figure(Double value) {

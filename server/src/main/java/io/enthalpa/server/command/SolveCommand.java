@@ -92,6 +92,12 @@ public final class SolveCommand {
 
     private static <T> void answer(
             Arguments arguments, BiFunction<Build, String, T> compute, Function<List<T>, String> table) {
+        print(arguments, (build, letter) -> List.of(compute.apply(build, letter)), table);
+    }
+
+    /** @param compute for an option */
+    static <T> void print(
+            Arguments arguments, BiFunction<Build, String, List<T>> compute, Function<List<T>, String> table) {
         String file = only(arguments);
         try {
             Build build = BuildFile.read(text(file));
@@ -101,7 +107,7 @@ public final class SolveCommand {
                     .map(List::of)
                     .orElseGet(() ->
                             build.options().stream().map(BuildOption::letter).toList())) {
-                answers.add(compute.apply(build, letter));
+                answers.addAll(compute.apply(build, letter));
             }
             System.out.println(arguments.has("--table") ? table.apply(answers) : MAPPER.writeValueAsString(answers));
         } catch (EnthalpaFault fault) {
