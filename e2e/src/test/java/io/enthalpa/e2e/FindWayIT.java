@@ -40,16 +40,16 @@ class FindWayIT extends OnDemo {
         int found = rows().count();
         assertThat(found).isGreaterThanOrEqualTo(2);
         // Each in each of three views.
-        assertThat(page.raw().locator(".ghost")).hasCount(3 * found);
+        assertThat(page.raw().locator(".elevations .ghost")).hasCount(3 * found);
         rows().nth(1)
                 .getByRole(com.microsoft.playwright.options.AriaRole.BUTTON)
                 .first()
                 .click();
-        assertThat(page.raw().locator(".ghost.picked").first()).containsText("2");
+        assertThat(page.raw().locator(".elevations .ghost.picked").first()).containsText("2");
         String length = rows().first().locator("td").nth(1).innerText();
 
         page.raw().getByLabel("Lay way 1 in this option").click();
-        assertThat(page.raw().locator(".ghost")).hasCount(0);
+        assertThat(page.raw().locator(".elevations .ghost")).hasCount(0);
         assertThat(caption).containsText("3 bends");
         assertThat(page.raw().locator(".says.first")).containsText("Fits.");
         assertThat(page.raw().locator(".pipes tbody tr").first()).containsText(length);
