@@ -40,6 +40,8 @@ export type JobKind = 'spread' | 'methods' | 'routes'
 export type PipeWays = Schemas['PipeWaysView']
 export type PipeWay = Schemas['WayView']
 export type Taste = Schemas['RoutesRequest']['taste']
+export type Ribbon = Schemas['RibbonView']
+export type RibbonSpot = Schemas['SpotView']
 export type GapView = Schemas['RoomGapView']
 export type WayOutView = Schemas['WayOutView']
 export type ClockingAnswer = Schemas['ClockingAnswer']
@@ -180,6 +182,8 @@ export const api = {
     call<ClockingAnswer>('POST', '/preview/clocking', { document, option, place }, undefined, signal),
   largestCore: (document: BuildDocument, option: string, place: string, of: { airBehind?: boolean; deepest_mm?: number; back_mm?: number; right_mm?: number; up_mm?: number }, signal?: AbortSignal) =>
     call<LargestAnswer>('POST', '/preview/largest-core', { document, option, place, ...of }, undefined, signal),
+  ribbon: (document: BuildDocument, option: string, of: string, signal?: AbortSignal) =>
+    call<Ribbon>('POST', '/preview/ribbon', { document, option, of }, undefined, signal),
   changes: (document: BuildDocument, option: string, signal?: AbortSignal) =>
     call<{ changes: ChangeView[] }>('POST', '/preview/changes', { document, option }, undefined, signal),
   coreSteps: (document: BuildDocument, option: string, place: string, signal?: AbortSignal) =>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { api, Problem, type PieceView } from '../api/client'
+import { api, Problem } from '../api/client'
+import { allPieces } from '../api/pieces'
 import { useBuild } from '../build/store'
 import type { Placed } from '../document/pieces'
 import type { BlowerPiece } from '../document/types'
@@ -16,10 +17,10 @@ const file = ref<HTMLInputElement>()
 const refusal = ref('')
 const at = computed(() => `${build.optionAt}${props.blower.at}`)
 const map = computed(() => props.blower.piece.map)
-const view = computed(() => flat(build.answer?.steady?.pieces ?? []).find((p) => p.place === props.blower.place)?.map)
+const view = computed(() => allPieces(build.answer?.steady?.pieces ?? []).find((p) => p.place === props.blower.place)?.map)
 const last = computed(
   () =>
-    flat(build.answer?.steady?.pieces ?? [])
+    allPieces(build.answer?.steady?.pieces ?? [])
       .filter((p) => p.kind === 'blower')
       .at(-1)?.place === props.blower.place,
 )
@@ -41,10 +42,6 @@ const margins = computed(() => {
   }
   return place[v.place] ?? ''
 })
-
-function flat(list: PieceView[]): PieceView[] {
-  return list.flatMap((p) => [p, ...p.legs.flatMap((leg) => flat(leg.pieces))])
-}
 
 async function take(event: Event): Promise<void> {
   const chosen = (event.target as HTMLInputElement).files?.[0]

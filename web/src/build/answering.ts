@@ -39,6 +39,8 @@ export function answering(
   const fitted = new Map<string, unknown>()
   /** The question's first answer is on screen, or will not come. */
   let first: Promise<void> = Promise.resolve()
+  /** Its charge line is, likewise. */
+  let lined: Promise<void> = Promise.resolve()
 
   /** @returns when the first of what an edit made anew is on screen: until then the machine has nothing better to do */
   async function shown(): Promise<void> {
@@ -100,6 +102,8 @@ export function answering(
     const current = () => question === mark
     let seen = () => {}
     first = new Promise((done) => (seen = done))
+    let line = () => {}
+    lined = new Promise((done) => (line = done))
     try {
       const room = roomOf(doc, letters)
       if (room) await askRoom(doc, room, mark)
@@ -115,6 +119,7 @@ export function answering(
       for (const a of lines.answers) fitted.set(a.option, doc.room?.obstacles)
       answered.value = doc
       seen()
+      line()
       const solved = lines.answers.filter((a) => !a.fault).map((a) => a.option)
       const duties = solved.length ? (await api.preview(doc, solved, 'DUTY', mark.signal)).answers : []
       if (!current()) return
@@ -133,6 +138,7 @@ export function answering(
       }
     } finally {
       seen()
+      line()
       asking.value--
     }
   }
@@ -145,5 +151,5 @@ export function answering(
     }
   })
 
-  return { answers, answered, asking, away, forget, outdate, ask, shown }
+  return { answers, answered, asking, away, forget, outdate, ask, shown, lined: () => lined }
 }

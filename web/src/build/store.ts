@@ -6,6 +6,7 @@ import type { BuildDocument, BuildOption, DutyDocument } from '../document/types
 import { Catalogue } from '../quantity/catalogue'
 import { answering, type Answers } from './answering'
 import { copyOf } from './copy'
+import { dragging } from './dragging'
 import { Keeper, plainFault, type Outcome } from './keeper'
 import * as shelf from './shelf'
 
@@ -40,10 +41,21 @@ export const useBuild = defineStore('build', () => {
   /** Which build was opened last; what comes for another is not shown. */
   let session = 0
 
-  const document = computed(() => looking.value?.document ?? keeper.value?.told.newest)
+  const { dragged, drag, letGo } = dragging(
+    () => (looking.value ? undefined : keeper.value?.told.newest),
+    () => {
+      outdate([letter.value])
+      void ask()
+      return lined()
+    },
+    before,
+    ghostMode,
+    (change) => ({ answers: answers.value, change, duty: answered.value?.duty }),
+  )
+  const document = computed(() => looking.value?.document ?? dragged.value ?? keeper.value?.told.newest)
   /** The reader looks at the room. */
   const inRoom = ref(false)
-  const { answers, answered, asking, away, forget, outdate, ask, shown } = answering(
+  const { answers, answered, asking, away, forget, outdate, ask, shown, lined } = answering(
     document,
     (sentence) => (trouble.value = sentence),
     () => (inRoom.value ? letter.value : undefined),
@@ -101,6 +113,7 @@ export const useBuild = defineStore('build', () => {
   }
 
   function begin(): number {
+    letGo()
     forget()
     leave()
     looking.value = undefined
@@ -376,6 +389,8 @@ export const useBuild = defineStore('build', () => {
     takeTheirs,
     look,
     bringBack,
+    drag,
+    drop: (edits: Edit[], change: string) => letGo(edits.length ? () => useBuild().act(edits, change) : undefined),
     edit: (edits: Edit[], change: string) => here().edit(edits, change),
     act: async (edits: Edit[], change: string) => said(keeper.value, await useBuild().edit(edits, change)),
   }

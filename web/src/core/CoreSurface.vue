@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { allPieces } from '../api/pieces'
 import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import type { CatalogueItem } from '../api/client'
@@ -43,8 +44,7 @@ const way = computed(() => build.option?.airWays?.find((w) => w.layers.some((l) 
 /** The same core in the other answer: by name, for places shift when pieces are put in. */
 const was = computed(() => build.ghost?.answer.steady?.cores.find((c) => c.name === core.value?.name))
 const loss = (steady: typeof build.answer | undefined) =>
-  steady?.steady?.pieces.flatMap((p) => [p, ...p.legs.flatMap((l) => l.pieces)]).find((p) => p.kind === 'core' && p.name === core.value?.name)
-    ?.loss_kPa
+  allPieces(steady?.steady?.pieces ?? []).find((p) => p.kind === 'core' && p.name === core.value?.name)?.loss_kPa
 
 const ways = [
   { value: 'card', label: 'rating card' },

@@ -7,7 +7,7 @@ import type { Run } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import RunHandles from './RunHandles.vue'
-import SheetMarks from './SheetMarks.vue'
+import SheetMarks, { type Ball } from './SheetMarks.vue'
 import SheetThings, { type Thing } from './SheetThings.vue'
 import WayGhosts, { type Ghost } from './WayGhosts.vue'
 import {
@@ -37,6 +37,9 @@ const props = defineProps<{
   /** The pipe that is picked. */
   run?: Run
   ghosts: readonly Ghost[]
+  /** What each corner of it costs, in words. */
+  costs: readonly string[]
+  ball?: Ball
   pointed?: Point
   /** A press tells a place instead of picking what is there. */
   pointing?: boolean
@@ -51,6 +54,8 @@ const emit = defineEmits<{
   pick: [place: string | undefined]
   shift: [place: string, by: Point]
   point: [at: Partial<Point>]
+  bending: [corner: string, by: Point]
+  unbent: []
   corner: [id: string, by: Point]
 }>()
 const settings = useSettings()
@@ -127,6 +132,19 @@ function give(): void {
   moving.value = undefined
   held.value = undefined
   if (done && (done.by.back || done.by.right || done.by.up)) emit('shift', done.place, done.by)
+}
+
+function bending(corner: string, by: Point): void {
+  held.value ??= sheet.value.extent
+  emit('bending', corner, by)
+}
+function bent(corner: string, by: Point): void {
+  held.value = undefined
+  emit('corner', corner, by)
+}
+function unbent(): void {
+  held.value = undefined
+  emit('unbent')
 }
 
 const STEPS: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
@@ -242,8 +260,16 @@ const measured = computed(() => {
           />
           <WayGhosts v-if="ghosts.length" :ghosts="ghosts" :sheet="sheet" :view="v" />
         </g>
-        <SheetMarks :stacks="fit.stacks" :mountings="fit.mountings" :pointed="pointed" :cursor="cursor?.place" :sheet="sheet" :view="v" />
-        <RunHandles v-if="run" :run="run" :sheet="sheet" :view="v" @shift="(id, by) => emit('corner', id, by)" />
+        <SheetMarks
+          :stacks="fit.stacks"
+          :mountings="fit.mountings"
+          :pointed="pointed"
+          :ball="ball"
+          :cursor="cursor?.place"
+          :sheet="sheet"
+          :view="v"
+        />
+        <RunHandles v-if="run" :run="run" :costs="costs" :sheet="sheet" :view="v" @bending="bending" @shift="bent" @rest="unbent" />
         <text class="caption" :x="sheet.views[v].x + 2" :y="sheet.views[v].y - 5">{{ WORDS[v] }}</text>
       </g>
       <g v-for="m in measured" :key="m.view" class="measure" :class="{ short: gap!.isShort }">

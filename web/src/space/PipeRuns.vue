@@ -104,7 +104,7 @@ function putCorner(r: Run): void {
               find a way
             </button>
             <button v-if="r.run" type="button" class="act" :aria-label="`Do not lay ${r.name} any more`" @click="drop(r.run)">out</button>
-            <button v-else type="button" class="act" :aria-label="`Lay ${r.name}`" @click="lay(r.name)">lay it</button>
+            <button v-else type="button" class="act" :aria-label="`Lay ${r.name}`" :disabled="!fit" @click="lay(r.name)">lay it</button>
           </td>
         </tr>
       </tbody>

@@ -2,8 +2,9 @@
 import Menu from 'primevue/menu'
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { api, type GapView } from '../api/client'
+import { allPieces } from '../api/pieces'
 import { useBuild } from '../build/store'
-import { at, named, newIdentity } from '../document/edit'
+import { at, named, newIdentity, type Edit } from '../document/edit'
 import { ofKind } from '../document/pieces'
 import type { Obstacle, Run, Stand } from '../document/types'
 import { useSettings } from '../settings/store'
@@ -23,6 +24,9 @@ import MovingParts from './MovingParts.vue'
 import BodyTable from './BodyTable.vue'
 import PipeRuns from './PipeRuns.vue'
 import TapeList from './TapeList.vue'
+import { spoken } from '../quantity/catalogue'
+import GapRibbon from './GapRibbon.vue'
+import type { Ball } from './SheetMarks.vue'
 import { emptyRoom, SHAPES, shifted } from './room'
 import type { Ghost } from './WayGhosts.vue'
 
@@ -107,11 +111,18 @@ function shift(place: string, by: Point): void {
   if (what) void build.act(shifted(where, what, by), `${name} moved in the room`)
 }
 
-/** A corner of the picked pipe goes elsewhere. */
+/** A corner of the picked pipe that is drawn elsewhere: figures and gaps follow before it is let go. */
+function bending(id: string, by: Point): void {
+  void build.drag(bentBy(id, by), `a corner of ${run.value!.of} drawn`)
+}
 function bend(id: string, by: Point): void {
+  void build.drop(bentBy(id, by), `a corner of ${run.value!.of} moved`)
+}
+/** From where it stands in what is kept: on screen it may be on its way. */
+function bentBy(id: string, by: Point): Edit[] {
   const where = `${picked.value}/corners/#${id}`
-  const corner = run.value?.corners.find((c) => c.id === id)
-  if (corner) void build.act(shifted(where, corner, by), `a corner of ${run.value!.of} moved`)
+  const corner = at(build.keeper?.told.newest, where) as Run['corners'][number] | undefined
+  return corner ? shifted(where, corner, by) : []
 }
 
 function begin(): void {
@@ -182,6 +193,13 @@ watch(
 )
 const body = computed(() => stands.value.find((s) => picked.value === `${build.optionAt}/stands/#${s.id}`))
 const run = computed(() => build.option?.runs?.find((r) => picked.value === `${build.optionAt}/runs/#${r.id}`))
+/** How it is laid, and what each of its bends costs: its part of what the pipe loses at full load. */
+const laid = computed(() => fit.value?.pipes.find((p) => p.name === run.value?.of))
+const costs = computed(() => {
+  const loss = allPieces(build.answer?.steady?.pieces ?? []).find((p) => p.name === run.value?.of)?.loss_kPa
+  return (laid.value?.turns ?? []).map((t) => (loss && t.share > 0 ? spoken(t.share * loss, 'kPa', settings.units, 2) : ''))
+})
+const ball = ref<Ball>()
 const obstacle = computed(() => obstacles.value.find((o) => picked.value === `/room/obstacles/#${o.id}`))
 const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) === picked.value)?.says)
 </script>
@@ -219,6 +237,8 @@ const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) ==
         :gap="gap"
         :run="run"
         :ghosts="ghosts"
+        :costs="costs"
+        :ball="ball"
         :structure="structure"
         :carried="carried"
         :large="large"
@@ -227,8 +247,11 @@ const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) ==
         @point="press"
         @pick="pick"
         @shift="shift"
+        @bending="bending"
+        @unbent="build.drop([], '')"
         @corner="bend"
       />
+      <GapRibbon v-if="fit && run && laid" :of="run.of" :fit="fit" @spot="ball = $event" />
       <FindWay v-if="seeking" :of="seeking" @ghosts="ghosts = $event" @taken="seeking = undefined" @done="seeking = undefined" />
       <p v-if="fit?.gone.length" class="fine">Kept, though not in this option any more: {{ fit.gone.join(', ') }}.</p>
       <BodyTable v-model:pointing="pointing" v-model:pointed="pointed" class="block" :fit="fit" :picked="body" @pick="picked = $event" @see="pick" />

@@ -6,24 +6,28 @@ import { useSettings } from '../settings/store'
 import { onSheet, shown, snapped, stepOf, type Axis, type Point, type Sheet, type View } from './elevation'
 
 /** The corners of the picked pipe, to be dragged in any view; the table of its corners does the same by keyboard. */
-const props = defineProps<{ run: Run; sheet: Sheet; view: View }>()
-const emit = defineEmits<{ shift: [corner: string, by: Point] }>()
+const props = defineProps<{ run: Run; costs: readonly string[]; sheet: Sheet; view: View }>()
+const emit = defineEmits<{ bending: [corner: string, by: Point]; shift: [corner: string, by: Point]; rest: [] }>()
 const settings = useSettings()
 const STILL: Point = { back: 0, right: 0, up: 0 }
-const moving = ref<{ id: string; by: Point }>()
+/** While it is drawn it stands where the hand is: the pipe follows as fast as it is computed. */
+const moving = ref<{ id: string; from: Point; by: Point }>()
 let start: [number, number] | undefined
 
 const corners = computed(() =>
   props.run.corners.map((c) => {
-    const by = moving.value?.id === c.id ? moving.value!.by : STILL
+    const held = moving.value?.id === c.id ? moving.value : undefined
+    const from = held?.from ?? placeOf(c)
+    const by = held?.by ?? STILL
     const [x, y] = onSheet(
       props.sheet,
       props.view,
-      ...shown(props.view, { back: c.back_mm + by.back, right: c.right_mm + by.right, up: c.up_mm + by.up }),
+      ...shown(props.view, { back: from.back + by.back, right: from.right + by.right, up: from.up + by.up }),
     )
-    return { id: c.id!, x, y, says: moving.value?.id === c.id ? told(by) : '' }
+    return { id: c.id!, x, y, says: held ? told(by) : '' }
   }),
 )
+const placeOf = (c: Run['corners'][number]): Point => ({ back: c.back_mm, right: c.right_mm, up: c.up_mm })
 const told = (by: Point) =>
   (Object.keys(by) as Axis[])
     .filter((axis) => by[axis] !== 0)
@@ -37,7 +41,7 @@ function at(event: PointerEvent): [number, number] {
 }
 function grasp(event: PointerEvent, id: string): void {
   start = at(event)
-  moving.value = { id, by: STILL }
+  moving.value = { id, from: placeOf(props.run.corners.find((c) => c.id === id)!), by: STILL }
   ;(event.currentTarget as Element).setPointerCapture?.(event.pointerId)
 }
 function drag(event: PointerEvent): void {
@@ -46,17 +50,23 @@ function drag(event: PointerEvent): void {
   const by = stepOf(props.sheet, props.view, x - start[0], y - start[1])
   // With Alt to the millimetre.
   const round = event.altKey ? Math.round : snapped
-  moving.value = { ...moving.value, by: { back: round(by.back), right: round(by.right), up: round(by.up) } }
+  const now = { back: round(by.back), right: round(by.right), up: round(by.up) }
+  const before = moving.value.by
+  if (now.back === before.back && now.right === before.right && now.up === before.up) return
+  moving.value = { ...moving.value, by: now }
+  emit('bending', moving.value.id, now)
 }
 function drop(): void {
   const done = moving.value
   start = undefined
   moving.value = undefined
   if (done && (done.by.back || done.by.right || done.by.up)) emit('shift', done.id, done.by)
+  else if (done) emit('rest')
 }
 function leave(): void {
   start = undefined
   moving.value = undefined
+  emit('rest')
 }
 </script>
 
@@ -73,7 +83,9 @@ function leave(): void {
     >
       <circle :cx="c.x" :cy="c.y" r="12" class="reach" />
       <circle :cx="c.x" :cy="c.y" r="4.5" />
-      <text :x="c.x + 9" :y="c.y - 7">{{ c.says || i + 1 }}</text>
+      <text :x="c.x + 9" :y="c.y - 7"
+        >{{ c.says || i + 1 }}<tspan v-if="costs[i]" class="cost" dx="5">{{ costs[i] }}</tspan></text
+      >
     </g>
   </g>
 </template>
@@ -99,5 +111,8 @@ text {
   stroke: var(--sheet);
   stroke-width: 3px;
   pointer-events: none;
+}
+.cost {
+  font-weight: 500;
 }
 </style>

@@ -1,3 +1,12 @@
+<script lang="ts">
+/** Its middle and the place that it touches, mm. */
+export interface Ball {
+  at: number[]
+  on: number[]
+  radius: number
+}
+</script>
+
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { FitView } from '../api/client'
@@ -8,6 +17,8 @@ const props = defineProps<{
   stacks: FitView['stacks']
   mountings: FitView['mountings']
   pointed?: Point
+  /** On a pipe, as large as there is room round it. */
+  ball?: Ball
   cursor?: Partial<Point>
   sheet: Sheet
   view: View
@@ -47,6 +58,10 @@ const rect = computed(() => props.sheet.views[props.view])
         <circle :cx="on(h.bolt_mm)[0]" :cy="on(h.bolt_mm)[1]" r="2.8" />
       </g>
     </template>
+    <g v-if="ball" class="ball">
+      <circle :cx="on(ball.at)[0]" :cy="on(ball.at)[1]" :r="ball.radius * sheet.scale" />
+      <line :x1="on(ball.at)[0]" :y1="on(ball.at)[1]" :x2="on(ball.on)[0]" :y2="on(ball.on)[1]" />
+    </g>
     <path v-if="pointed" class="pressed" :d="`M${onView(pointed).join(' ')}m-6 0h12m-6 -6v12`" />
     <line v-if="lines.x !== undefined" class="cursor" :x1="lines.x" :x2="lines.x" :y1="rect.y" :y2="rect.y + rect.h" />
     <line v-if="lines.y !== undefined" class="cursor" :y1="lines.y" :y2="lines.y" :x1="rect.x" :x2="rect.x + rect.w" />
@@ -80,6 +95,16 @@ line.cursor {
   stroke-width: 0.7;
   stroke-dasharray: 1 3;
   pointer-events: none;
+}
+.ball circle {
+  fill: var(--blue);
+  fill-opacity: 0.12;
+  stroke: var(--blue);
+  stroke-width: 1.4;
+}
+.ball line {
+  stroke: var(--blue);
+  stroke-width: 1.4;
 }
 .pressed {
   fill: none;

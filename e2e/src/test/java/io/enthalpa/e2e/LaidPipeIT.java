@@ -68,7 +68,16 @@ class LaidPipeIT extends OnDemo {
         var box = handle.locator(".reach").boundingBox();
         page.raw().mouse().move(box.x + box.width / 2, box.y + box.height / 2);
         page.raw().mouse().down();
+        Locator cost = page.raw().locator(".corner .cost").nth(1);
+        String loss = cost.textContent();
+        String least = page.raw().locator(".says.first").innerText();
+        String ribbon = page.raw().locator(".ribbon path.edge").getAttribute("d");
         page.raw().mouse().move(box.x + box.width / 2, box.y + box.height / 2 - 60);
+        // Still in the hand, gap and loss have changed, and nothing of it is kept.
+        assertThat(cost).not().hasText(loss);
+        assertThat(page.raw().locator(".says.first")).not().hasText(least);
+        assertThat(page.raw().locator(".ribbon path.edge")).not().hasAttribute("d", ribbon);
+        assertThat(option().runs().get(0).corners().get(1).at().getZ()).isEqualTo(-0.25);
         page.raw().mouse().up();
         assertThat(page.field("corner 2 up")).not().hasValue("\u2212250 mm");
         page.saved();

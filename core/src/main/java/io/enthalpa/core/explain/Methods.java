@@ -57,6 +57,7 @@ import io.enthalpa.core.plant.WaterSide;
 import io.enthalpa.core.room.AskedGap;
 import io.enthalpa.core.route.Centreline;
 import io.enthalpa.core.route.TurnList;
+import io.enthalpa.core.router.Ribbon;
 import io.enthalpa.core.router.Router;
 import io.enthalpa.core.sizing.Bill;
 import io.enthalpa.core.sizing.MethodSizing;
@@ -150,7 +151,8 @@ public final class Methods {
                             Centreline.METHOD,
                             TurnList.METHOD,
                             Pipework.METHOD,
-                            Router.METHOD)),
+                            Router.METHOD,
+                            Ribbon.METHOD)),
             new Chapter("Duties", List.of(DutyPlan.METHOD, Gearing.METHOD, DutyThinner.METHOD)),
             new Chapter(
                     "Endurance",

@@ -13,6 +13,8 @@ import java.util.List;
 public record PipeSpec(PipeMaterial material, double bore, double length, List<Bend> bends) {
     /** Straight length between two bends, in bores, below which they disturb each other. */
     public static final double APART = 5;
+    /** Darcy friction factor of tube with charge air in it, near enough to weigh bends against one another; common practice, no source. */
+    public static final double USUAL_FRICTION = 0.018;
 
     /**
      * @param angle  rad
@@ -83,6 +85,14 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
                 FrictionFactor.roughnessTerm(material.roughness() / bore),
                 k(1) - k(0),
                 k(0));
+    }
+
+    /** @return the part of the run's loss that each bend makes, in their order, at a friction factor */
+    public double[] shares(double friction) {
+        double all = k(friction);
+        return bends.stream()
+                .mapToDouble(bend -> all == 0 ? 0 : bend.coefficient(bore, friction) / all)
+                .toArray();
     }
 
     /** {@code f L / d} and each bend's own, at a friction factor; linear in it. */

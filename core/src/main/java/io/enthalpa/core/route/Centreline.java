@@ -24,7 +24,7 @@ public final class Centreline {
     /** m: points nearer than that are one place, and a bend may reach so far over the end of its straight. */
     static final double SAME = 1e-9;
     /** rad: a corner that turns less goes straight on. */
-    static final double STRAIGHT_ON = 1e-9;
+    public static final double STRAIGHT_ON = 1e-9;
     /** rad: a bend farther back reaches too far to be told by its corner. */
     static final double MOST = Math.toRadians(175);
 

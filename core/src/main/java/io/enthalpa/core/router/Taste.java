@@ -1,6 +1,7 @@
 package io.enthalpa.core.router;
 
 import io.enthalpa.core.loss.BendLoss;
+import io.enthalpa.core.loss.PipeSpec;
 
 /** What is liked best of a way, in metres of straight pipe that cost as much. */
 public enum Taste {
@@ -8,8 +9,8 @@ public enum Taste {
     LEAST_LOSS {
         @Override
         double bend(double turn, Tube tube) {
-            double k = BendLoss.coefficient(tube.bend() / tube.bore(), turn, FRICTION);
-            return k * tube.bore() / FRICTION;
+            double k = BendLoss.coefficient(tube.bend() / tube.bore(), turn, PipeSpec.USUAL_FRICTION);
+            return k * tube.bore() / PipeSpec.USUAL_FRICTION;
         }
     },
     /** Each bend is two cuts and two welds: as a metre and a half of tube. */
@@ -28,8 +29,6 @@ public enum Taste {
         }
     };
 
-    /** Darcy friction factor of drawn tube with charge air in it, near enough to weigh bends by. */
-    static final double FRICTION = 0.018;
     /** rad that a cut of stock is true to. */
     private static final double CUT = Math.toRadians(0.1);
 

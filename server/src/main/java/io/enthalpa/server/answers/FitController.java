@@ -335,4 +335,17 @@ class FitController {
     private static double metres(String label, @Nullable Double mm, double now) {
         return mm == null ? now : EnthalpaFault.within(label, mm, -10_000, 10_000, "mm") / 1000;
     }
+
+    /** @param of name of the pipe */
+    record RibbonRequest(JsonNode document, String option, String of) {}
+
+    /** What a laid pipe has to spare along it; empty where it is not laid. */
+    @PostMapping("/ribbon")
+    RibbonView ribbon(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody RibbonRequest request) {
+        Build build = BuildFile.read(Asked.document(request.document()));
+        String option = Asked.text(request.option(), "option");
+        String of = Asked.text(request.of(), "of");
+        return work.now(page, "ribbon", () -> RibbonView.of(build.option(option), roomOf(build), of));
+    }
 }

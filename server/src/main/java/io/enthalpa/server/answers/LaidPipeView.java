@@ -1,9 +1,12 @@
 package io.enthalpa.server.answers;
 
 import io.enthalpa.core.fit.Pipework;
+import io.enthalpa.core.loss.PipeSpec;
+import io.enthalpa.core.route.Centreline;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.route.TurnList;
 import java.util.Arrays;
+import java.util.Iterator;
 import java.util.List;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.jspecify.annotations.Nullable;
@@ -34,8 +37,9 @@ public record LaidPipeView(
      * @param turned_deg  from the plane of the bend before it, clockwise in the way of the flow
      * @param angle_deg   of the bend
      * @param radius_mm   of its middle line; 0 of a mitre
+     * @param share       of the pipe's loss that the bend makes
      */
-    public record TurnView(double straight_mm, double turned_deg, double angle_deg, double radius_mm) {}
+    public record TurnView(double straight_mm, double turned_deg, double angle_deg, double radius_mm, double share) {}
 
     /** How one may begin to lay a pipe: back, right, up; no end where it is on a port. */
     public record StartingView(
@@ -62,6 +66,8 @@ public record LaidPipeView(
 
     static LaidPipeView of(Pipework.Laid l) {
         TurnList turns = l.turns();
+        Iterator<Double> shares =
+                Arrays.stream(l.piece().spec().shares(PipeSpec.USUAL_FRICTION)).iterator();
         return new LaidPipeView(
                 "/runs/" + l.run(),
                 l.pipe().name(),
@@ -75,7 +81,8 @@ public record LaidPipeView(
                                 FitView.mm(s.length()),
                                 Math.toDegrees(s.turn()),
                                 Math.toDegrees(s.angle()),
-                                FitView.mm(s.radius())))
+                                FitView.mm(s.radius()),
+                                s.angle() > Centreline.STRAIGHT_ON ? shares.next() : 0))
                         .toList(),
                 FitView.mm(turns.last()));
     }

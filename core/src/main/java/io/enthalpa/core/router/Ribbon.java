@@ -1,0 +1,82 @@
+package io.enthalpa.core.router;
+
+import io.enthalpa.core.route.Centreline;
+import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
+import io.enthalpa.core.space.Frustum;
+import io.enthalpa.core.space.Solid;
+import java.util.ArrayList;
+import java.util.List;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+
+/** What a pipe has to spare all along it. */
+public final class Ribbon {
+    public static final Method METHOD = Method.of(
+                    "ribbon",
+                    "Gap along a pipe",
+                    "Of thin slices of the pipe, every so many millimetres: how far what is nearest stands off the slice, less the gap that is asked of it, the "
+                            + "lesser of standing and moved. Between two slices of a straight it is no less than at either by more than half their distance; the list of gaps "
+                            + "has the exact least.")
+            .source(Citation.commonPractice("a distance changes by no more than the way that is gone"))
+            .leavesOut("Beyond 250 mm nothing is near.");
+    /** Places along it at most. */
+    private static final int MOST = 200;
+    /** m: half as long as the slice that is looked at. */
+    private static final double THIN = 1e-4;
+    /** m between two places at least. */
+    private static final double EVERY = 10e-3;
+
+    private Ribbon() {}
+
+    /**
+     * A place along a pipe.
+     *
+     * @param along   m from its beginning
+     * @param at      m, its middle there
+     * @param spare   m over the gap asked; less than 0 what is missing
+     * @param nearest number of what is nearest; -1 where nothing is
+     * @param asked   m of it, standing; 0 where nothing is near
+     * @param on      m, the place on it that is nearest; the pipe's own where nothing is
+     */
+    public record Spot(double along, Vector3D at, double spare, int nearest, double asked, Vector3D on) {}
+
+    /** @param outside m */
+    public static List<Spot> of(Centreline line, double outside, List<Keepout> keepouts) {
+        Passage passage = new Passage(keepouts, 0);
+        double length = line.length();
+        int count = Math.max(1, Math.min(MOST, (int) Math.ceil(length / EVERY)));
+        List<Spot> spots = new ArrayList<>();
+        for (int i = 0; i <= count; i++) {
+            Vector3D at = line.at(length * i / count);
+            spots.add(spot(length * i / count, at, line, outside / 2, passage));
+        }
+        return spots;
+    }
+
+    private static Spot spot(double along, Vector3D at, Centreline line, double radius, Passage passage) {
+        Vector3D thin = heading(line, along).scalarMultiply(THIN);
+        Passage.Tight slice = passage.tightest(Solid.of("", Frustum.cylinder(at.subtract(thin), at.add(thin), radius)));
+        if (slice.keepout() < 0) {
+            return new Spot(along, at, slice.spare(), -1, 0, at);
+        }
+        double asked = passage.keepouts().get(slice.keepout()).still();
+        if (slice.spare() + asked >= 0) {
+            return new Spot(along, at, slice.spare(), slice.keepout(), asked, on(slice, asked));
+        }
+        // A slice that stands in something comes out of it along the pipe first, which the pipe does not.
+        Passage.Tight middle = passage.tightest(at);
+        double other = passage.keepouts().get(middle.keepout()).still();
+        return new Spot(along, at, middle.spare() - radius, middle.keepout(), other, on(middle, other));
+    }
+
+    private static Vector3D on(Passage.Tight tight, double asked) {
+        return tight.at().subtract(tight.spare() + asked, tight.away());
+    }
+
+    private static Vector3D heading(Centreline line, double along) {
+        double before = Math.max(0, along - THIN);
+        return line.at(Math.min(line.length(), before + 2 * THIN))
+                .subtract(line.at(before))
+                .normalize();
+    }
+}
