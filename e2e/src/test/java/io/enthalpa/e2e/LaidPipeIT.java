@@ -12,6 +12,7 @@ import io.enthalpa.formats.BuildFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.regex.Pattern;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 
@@ -63,7 +64,7 @@ class LaidPipeIT extends OnDemo {
         page.raw().locator(".says.first").scrollIntoViewIfNeeded();
         Locator handle = page.raw()
                 .locator(".corner")
-                .filter(new Locator.FilterOptions().setHasText("2"))
+                .filter(new Locator.FilterOptions().setHasText(Pattern.compile("^\\s*2")))
                 .nth(1);
         var box = handle.locator(".reach").boundingBox();
         page.raw().mouse().move(box.x + box.width / 2, box.y + box.height / 2);
