@@ -8,6 +8,7 @@ import type { Run } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import NumberField from '../ui/NumberField.vue'
+import { say } from '../verdict/say'
 import { bendsOf } from '../pipes/laid'
 import { middleOfLongest, placeAt, type Place } from './run'
 
@@ -61,6 +62,11 @@ function placeOf(r: Run, end: 'from' | 'to'): Place {
 function typeEnd(r: Run, end: 'from' | 'to', typed: boolean): void {
   const value = typed ? placeOf(r, end) : undefined
   void build.act([{ pointer: `${row(r)}/${end}`, value }], `${r.of} ${ENDS[end]} ${typed ? 'where it is typed' : 'on what stands there'}`)
+}
+/** The least change that makes it so that it can be made. */
+function mend(r: Run, m: FitView['pipes'][number]['mends'][number]): void {
+  const corners = m.corners.map((c, i) => ({ ...c, radius_mm: c.radius_mm ?? undefined, id: r.corners[i]?.id ?? newIdentity() }))
+  void build.act([{ pointer: `${row(r)}/corners`, value: corners }], `${r.of} mended`)
 }
 function putCorner(r: Run): void {
   const ends = { from: r.from ?? placeOf(r, 'from'), to: r.to ?? placeOf(r, 'to') }
@@ -180,6 +186,10 @@ function putCorner(r: Run): void {
           </template>
         </tbody>
       </table>
+      <p v-for="(m, i) in now?.mends ?? []" :key="i" class="mend">
+        {{ say(m.says, build.catalogue!.sentences, settings.units) }}
+        <button type="button" class="act" @click="mend(picked, m)">mend it</button>
+      </p>
       <p class="add">
         <button type="button" class="act" @click="putCorner(picked)">a corner more, in the middle of the longest straight</button>
       </p>
@@ -221,6 +231,14 @@ th .act,
 }
 .add {
   padding-top: 6px;
+}
+.mend {
+  padding-top: 4px;
+  color: var(--heat-text);
+}
+.mend .act {
+  margin-left: 10px;
+  font-size: var(--s1);
 }
 .study {
   padding: 8px 0 0 14px;

@@ -174,7 +174,18 @@ describe('the room', () => {
     expect(laid.options[0]!.runs).toMatchObject([{ of: pipe.name, corners: [], to: { back_mm: 200, right_mm: 0, up_mm: 100 } }])
     const from_mm = [0, 0, 0]
     const to_mm = [200, 0, 100]
-    const view = { place: '/runs/0', name: pipe.name, from_mm, to_mm, outside_mm: 51, length_mm: 224, straight_mm: 224, turns: [], last_mm: 224 }
+    const view = {
+      place: '/runs/0',
+      name: pipe.name,
+      from_mm,
+      to_mm,
+      outside_mm: 51,
+      length_mm: 224,
+      straight_mm: 224,
+      turns: [],
+      last_mm: 224,
+      mends: [],
+    }
     onScreen(build, laid)
     build.answers.A!.fit = { ...fit, pipes: [view] }
     wrapper = await surface(RoomView)

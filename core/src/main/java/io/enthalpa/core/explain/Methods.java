@@ -33,6 +33,7 @@ import io.enthalpa.core.fit.Against;
 import io.enthalpa.core.fit.AirBehind;
 import io.enthalpa.core.fit.AirSeen;
 import io.enthalpa.core.fit.BoxPorts;
+import io.enthalpa.core.fit.Buildable;
 import io.enthalpa.core.fit.Clocking;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.fit.ToolRoom;
@@ -147,6 +148,7 @@ public final class Methods {
                             WayOut.METHOD,
                             Clocking.METHOD,
                             BoxPorts.METHOD,
+                            Buildable.METHOD,
                             LargestCore.METHOD,
                             Centreline.METHOD,
                             TurnList.METHOD,

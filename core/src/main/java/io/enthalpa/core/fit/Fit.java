@@ -216,6 +216,13 @@ public record Fit(
                 .orElse(OptionalDouble.empty());
     }
 
+    /** @return what of the laid pipes cannot be made as they are laid */
+    public List<Buildable.Fault> unbuildable() {
+        return pipes.laid().stream()
+                .flatMap(l -> Buildable.of(l, pipes.run(l)).stream())
+                .toList();
+    }
+
     /** @return whether all gaps are as asked */
     public boolean fits() {
         return gaps.stream().noneMatch(GapRow::isShort);

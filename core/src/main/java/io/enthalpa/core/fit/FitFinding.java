@@ -34,6 +34,10 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         PIPE_NO_END,
         PIPE_WRONG,
         PIPE_OUT_OF_SQUARE,
+        PIPE_TIGHT_BEND,
+        PIPE_NO_WELD,
+        PIPE_NO_SEAT_START,
+        PIPE_NO_SEAT_END,
         MOUNT_UNWEIGHED,
         MOUNT_INSIDE,
         MOUNT_REACH,
@@ -93,6 +97,7 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
                         "",
                         List.of(new Figure("asked", ToolRoom.WANTED, Quantity.LENGTH)))));
         pipes(fit, found);
+        fit.unbuildable().forEach(fault -> found.add(fault.says()));
         fit.unweighed()
                 .forEach(i -> found.add(
                         new FitFinding(Kind.MOUNT_UNWEIGHED, fit.bodies().get(i).name(), "", List.of())));

@@ -162,6 +162,11 @@ public final class Pipework {
         return option.path();
     }
 
+    /** @return as it is written */
+    public Run run(Laid l) {
+        return option.runs().get(l.run);
+    }
+
     public List<Unlaid> unlaid() {
         return List.copyOf(unlaid);
     }

@@ -257,7 +257,9 @@ public record FitView(
                                         trial, !row.isShort(), fit.gaps().indexOf(row))))
                         .toList(),
                 bodies(option, fit),
-                fit.pipes().laid().stream().map(LaidPipeView::of).toList(),
+                fit.pipes().laid().stream()
+                        .map(l -> LaidPipeView.of(l, fit.pipes().run(l)))
+                        .toList(),
                 fit.pipes().startings().stream()
                         .map(LaidPipeView.StartingView::of)
                         .toList(),

@@ -1,5 +1,6 @@
 package io.enthalpa.server.answers;
 
+import io.enthalpa.core.fit.Buildable;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.route.Centreline;
@@ -21,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param length_mm   along its middle
  * @param straight_mm of it without its bends
  * @param last_mm     straight behind the last bend
+ * @param mends       what cannot be made so
  */
 public record LaidPipeView(
         String place,
@@ -31,7 +33,19 @@ public record LaidPipeView(
         double length_mm,
         double straight_mm,
         List<TurnView> turns,
-        double last_mm) {
+        double last_mm,
+        List<MendView> mends) {
+    /** What cannot be made so, and its corners with the least change that mends it. */
+    public record MendView(FitView.FitFindingView says, List<PipeWaysView.CornerView> corners) {
+        static MendView of(Buildable.Fault fault) {
+            return new MendView(
+                    FitView.FitFindingView.of(fault.says()),
+                    fault.mended().corners().stream()
+                            .map(PipeWaysView.CornerView::of)
+                            .toList());
+        }
+    }
+
     /**
      * @param straight_mm before it
      * @param turned_deg  from the plane of the bend before it, clockwise in the way of the flow
@@ -64,7 +78,7 @@ public record LaidPipeView(
         }
     }
 
-    static LaidPipeView of(Pipework.Laid l) {
+    static LaidPipeView of(Pipework.Laid l, Run run) {
         TurnList turns = l.turns();
         Iterator<Double> shares =
                 Arrays.stream(l.piece().spec().shares(PipeSpec.USUAL_FRICTION)).iterator();
@@ -84,6 +98,7 @@ public record LaidPipeView(
                                 FitView.mm(s.radius()),
                                 s.angle() > Centreline.STRAIGHT_ON ? shares.next() : 0))
                         .toList(),
-                FitView.mm(turns.last()));
+                FitView.mm(turns.last()),
+                Buildable.of(l, run).stream().map(MendView::of).toList());
     }
 }

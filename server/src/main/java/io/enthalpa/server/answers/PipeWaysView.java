@@ -66,7 +66,8 @@ public record PipeWaysView(String of, List<WayView> ways, List<FitView.FitFindin
             Optional<Change> change = way.change();
             BuildOption asLaidNow = way.option().withRuns(now.runs());
             return new WayView(
-                    LaidPipeView.of(way.laid()),
+                    LaidPipeView.of(
+                            way.laid(), way.option().runs().get(way.laid().run())),
                     FitView.outlines(way.laid().drawn()),
                     way.option().runs().get(way.laid().run()).corners().stream()
                             .map(CornerView::of)
