@@ -26,25 +26,30 @@ describe('handles of a pipe', () => {
   const handles = () => {
     const wrapper = mount({
       components: { RunHandles },
-      data: () => ({ run, sheet }),
-      template: '<svg><RunHandles :run :sheet view="front" /></svg>',
+      data: () => ({ run, sheet, costs: ['0.12 kPa', ''] }),
+      template: '<svg><RunHandles :run :costs :sheet view="front" /></svg>',
     })
     const svg = wrapper.element as SVGSVGElement
     svg.getBoundingClientRect = () => ({ left: 0, top: 0, width: sheet.width, height: sheet.height }) as DOMRect
-    return { wrapper, first: wrapper.find('.corner'), moved: () => wrapper.findComponent(RunHandles).emitted('shift') }
+    const told = (what: string) => wrapper.findComponent(RunHandles).emitted(what)
+    return { wrapper, first: wrapper.find('.corner'), moved: () => told('shift'), told }
   }
 
   it('stand where the corners are', () => {
     const [x, y] = onSheet(sheet, 'front', ...shown('front', { back: 0, right: 100, up: 50 }))
     expect(handles().first.find('circle').attributes()).toMatchObject({ cx: String(x), cy: String(y) })
+    expect(handles().first.text()).toContain('0.12 kPa')
   })
 
   it('are dragged across the view, and tell by how much', async () => {
-    const { wrapper, first, moved } = handles()
+    const { wrapper, first, moved, told } = handles()
     await point(first.element, 'pointerdown', { clientX: 100, clientY: 100 })
     // From the front what goes to the right of the sheet goes to the car's left.
     await point(first.element, 'pointermove', { clientX: 140, clientY: 100, altKey: true })
     expect(wrapper.text()).toContain('right by')
+    // Told before it is let go, and where it stands meanwhile.
+    expect(told('bending')).toHaveLength(1)
+    expect(moved()).toBeUndefined()
     await first.trigger('pointerup')
     expect(moved()![0]![0]).toBe('a')
     const by = moved()![0]![1] as { back: number; right: number; up: number }
@@ -53,12 +58,13 @@ describe('handles of a pipe', () => {
   })
 
   it('that were only pressed, or lost the pointer, move nothing', async () => {
-    const { first, moved } = handles()
+    const { first, moved, told } = handles()
     await point(first.element, 'pointerdown', { clientX: 100, clientY: 100 })
     await first.trigger('pointerup')
     await point(first.element, 'pointerdown', { clientX: 100, clientY: 100 })
     await point(first.element, 'pointermove', { clientX: 160, clientY: 100 })
     await first.trigger('pointercancel')
     expect(moved()).toBeUndefined()
+    expect(told('rest')).toHaveLength(2)
   })
 })
