@@ -34,9 +34,9 @@ class FindWayIT extends OnDemo {
     @Test
     void aWayIsFoundAndTaken() throws IOException, InterruptedException {
         page.openBuild("Pilot Launch", "Space");
-        Locator caption = page.raw().locator(".spine g.caption", new Page.LocatorOptions().setHasText("hot pipe"));
+        Locator caption = page.raw().locator(".spine g.caption", new Page.LocatorOptions().setHasText("cold pipe"));
         assertThat(caption).containsText("2 bends");
-        find("hot pipe");
+        find("cold pipe");
         int found = rows().count();
         assertThat(found).isGreaterThanOrEqualTo(2);
         // Each in each of three views.
@@ -46,33 +46,38 @@ class FindWayIT extends OnDemo {
                 .first()
                 .click();
         assertThat(page.raw().locator(".elevations .ghost.picked").first()).containsText("2");
-        String length = rows().first().locator("td").nth(1).innerText();
+        String best = rows().first().locator("td").nth(1).innerText();
+        String length = rows().nth(1).locator("td").nth(1).innerText();
+        assertThat(length).isNotEqualTo(best);
 
-        page.raw().getByLabel("Lay way 1 in this option").click();
+        page.raw().getByLabel("Lay way 2 in this option").click();
         assertThat(page.raw().locator(".elevations .ghost")).hasCount(0);
-        assertThat(caption).containsText("3 bends");
         assertThat(page.raw().locator(".says.first")).containsText("Fits.");
-        assertThat(page.raw().locator(".pipes tbody tr").first()).containsText(length);
+        Locator laid = page.raw().locator(".pipes tbody tr").nth(1);
+        assertThat(laid).containsText(length);
         page.saved();
         Build build = BuildFile.read(page.file());
-        assertThat(build.option("A").runs()).singleElement().satisfies(r -> {
+        assertThat(build.option("A").runs()).hasSize(2).last().satisfies(r -> {
+            assertThat(r.of()).isEqualTo("cold pipe");
             assertThat(r.from()).isEmpty();
             assertThat(r.to()).isEmpty();
-            assertThat(r.corners()).hasSize(3);
         });
 
         // The command line finds the same, for the same question.
         Path file = Files.writeString(folder.resolve("launch.json"), page.file());
-        RunningProgram.Outcome route = RunningProgram.run("route", file.toString(), "--pipe", "hot pipe", "--table");
-        assertThat(route.printed()).contains(length.replace(" mm", "") + " mm along its middle");
+        RunningProgram.Outcome route = RunningProgram.run("route", file.toString(), "--pipe", "cold pipe", "--table");
+        assertThat(route.printed()).contains(best.replace(" mm", "") + " mm along its middle");
 
-        find("hot pipe");
-        page.raw().getByLabel("Way 2 as a new option").click();
+        find("cold pipe");
+        page.raw().getByLabel("Way 1 as a new option").click();
+        assertThat(laid).containsText(best);
         page.saved();
         Build other = BuildFile.read(page.file());
         assertThat(other.options()).hasSize(2);
-        assertThat(other.option("B").runs().get(0).corners())
-                .isNotEqualTo(other.option("A").runs().get(0).corners());
+        assertThat(other.option("B").runs().get(1).corners())
+                .isNotEqualTo(other.option("A").runs().get(1).corners());
+        assertThat(other.option("B").runs().get(0))
+                .isEqualTo(other.option("A").runs().get(0));
         assertThat(page.raw().locator(".says.first")).containsText("Fits.");
         page.assertNothingWrong();
     }
