@@ -87,14 +87,11 @@ public final class Screenshots {
                 800,
                 "light",
                 page -> page.openBuild(van).option("A").surface("Space").coolingAir());
-        take("stack-orders", 1280, 800, "light", page -> {
-            page.openBuild(van)
-                    .option("B")
-                    .surface("Space")
-                    .coolingAir()
-                    .button("compare all orders")
-                    .click();
-            page.button("Use the order core, condenser, engine radiator").scrollIntoViewIfNeeded();
+        take("ways", 1280, 800, "light", page -> {
+            page.openBuild("Pilot Launch", "Space");
+            page.raw().getByLabel("Find a way for cold pipe").click();
+            page.raw().locator(".found tbody tr").first().waitFor(new Locator.WaitForOptions().setTimeout(LONG));
+            page.raw().locator(".trials").evaluate("bar => bar.scrollIntoView({ block: 'start' })");
         });
         take("brief", 1280, 800, "light", page -> page.openBuild(van).surface("Brief"));
         take("side-by-side", 1280, 800, "dark", page -> {
