@@ -41,6 +41,7 @@ class PackageOrderTest {
             "verdict",
             "build",
             "fit",
+            "joint",
             "envelope",
             "sizing",
             "explain",

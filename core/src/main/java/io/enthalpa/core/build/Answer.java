@@ -102,6 +102,10 @@ public final class Answer {
         return system;
     }
 
+    public Build build() {
+        return build;
+    }
+
     public BuildOption option() {
         return option;
     }

@@ -5,6 +5,7 @@ import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.room.Stand;
+import io.enthalpa.core.route.JointsSpec;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
@@ -21,6 +22,7 @@ import java.util.function.UnaryOperator;
  * @param airWays through which cooling air comes; what stands in none takes its own share of road speed
  * @param stands  where its bodies stand in the room; what has none is not counted there
  * @param runs    how its pipes are laid; what has none is as long as it is said to be
+ * @param joints  how its pipes are joined
  */
 public record BuildOption(
         String letter,
@@ -29,7 +31,8 @@ public record BuildOption(
         List<PathElement> path,
         List<AirWaySpec> airWays,
         List<Stand> stands,
-        List<Run> runs) {
+        List<Run> runs,
+        JointsSpec joints) {
     public BuildOption {
         path = List.copyOf(path);
         airWays = List.copyOf(airWays);
@@ -39,7 +42,7 @@ public record BuildOption(
 
     /** With nothing placed in a room. */
     public BuildOption(String letter, String name, double boost, List<PathElement> path, List<AirWaySpec> airWays) {
-        this(letter, name, boost, path, airWays, List.of(), List.of());
+        this(letter, name, boost, path, airWays, List.of(), List.of(), JointsSpec.USUAL);
     }
 
     /** With no pipe laid. */
@@ -50,29 +53,34 @@ public record BuildOption(
             List<PathElement> path,
             List<AirWaySpec> airWays,
             List<Stand> stands) {
-        this(letter, name, boost, path, airWays, stands, List.of());
+        this(letter, name, boost, path, airWays, stands, List.of(), JointsSpec.USUAL);
     }
 
     /** @return with other ways of the air */
     public BuildOption withWays(List<AirWaySpec> others) {
-        return new BuildOption(letter, name, boost, path, others, stands, runs);
+        return new BuildOption(letter, name, boost, path, others, stands, runs, joints);
     }
 
     /** @return called otherwise */
     public BuildOption named(String other) {
-        return new BuildOption(letter, other, boost, path, airWays, stands, runs);
+        return new BuildOption(letter, other, boost, path, airWays, stands, runs, joints);
     }
 
     public BuildOption withStands(List<Stand> others) {
-        return new BuildOption(letter, name, boost, path, airWays, others, runs);
+        return new BuildOption(letter, name, boost, path, airWays, others, runs, joints);
     }
 
     public BuildOption withRuns(List<Run> others) {
-        return new BuildOption(letter, name, boost, path, airWays, stands, others);
+        return new BuildOption(letter, name, boost, path, airWays, stands, others, joints);
+    }
+
+    /** @return joined otherwise */
+    public BuildOption withJoints(JointsSpec others) {
+        return new BuildOption(letter, name, boost, path, airWays, stands, runs, others);
     }
 
     public BuildOption withPath(List<PathElement> other) {
-        return new BuildOption(letter, name, boost, other, airWays, stands, runs);
+        return new BuildOption(letter, name, boost, other, airWays, stands, runs, joints);
     }
 
     /** @return with one piece changed, as it is now */

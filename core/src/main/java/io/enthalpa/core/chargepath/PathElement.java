@@ -154,16 +154,25 @@ public sealed interface PathElement {
             return spec.bore() + 2 * wall.thickness();
         }
 
-        /** @return of the next larger size that is sold: tube by its outside, hose by its bore; empty when there is none */
+        /** @return m, as it is sold: tube by its outside, hose by its bore */
+        public double size() {
+            return spec.material().isTube() ? outside() : spec.bore();
+        }
+
+        /** @param size m, as it is sold @return the same run of another size */
+        public Pipe sized(double size) {
+            return withSpec(spec.material().isTube() ? spec.asTube(size, wall.thickness()) : spec.withBore(size));
+        }
+
+        /** @return that it is sold in */
+        public StandardSizes sizes() {
+            return spec.material().isTube() ? StandardSizes.TUBES : StandardSizes.CHARGE_HOSES;
+        }
+
+        /** @return of the next larger size that is sold; empty when there is none */
         public Optional<Pipe> larger() {
             double little = 1.02;
-            return spec.material().isTube()
-                    ? StandardSizes.TUBES.above(outside() * little).stream()
-                            .mapToObj(size -> withSpec(spec.asTube(size, wall.thickness())))
-                            .findFirst()
-                    : StandardSizes.CHARGE_HOSES.above(spec.bore() * little).stream()
-                            .mapToObj(size -> withSpec(spec.withBore(size)))
-                            .findFirst();
+            return sizes().above(size() * little).stream().mapToObj(this::sized).findFirst();
         }
 
         public Pipe(String name, PipeSpec spec) {

@@ -59,9 +59,7 @@ public final class PathWall {
         outside = bore + 2 * wall.thickness();
         insideArea = Math.PI * bore * length;
         outsideArea = Math.PI * outside * length;
-        capacity = Math.PI
-                * (bore + wall.thickness())
-                * wall.thickness()
+        capacity = wall.section(bore)
                 * length
                 * spec.material().density()
                 * spec.material().heatCapacity();

@@ -21,4 +21,9 @@ public record PipeWallSpec(double thickness, boolean inBay, double wrap, Optiona
     public PipeWallSpec within(double length) {
         return new PipeWallSpec(thickness, inBay, wrap, neighbour.map(n -> n.within(length)));
     }
+
+    /** @param bore m @return m2 of metal, cut across: a ring of its thickness round the bore */
+    public double section(double bore) {
+        return Math.PI * (bore + thickness) * thickness;
+    }
 }

@@ -123,6 +123,10 @@ public record CoreSpec(
         return new CoreSpec(construction, other, basis, arrangement, tanks, inletTowards);
     }
 
+    public CoreSpec withTanks(EndTankSpec other) {
+        return new CoreSpec(construction, size, basis, arrangement, other, inletTowards);
+    }
+
     public CoreSpec withBasis(CoreBasis other) {
         return new CoreSpec(construction, size, other, arrangement, tanks, inletTowards);
     }

@@ -35,6 +35,7 @@ import io.enthalpa.core.fit.AirSeen;
 import io.enthalpa.core.fit.BoxPorts;
 import io.enthalpa.core.fit.Buildable;
 import io.enthalpa.core.fit.Clocking;
+import io.enthalpa.core.fit.Fork;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.fit.ToolRoom;
 import io.enthalpa.core.fit.WayOut;
@@ -43,6 +44,10 @@ import io.enthalpa.core.fluid.GlycolWater;
 import io.enthalpa.core.fluid.HumidAir;
 import io.enthalpa.core.fluid.Water;
 import io.enthalpa.core.fluid.WaterVapour;
+import io.enthalpa.core.joint.Held;
+import io.enthalpa.core.joint.Joint;
+import io.enthalpa.core.joint.Joints;
+import io.enthalpa.core.joint.Making;
 import io.enthalpa.core.loss.BendLoss;
 import io.enthalpa.core.loss.DiameterChange;
 import io.enthalpa.core.loss.FittingLoss;
@@ -153,8 +158,13 @@ public final class Methods {
                             Centreline.METHOD,
                             TurnList.METHOD,
                             Pipework.METHOD,
+                            Fork.METHOD,
                             Router.METHOD,
-                            Ribbon.METHOD)),
+                            Ribbon.METHOD,
+                            Joints.METHOD,
+                            Joint.METHOD,
+                            Held.METHOD,
+                            Making.METHOD)),
             new Chapter("Duties", List.of(DutyPlan.METHOD, Gearing.METHOD, DutyThinner.METHOD)),
             new Chapter(
                     "Endurance",

@@ -19,7 +19,7 @@ public final class BoxPorts {
                     "Ports of throttle, plenum, filter and blower",
                     "As it stands before it is turned, air goes in at the middle of its front and out at the middle of its rear: turned, tipped and leaned it "
                             + "is stood so that this is true. A pipe comes on 40 mm off the box, on a stub that is taken as there and is no obstacle itself. A plenum "
-                            + "that two legs end on has two inlets side by side, a quarter of its width from its middle; a housing that is clocked has its outlet where that is.")
+                            + "that two legs end on has two inlets side by side, a quarter of its width from its middle, where there is room for both, otherwise one that they share; a housing that is clocked has its outlet where that is.")
             .source(Citation.commonPractice("a stub as long as a hose and its clamp want"))
             .leavesOut("Inlets of a plenum at its end or on its lid: type where the pipe ends there.");
 
@@ -29,8 +29,11 @@ public final class BoxPorts {
     static List<OpenPort> of(List<PathElement> path, PathElement piece, Size size, Optional<Scroll> scroll) {
         List<OpenPort> ports = new ArrayList<>();
         if (!(piece instanceof PathElement.Filter)) {
-            boolean two = piece instanceof PathElement.Plenum && isFedByTwo(path, piece);
             double aside = size.wide() / 4;
+            boolean two = piece instanceof PathElement.Plenum
+                    && fedBy(path, piece)
+                            .filter(pair -> 2 * aside >= widest(pair) + Fork.BETWEEN)
+                            .isPresent();
             if (two) {
                 ports.add(front("first inlet", size, -aside, piece));
                 ports.add(front("second inlet", size, aside, piece));
@@ -53,20 +56,28 @@ public final class BoxPorts {
         return OpenPort.of(role, List.of(front, front.add(EndTankSpec.USUAL_STUB, Vector3D.MINUS_I)), piece.bore());
     }
 
-    /** Two legs end on it with no more than joints and cones between. */
-    private static boolean isFedByTwo(List<PathElement> path, PathElement plenum) {
+    /** The pair whose legs end on it with no more than joints and cones between. */
+    private static Optional<PathElement.Parallel> fedBy(List<PathElement> path, PathElement plenum) {
         return Pieces.all(path).stream()
                 .filter(p -> p.piece() == plenum)
                 .findFirst()
-                .map(p -> new Neighbours(path, p.spot())
+                .flatMap(p -> new Neighbours(path, p.spot())
                         .before().stream()
                                 .map(Pieces.Placed::piece)
                                 .filter(e -> !(e instanceof PathElement.Joint)
                                         && !(e instanceof PathElement.Reducer)
                                         && !(e instanceof PathElement.Injection))
-                                .findFirst()
-                                .filter(PathElement.Parallel.class::isInstance)
-                                .isPresent())
-                .orElse(false);
+                                .findFirst())
+                .filter(PathElement.Parallel.class::isInstance)
+                .map(PathElement.Parallel.class::cast);
+    }
+
+    /** m, of its legs' last pieces outside. */
+    private static double widest(PathElement.Parallel pair) {
+        return pair.legs().stream()
+                .map(leg -> leg.path().get(leg.path().size() - 1))
+                .mapToDouble(last -> last instanceof PathElement.Pipe pipe ? pipe.outside() : last.bore())
+                .max()
+                .orElse(0);
     }
 }

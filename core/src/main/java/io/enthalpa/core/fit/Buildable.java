@@ -2,7 +2,6 @@ package io.enthalpa.core.fit;
 
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fit.FitFinding.Kind;
-import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.quantity.Figure;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.route.Centreline;
@@ -32,13 +31,13 @@ public final class Buildable {
             .source(Citation.commonPractice("what bends are sold, and what a weld and a clamp want"))
             .leavesOut("Whether what mends it keeps its gaps: that is told as of any other change.");
     /** Middle line of the tightest bend that is sold over the size of the pipe; common practice, no source. */
-    static final double TIGHTEST = 1;
+    public static final double TIGHTEST = 1;
     /** m that a saw is true to. */
     private static final double TRUE = 0.5e-3;
     /** rad: two bends that lie in one plane as nearly are cut in one. */
     private static final double IN_PLANE = Math.toRadians(0.5);
 
-    /** What is left to be missing after each is a small part of what was. */
+    /** After each only a small part of what was missing still is. */
     private static final int ROUNDS = 12;
 
     private Buildable() {}
@@ -49,7 +48,7 @@ public final class Buildable {
     /** @param run as it is laid */
     public static List<Fault> of(Pipework.Laid laid, Run run) {
         List<Fault> faults = new ArrayList<>();
-        double tightest = TIGHTEST * Pipework.stockRadius(laid.pipe()) / PipeSpec.Bend.STOCK;
+        double tightest = TIGHTEST * laid.pipe().size();
         for (Bend b : laid.line().bends()) {
             if (laid.pipe().spec().material().isTube() && b.radius() > 0 && b.radius() < tightest - TRUE) {
                 faults.add(fault(
@@ -171,6 +170,6 @@ public final class Buildable {
     private static Run changed(Run run, int corner, UnaryOperator<Run.Corner> change) {
         List<Run.Corner> corners = new ArrayList<>(run.corners());
         corners.set(corner, change.apply(corners.get(corner)));
-        return new Run(run.of(), run.from(), corners, run.to());
+        return run.withCorners(corners);
     }
 }

@@ -117,6 +117,9 @@ public record Fit(
             return toBody(i, bodies.get(i), j, bodies.get(j), room);
         }
         if (i >= standing) {
+            if (pipes.isForked(i - standing, j - standing)) {
+                return toBody(i, Fork.without(bodies.get(i)), j, Fork.without(bodies.get(j)), room);
+            }
             return pipes.goesOn(i - standing, j - standing)
                     ? Optional.empty()
                     : toBody(i, bodies.get(i), j, bodies.get(j), room);

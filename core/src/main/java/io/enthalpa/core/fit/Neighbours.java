@@ -8,12 +8,12 @@ import java.util.Collections;
 import java.util.List;
 
 /** What stands before and behind a piece, past the end of the leg it is in too. */
-final class Neighbours {
+public final class Neighbours {
     private final List<Pieces.Placed<PathElement>> before = new ArrayList<>();
     private final List<Pieces.Placed<PathElement>> behind = new ArrayList<>();
     private final int leg;
 
-    Neighbours(List<PathElement> path, Spot spot) {
+    public Neighbours(List<PathElement> path, Spot spot) {
         this.leg = spot.row().leg().map(Spot.Leg::number).orElse(0);
         List<Pieces.Placed<PathElement>> all = Pieces.all(path);
         split(all, spot);
@@ -31,12 +31,12 @@ final class Neighbours {
     }
 
     /** @return the nearest first */
-    List<Pieces.Placed<PathElement>> before() {
+    public List<Pieces.Placed<PathElement>> before() {
         return before;
     }
 
     /** @return the nearest first */
-    List<Pieces.Placed<PathElement>> behind() {
+    public List<Pieces.Placed<PathElement>> behind() {
         return behind;
     }
 

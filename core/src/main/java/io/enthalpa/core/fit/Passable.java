@@ -6,7 +6,7 @@ import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.room.AskedGap;
-import io.enthalpa.core.room.Carrier;
+import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.route.RunSpec;
@@ -18,7 +18,7 @@ import io.enthalpa.core.space.Solid;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
@@ -43,30 +43,25 @@ public record Passable(
     }
 
     /**
-     * @param of name of the pipe
+     * @param solids of the room's obstacles
+     * @param of     name of the pipe
      * @throws EnthalpaFault when there is no such pipe, or it is not known where it begins or ends
      */
-    public static Passable of(BuildOption option, RoomSpec room, Fit fit, String of) {
-        Pipework.Between between = fit.pipes().between(of).orElseThrow(() -> noPipe(of));
+    public static Passable of(BuildOption option, RoomSpec room, List<Solid> solids, String of) {
+        List<Body> bodies = Bodies.of(option);
+        Pipework pipes = Pipework.of(option, bodies);
+        Between between = pipes.between(of).orElseThrow(() -> noPipe(of));
         Port start = port(between.run().flatMap(Run::from), between.start());
         Port end = port(between.run().flatMap(Run::to), between.finish());
         if (start == null || end == null) {
-            Neighbours beside = new Neighbours(option.path(), between.spot());
+            Neighbours beside = between.beside();
             throw unknown(of, start == null, start == null ? beside.nameBefore() : beside.nameBehind());
         }
-        String carrier = between.start()
-                .or(between::finish)
-                .filter(e -> e.body() >= 0)
-                .map(e -> fit.bodies().get(e.body()).stand().carrier())
-                .orElse(Carrier.BODY.name());
-        return new Passable(
-                between.spot(),
-                between.pipe(),
-                tube(between.pipe()),
-                start,
-                end,
-                keepouts(fit, room, between, carrier),
-                between.run());
+        String carrier = between.carrier(bodies);
+        List<Keepout> keepouts = new ArrayList<>(toRoom(room, solids, carrier));
+        keepouts.addAll(toBodies(bodies, between, room, carrier));
+        keepouts.addAll(toPipes(pipes, between, room, carrier));
+        return new Passable(between.spot(), between.pipe(), tube(between.pipe()), start, end, keepouts, between.run());
     }
 
     private static Tube tube(PathElement.Pipe pipe) {
@@ -79,14 +74,14 @@ public record Passable(
     }
 
     private static EnthalpaFault noPipe(String of) {
-        return EnthalpaFault.of(FaultKind.CONTRADICTION, "/of", "the pipe", of, "a pipe of the option", "");
+        return EnthalpaFault.of(FaultKind.CONTRADICTION, "/of", "The pipe", of, "a pipe of the option", "");
     }
 
     private static EnthalpaFault unknown(String of, boolean start, String on) {
         return EnthalpaFault.of(
                 FaultKind.CONTRADICTION,
                 "/runs",
-                (start ? "the beginning of " : "the end of ") + of,
+                (start ? "The beginning of " : "The end of ") + of,
                 "not known",
                 "on a port that has its place in the room, or where it is typed",
                 on.isEmpty()
@@ -94,41 +89,56 @@ public record Passable(
                         : "Give " + on + " its place in the room, or lay the pipe and type that place.");
     }
 
-    private static Port port(Optional<Vector3D> typed, Optional<Pipework.End> end) {
+    private static Port port(Optional<Vector3D> typed, Optional<PipeEnd> end) {
         return typed.map(at -> new Port(at, Optional.empty()))
                 .or(() -> end.map(e -> new Port(e.at(), Optional.of(e.heading()))))
                 .orElse(null);
     }
 
-    /** As {@link Fit} counts them: what it is joined to without the joint, pipes that go on where it ends not at all. */
-    private static List<Keepout> keepouts(Fit fit, RoomSpec room, Pipework.Between between, String carrier) {
+    private static List<Keepout> toRoom(RoomSpec room, List<Solid> solids, String carrier) {
         List<Keepout> all = new ArrayList<>();
-        for (int k = 0; k < fit.solids().size(); k++) {
-            String theirs = room.obstacles().get(k).carrier();
-            AskedGap asked = AskedGap.from(room.obstacles().get(k), carrier);
-            all.add(keepout(room.obstacles().get(k).name(), fit.solids().get(k), asked, carrier, theirs, room));
-        }
-        Neighbours beside = new Neighbours(fit.pipes().path(), between.spot());
-        int standing = fit.bodies().size() - fit.pipes().laid().size();
-        for (int i = 0; i < fit.bodies().size(); i++) {
-            int number = i;
-            Body body = fit.bodies().get(i);
-            if (i >= standing) {
-                Spot other = fit.pipes().laid().get(i - standing).spot();
-                if (other.equals(between.spot()) || beside.isBeside(other)) {
-                    continue;
-                }
-            }
-            Solid solid = between.start()
-                    .filter(e -> e.body() == number)
-                    .or(() -> between.finish().filter(e -> e.body() == number))
-                    .flatMap(Pipework.End::port)
-                    .map(p -> body.without(p).solid())
-                    .orElse(body.solid());
-            String theirs = body.stand().carrier();
-            all.add(keepout(body.name(), solid, AskedGap.between(theirs, carrier), carrier, theirs, room));
+        for (int k = 0; k < solids.size(); k++) {
+            Obstacle o = room.obstacles().get(k);
+            all.add(keepout(o.name(), solids.get(k), AskedGap.from(o, carrier), carrier, o.carrier(), room));
         }
         return all;
+    }
+
+    /** As {@link Fit} counts them: what it is joined to without the joint. */
+    private static List<Keepout> toBodies(List<Body> bodies, Between between, RoomSpec room, String carrier) {
+        List<Keepout> all = new ArrayList<>();
+        for (int i = 0; i < bodies.size(); i++) {
+            int number = i;
+            Body body = bodies.get(i);
+            Body own = Stream.of(between.start(), between.finish())
+                    .flatMap(Optional::stream)
+                    .filter(e -> e.body() == number)
+                    .flatMap(e -> e.port().stream())
+                    .findFirst()
+                    .map(body::without)
+                    .orElse(body);
+            all.add(keepout(own, room, carrier));
+        }
+        return all;
+    }
+
+    /** Those that go on where it ends not at all, nor itself. */
+    private static List<Keepout> toPipes(Pipework pipes, Between between, RoomSpec room, String carrier) {
+        List<Keepout> all = new ArrayList<>();
+        List<Body> bodies = pipes.asBodies();
+        for (int i = 0; i < bodies.size(); i++) {
+            Spot other = pipes.laid().get(i).spot();
+            if (!other.equals(between.spot()) && !between.beside().isBeside(other)) {
+                boolean forked = other.row().isBeside(between.spot().row());
+                all.add(keepout(forked ? Fork.without(bodies.get(i)) : bodies.get(i), room, carrier));
+            }
+        }
+        return all;
+    }
+
+    private static Keepout keepout(Body body, RoomSpec room, String carrier) {
+        String theirs = body.stand().carrier();
+        return keepout(body.name(), body.solid(), AskedGap.between(theirs, carrier), carrier, theirs, room);
     }
 
     private static Keepout keepout(String name, Solid solid, AskedGap asked, String own, String theirs, RoomSpec room) {
@@ -142,8 +152,9 @@ public record Passable(
                 together ? Motion.STILL : room.motion(theirs));
     }
 
-    /** @return the same for a pipe that is bent more tightly, m, or is another one */
-    public Passable as(Tube other) {
+    /** @param radius m, middle line of its bends @return the same bent otherwise */
+    public Passable bent(double radius) {
+        Tube other = new Tube(tube.outside(), tube.bore(), radius, tube.seat(), tube.tack());
         return new Passable(spot, pipe, other, start, end, keepouts, before);
     }
 
@@ -156,24 +167,7 @@ public record Passable(
 
     /** @return how it is laid then; its ends stay on what they are on */
     public Run run(RunSpec way) {
-        return new Run(
-                pipe.name(),
-                before.flatMap(Run::from),
-                way.corners().stream()
-                        .map(c -> new Run.Corner(
-                                told(c.at()),
-                                c.radius() == Pipework.stockRadius(pipe)
-                                        ? OptionalDouble.empty()
-                                        : OptionalDouble.of(c.radius())))
-                        .toList(),
-                before.flatMap(Run::to));
-    }
-
-    private static Vector3D told(Vector3D p) {
-        return new Vector3D(told(p.getX()), told(p.getY()), told(p.getZ()));
-    }
-
-    private static double told(double m) {
-        return Math.rint(m * 1e5) / 1e5;
+        Run like = before.orElseGet(() -> new Run(pipe.name(), Optional.empty(), List.of(), Optional.empty()));
+        return like.withCorners(Relaid.corners(way, pipe));
     }
 }

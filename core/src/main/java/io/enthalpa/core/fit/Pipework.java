@@ -21,7 +21,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /** The pipes of an option as they are laid: from port to port, joint and cone between them straight on. */
@@ -32,7 +33,7 @@ public final class Pipework {
                     "It begins and ends where it is typed, or on the port of what stands there, and goes along when that is moved; what is between the port and "
                             + "the pipe (a joint, a cone) lies straight on from the port. Its length and its bends are those of its middle line, and it "
                             + "keeps its gaps by its outside diameter, wrap included. What it is joined to is left out there: the port with its clamp, the pipe "
-                            + "before and behind it. It hangs on what the body at its beginning hangs on, without one on what the body at its end does.")
+                            + "before and behind it. It hangs on what a brace that does not give is bolted to; without one on what the body at its beginning hangs on, or else that at its end.")
             .source(Citation.commonPractice("pipes are bought by the outside and measured along the middle"))
             .leavesOut("Beads, clamps and welds on it; that a long pipe shakes with both its ends.");
 
@@ -51,7 +52,7 @@ public final class Pipework {
             Optional<Joined> behind) {
         /** @return m that must be clear of all else */
         public double outside() {
-            return pipe.outside() + 2 * pipe.wall().wrap();
+            return Pipework.outside(pipe);
         }
 
         /** m: no wider than a line of a drawing. */
@@ -59,7 +60,16 @@ public final class Pipework {
 
         /** @return as it is drawn: with few parts */
         public Solid drawn() {
-            return line.solid(pipe.name(), outside(), DRAWN);
+            return withArms(line.solid(pipe.name(), outside(), DRAWN));
+        }
+
+        private Solid withArms(Solid tube) {
+            List<Solid.Part> parts = new ArrayList<>(tube.parts());
+            Stream.of(before, behind)
+                    .flatMap(Optional::stream)
+                    .flatMap(j -> j.fork.stream())
+                    .forEach(fork -> parts.add(fork.arm(outside())));
+            return Solid.of(parts);
         }
 
         /** @return as it is cut and put together */
@@ -84,8 +94,9 @@ public final class Pipework {
      *
      * @param body its number among the bodies that have a place
      * @param off  rad that the pipe is out of square with it
+     * @param fork where two legs come on it
      */
-    public record Joined(int body, OpenPort port, double off) {}
+    public record Joined(int body, OpenPort port, double off, Optional<Fork> fork) {}
 
     /**
      * A pipe that cannot be laid: what was typed of its length and bends counts.
@@ -112,19 +123,14 @@ public final class Pipework {
     private final List<Laid> laid = new ArrayList<>();
     private final List<Unlaid> unlaid = new ArrayList<>();
     /** Ends of those that are laid, by the spot of the pipe. */
-    private final Map<Spot, End> ends = new HashMap<>();
+    private final Map<Spot, PipeEnd> ends = new HashMap<>();
 
-    /**
-     * Where a pipe may begin or end.
-     *
-     * @param heading unit vector out of it
-     * @param port    empty on another pipe
-     * @param body    number of the one whose port it is; -1 on another pipe
-     */
-    record End(Vector3D at, Vector3D heading, Optional<OpenPort> port, int body) {}
-
-    /** A pipe, what it would begin and end on as far as that is known, and how it is laid by now. */
-    record Between(Spot spot, PathElement.Pipe pipe, Optional<End> start, Optional<End> finish, Optional<Run> run) {}
+    /** What a brace that does not give is bolted to; without one what the body at its beginning, or else at its end, hangs on. */
+    static String carrierOf(Optional<Run> run, OptionalInt body, List<Body> bodies) {
+        return run.flatMap(Run::heldBy)
+                .orElseGet(() ->
+                        body.isPresent() ? bodies.get(body.getAsInt()).stand().carrier() : Carrier.BODY.name());
+    }
 
     private Pipework(BuildOption option, List<Body> bodies) {
         this.option = option;
@@ -157,11 +163,6 @@ public final class Pipework {
         return List.copyOf(laid);
     }
 
-    /** @return of the option, its pipes as they are typed */
-    List<PathElement> path() {
-        return option.path();
-    }
-
     /** @return as it is written */
     public Run run(Laid l) {
         return option.runs().get(l.run);
@@ -171,11 +172,14 @@ public final class Pipework {
         return List.copyOf(unlaid);
     }
 
-    static double stockRadius(PathElement.Pipe pipe) {
-        return Bend.STOCK
-                * (pipe.spec().material().isTube()
-                        ? pipe.outside()
-                        : pipe.spec().bore());
+    /** m that must be clear of all else. */
+    private static double outside(PathElement.Pipe pipe) {
+        return pipe.outside() + 2 * pipe.wall().wrap();
+    }
+
+    /** @return m, of the middle line of a bend of stock */
+    public static double stockRadius(PathElement.Pipe pipe) {
+        return Bend.STOCK * pipe.size();
     }
 
     private void lay() {
@@ -200,30 +204,31 @@ public final class Pipework {
 
     private void lay(int number, Spot spot, PathElement.Pipe pipe) {
         Run run = option.runs().get(number);
-        Neighbours beside = new Neighbours(option.path(), spot);
-        Optional<End> start = run.from().isPresent() ? Optional.empty() : end(beside.before(), "outlet", beside);
-        Optional<End> finish = run.to().isPresent() ? Optional.empty() : end(beside.behind(), "inlet", beside);
+        Between between = between(spot, pipe, Optional.of(run));
+        Optional<PipeEnd> start = between.start();
+        Optional<PipeEnd> finish = between.finish();
         if (run.from().isEmpty() && start.isEmpty()) {
-            unlaid.add(new Unlaid(number, run.of(), Why.NO_START, beside.nameBefore()));
+            unlaid.add(
+                    new Unlaid(number, run.of(), Why.NO_START, between.beside().nameBefore()));
             return;
         }
         if (run.to().isEmpty() && finish.isEmpty()) {
-            unlaid.add(new Unlaid(number, run.of(), Why.NO_END, beside.nameBehind()));
+            unlaid.add(new Unlaid(number, run.of(), Why.NO_END, between.beside().nameBehind()));
             return;
         }
         RunSpec spec = new RunSpec(
-                run.from().orElseGet(() -> start.orElseThrow().at),
+                run.from().orElseGet(() -> start.orElseThrow().at()),
                 run.corners().stream()
                         .map(c -> new RunSpec.Corner(c.at(), c.radius().orElse(stockRadius(pipe))))
                         .toList(),
-                run.to().orElseGet(() -> finish.orElseThrow().at));
+                run.to().orElseGet(() -> finish.orElseThrow().at()));
         try {
             Centreline line = Centreline.of(spec, run.of());
             List<Vector3D> points = spec.points();
             int n = points.size();
             Vector3D first = points.get(1).subtract(points.get(0)).normalize();
             Vector3D last = points.get(n - 1).subtract(points.get(n - 2)).normalize();
-            ends.put(spot, new End(spec.to(), last, Optional.empty(), -1));
+            ends.put(spot, new PipeEnd(spec.to(), last, Optional.empty(), -1, Optional.empty()));
             laid.add(new Laid(number, spot, pipe, spec, line, joined(start, first), joined(finish, last.negate())));
         } catch (EnthalpaFault wrong) {
             unlaid.add(new Unlaid(number, run.of(), Why.WRONG, wrong.sentence()));
@@ -232,13 +237,6 @@ public final class Pipework {
 
     /** m straight out of a port before a first bend: room for the joint; common practice, no source. */
     static final double STUB = 0.05;
-    /** rad: a first bend that would turn farther back is left to the hand. */
-    private static final double MOST_TURN = Math.toRadians(150);
-    /** Angles settle at once: each moves its corner by little. */
-    private static final int ROUNDS = 30;
-    /** m of a pipe of which one end is known. */
-    private static final double OPEN = 0.4;
-
     /**
      * @return for each pipe that is not laid how one may begin to lay it: square out of the ports that are known, with a corner before each
      *     where there are two; otherwise straight on
@@ -248,8 +246,8 @@ public final class Pipework {
         for (Pieces.Placed<PathElement.Pipe> placed : Pieces.of(PathElement.Pipe.class, option.path())) {
             PathElement.Pipe pipe = placed.piece();
             if (option.runs().stream().noneMatch(r -> r.of().equals(pipe.name()))) {
-                Neighbours beside = new Neighbours(option.path(), placed.spot());
-                all.add(starting(pipe, end(beside.before(), "outlet", beside), end(beside.behind(), "inlet", beside)));
+                Between between = between(placed.spot(), pipe, Optional.empty());
+                all.add(Starting.of(pipe, between.start(), between.finish()));
             }
         }
         return all;
@@ -260,80 +258,64 @@ public final class Pipework {
         return Pieces.of(PathElement.Pipe.class, option.path()).stream()
                 .filter(placed -> placed.piece().name().equals(of))
                 .findFirst()
-                .map(placed -> {
-                    Neighbours beside = new Neighbours(option.path(), placed.spot());
-                    return new Between(
-                            placed.spot(),
-                            placed.piece(),
-                            end(beside.before(), "outlet", beside),
-                            end(beside.behind(), "inlet", beside),
-                            option.runs().stream()
-                                    .filter(r -> r.of().equals(of))
-                                    .findFirst());
-                });
+                .map(placed -> between(
+                        placed.spot(),
+                        placed.piece(),
+                        option.runs().stream().filter(r -> r.of().equals(of)).findFirst()));
     }
 
-    private static Run starting(PathElement.Pipe pipe, Optional<End> start, Optional<End> finish) {
-        if (start.isPresent() && finish.isPresent()) {
-            return new Run(
-                    pipe.name(),
-                    Optional.empty(),
-                    square(start.get(), finish.get(), stockRadius(pipe)),
-                    Optional.empty());
-        }
-        Optional<Vector3D> from = start.isPresent()
-                ? Optional.empty()
-                : Optional.of(finish.map(e -> e.at.add(OPEN, e.heading)).orElse(Vector3D.ZERO));
-        Optional<Vector3D> to = finish.isPresent()
-                ? Optional.empty()
-                : Optional.of(start.map(e -> e.at.add(OPEN, e.heading)).orElse(new Vector3D(OPEN, 0, 0)));
-        return new Run(pipe.name(), from, List.of(), to);
+    private Between between(Spot spot, PathElement.Pipe pipe, Optional<Run> run) {
+        Neighbours beside = new Neighbours(option.path(), spot);
+        Optional<PipeEnd> start =
+                run.flatMap(Run::from).isPresent() ? Optional.empty() : end(spot, pipe, beside, Optional.empty(), true);
+        Optional<PipeEnd> finish =
+                run.flatMap(Run::to).isPresent() ? Optional.empty() : end(spot, pipe, beside, start, false);
+        return new Between(spot, pipe, beside, start, finish, run);
     }
 
-    /** A corner before each port, as far out as its own bend takes. */
-    private static List<Run.Corner> square(End start, End finish, double radius) {
-        double first = radius;
-        double last = radius;
-        for (int i = 0; i < ROUNDS; i++) {
-            Vector3D way =
-                    finish.at.add(STUB + last, finish.heading).subtract(start.at.add(STUB + first, start.heading));
-            if (way.getNorm() == 0) {
-                break;
-            }
-            first = radius * Math.tan(Math.min(MOST_TURN, Vector3D.angle(start.heading, way)) / 2);
-            last = radius * Math.tan(Math.min(MOST_TURN, Vector3D.angle(finish.heading, way.negate())) / 2);
-        }
-        return List.of(
-                new Run.Corner(start.at.add(STUB + first, start.heading), OptionalDouble.empty()),
-                new Run.Corner(finish.at.add(STUB + last, finish.heading), OptionalDouble.empty()));
-    }
-
-    private static Optional<Joined> joined(Optional<End> end, Vector3D away) {
-        return end.filter(e -> e.port.isPresent())
+    private static Optional<Joined> joined(Optional<PipeEnd> end, Vector3D away) {
+        return end.filter(e -> e.port().isPresent())
                 .map(e -> new Joined(
-                        e.body, e.port.get(), Vector3D.angle(e.port.get().out(), away)));
+                        e.body(), e.port().get(), Vector3D.angle(e.port().get().out(), away), e.fork()));
     }
 
-    /** Straight on through joints and cones to the port, or to the pipe that ends there. */
-    private Optional<End> end(List<Pieces.Placed<PathElement>> towards, String role, Neighbours beside) {
+    /** Straight on through joints and cones to the port, or to the pipe that ends there; of what two legs share their own arm of the Y. */
+    private Optional<PipeEnd> end(
+            Spot spot, PathElement.Pipe pipe, Neighbours beside, Optional<PipeEnd> from, boolean start) {
+        String role = start ? "outlet" : "inlet";
         double lead = 0;
-        for (Pieces.Placed<PathElement> p : towards) {
+        for (Pieces.Placed<PathElement> p : start ? beside.before() : beside.behind()) {
             if (p.piece() instanceof PathElement.Joint joint) {
                 lead += joint.gap();
             } else if (p.piece() instanceof PathElement.Reducer cone) {
                 lead += cone.length();
-            } else if (p.piece() instanceof PathElement.Pipe) {
-                double on = lead;
-                return Optional.ofNullable(role.equals("outlet") ? ends.get(p.spot()) : null)
-                        .map(e -> new End(e.at.add(on, e.heading), e.heading, Optional.empty(), -1));
             } else if (!(p.piece() instanceof PathElement.Injection)) {
-                return port(p.piece(), role, beside, lead);
+                double on = lead;
+                Optional<PipeEnd> end = p.piece() instanceof PathElement.Pipe
+                        ? Optional.ofNullable(start ? ends.get(p.spot()) : null).map(e -> e.on(on))
+                        : port(p.piece(), role, beside, lead);
+                boolean shared = !p.spot().row().equals(spot.row());
+                return end.map(e -> shared && e.isAlone(role) ? forked(e, spot, pipe, beside.leg(), from, start) : e);
             }
         }
         return Optional.empty();
     }
 
-    private Optional<End> port(PathElement piece, String role, Neighbours beside, double lead) {
+    private PipeEnd forked(
+            PipeEnd end, Spot spot, PathElement.Pipe pipe, int leg, Optional<PipeEnd> from, boolean start) {
+        double angle = Fork.angle(option.path(), spot, start).orElse(0.0);
+        Vector3D left = from.filter(f -> f.fork().isPresent())
+                .map(f -> Fork.carried(
+                        f.heading(),
+                        Fork.left(f.heading()),
+                        end.heading().negate(),
+                        end.at().subtract(f.at())))
+                .orElseGet(() -> Fork.left(end.heading()));
+        Fork fork = Fork.of(end.at(), end.heading(), left, leg, outside(pipe), angle);
+        return new PipeEnd(fork.at(), end.heading(), end.port(), end.body(), Optional.of(fork));
+    }
+
+    private Optional<PipeEnd> port(PathElement piece, String role, Neighbours beside, double lead) {
         Optional<Stand.What> what = Bodies.what(piece);
         for (int i = 0; i < bodies.size(); i++) {
             Body body = bodies.get(i);
@@ -346,7 +328,8 @@ public final class Pipework {
                 return fit.stream()
                         .skip(fit.size() > 1 ? beside.leg() : 0)
                         .findFirst()
-                        .map(p -> new End(p.at().add(lead, p.out()), p.out(), Optional.of(p), number));
+                        .map(p -> new PipeEnd(
+                                p.at().add(lead, p.out()), p.out(), Optional.of(p), number, Optional.empty()));
             }
         }
         return Optional.empty();
@@ -357,17 +340,21 @@ public final class Pipework {
         return laid.stream().map(this::body).toList();
     }
 
+    /** @return name of the carrier that it hangs on */
+    public String hangs(Laid l) {
+        return carrierOf(
+                Optional.of(run(l)),
+                l.before.or(l::behind).stream().mapToInt(j -> j.body).findFirst(),
+                bodies);
+    }
+
     private Body body(Laid l) {
-        String carrier = l.before
-                .or(l::behind)
-                .map(j -> bodies.get(j.body).stand().carrier())
-                .orElse(Carrier.BODY.name());
-        Stand stand = new Stand(l.pipe.name(), Stand.What.PIPE, l.spec.from(), 0, 0, 0, carrier, Optional.empty());
+        Stand stand = new Stand(l.pipe.name(), Stand.What.PIPE, l.spec.from(), 0, 0, 0, hangs(l), Optional.empty());
         return new Body(
                 l.pipe.name(),
                 l.run,
                 stand,
-                l.line.solid(l.pipe.name(), l.outside()),
+                l.withArms(l.line.solid(l.pipe.name(), l.outside())),
                 false,
                 Optional.empty(),
                 List.of());
@@ -385,5 +372,10 @@ public final class Pipework {
     /** @return whether one pipe goes on where the other ends */
     boolean goesOn(int pipe, int other) {
         return new Neighbours(option.path(), laid.get(pipe).spot).isBeside(laid.get(other).spot);
+    }
+
+    /** @return whether both are legs of one pair, whose arms meet where they part */
+    boolean isForked(int pipe, int other) {
+        return laid.get(pipe).spot.row().isBeside(laid.get(other).spot.row());
     }
 }

@@ -130,6 +130,11 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
         }
     }
 
+    /** @return the same run of something else */
+    public PipeSpec of(PipeMaterial other) {
+        return new PipeSpec(other, bore, length, bends);
+    }
+
     /** @return the same run as hose of another bore, m; stock bends are those of that hose, others keep their radius */
     public PipeSpec withBore(double other) {
         return sized(other, other);

@@ -70,7 +70,7 @@ public record Mounting(
     /** m: bolts nearer than that are one. */
     private static final double SAME = 3e-3;
     /** 1/K of aluminium; from memory, CRC Handbook of Chemistry and Physics. */
-    private static final double EXPANSION = 23.1e-6;
+    public static final double EXPANSION = 23.1e-6;
     /** K that a core or radiator comes over the metal that holds it; common practice, no source. */
     private static final double WARMER = 80;
     /** Of a hole over its bolt: ISO 273, medium, 6.6 for 6 and 9 for 8; from memory. */

@@ -96,6 +96,11 @@ public record Stand(
         return new Stand(of, what, middle, turn, tip, lean, carrier, size, mass, mounts, scroll);
     }
 
+    /** @return the same hung on something else */
+    public Stand carriedBy(String other) {
+        return new Stand(of, what, middle, turned, tipped, leaned, other, size, mass, mounts, scroll);
+    }
+
     /** @return the same held otherwise */
     public Stand held(List<Mount> others) {
         return new Stand(of, what, middle, turned, tipped, leaned, carrier, size, mass, others, scroll);

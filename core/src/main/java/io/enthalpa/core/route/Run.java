@@ -12,8 +12,9 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param from    m, where it begins; empty where it begins on what stands before it, and goes along when that is moved
  * @param corners in the order of the flow
  * @param to      m, where it ends; empty where it ends on what stands behind it
+ * @param braces  that hold it
  */
-public record Run(String of, Optional<Vector3D> from, List<Corner> corners, Optional<Vector3D> to) {
+public record Run(String of, Optional<Vector3D> from, List<Corner> corners, Optional<Vector3D> to, List<Brace> braces) {
     /**
      * @param at     m
      * @param radius m of the bend's middle line; empty for that of stock
@@ -22,5 +23,25 @@ public record Run(String of, Optional<Vector3D> from, List<Corner> corners, Opti
 
     public Run {
         corners = List.copyOf(corners);
+        braces = List.copyOf(braces);
+    }
+
+    /** Held by its ends alone. */
+    public Run(String of, Optional<Vector3D> from, List<Corner> corners, Optional<Vector3D> to) {
+        this(of, from, corners, to, List.of());
+    }
+
+    /** @return carrier of the first brace that does not give */
+    public Optional<String> heldBy() {
+        return braces.stream().filter(b -> !b.rubber()).map(Brace::carrier).findFirst();
+    }
+
+    /** @return laid by other corners */
+    public Run withCorners(List<Corner> others) {
+        return new Run(of, from, others, to, braces);
+    }
+
+    public Run withBraces(List<Brace> others) {
+        return new Run(of, from, corners, to, others);
     }
 }

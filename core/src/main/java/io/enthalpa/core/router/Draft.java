@@ -16,7 +16,7 @@ final class Draft {
     /** m that the chords of an arc stray from it: so much more is asked of them. */
     private static final double STRAY = 1e-4;
     /** rad: what turns less goes straight on. */
-    private static final double STRAIGHT_ON = 1e-6;
+    static final double STRAIGHT_ON = 1e-6;
 
     private final Tube tube;
     private final List<Vector3D> points;

@@ -31,8 +31,8 @@ public final class Router {
             .source(Citation.commonPractice("seats, tacks and what a bend costs"))
             .leavesOut(
                     "A way through a place that is narrow to less than a tenth of a millimetre in a bend; ways of more corners than the places that are tried give.");
-    /** Places all over the room, more where fewer gave no way. */
-    private static final int[] PLACES = {120, 500, 1500};
+    /** Places all over the room, more where fewer gave no way: with three times as many a search takes ten seconds and remembers five million legs. */
+    private static final int[] PLACES = {120, 500};
     /** Ways whose corners are shifted to find the cheapest. */
     private static final int FINALISTS = 5;
     /** The same of another way than the best. */
@@ -47,6 +47,8 @@ public final class Router {
     private static final double SAME = 0.06;
     /** m of gap besides, for a way with room. */
     private static final double[] ROOM = {0.03, 0.012};
+
+    private static final double[] MOST_ROOM = {0.12, 0.09, 0.06, 0.045, 0.03, 0.02, 0.012, 0.006, 0.003};
     /** m to which it is told what is missing. */
     private static final double MISSING = 0.0005;
 
@@ -100,7 +102,7 @@ public final class Router {
      */
     public record Narrow(Where where, double missing, String keepout, Vector3D at) {}
 
-    /** @param ways cheapest first @param narrow where there is none what is missing least; empty where there would be none in free air either */
+    /** @param ways what is liked best first @param narrow where there is none what is missing least; empty where there would be none in free air either */
     public record Found(List<Way> ways, Optional<Narrow> narrow) {}
 
     public Found find(Taste taste) {
@@ -111,12 +113,12 @@ public final class Router {
         List<Draft> ways = new ArrayList<>();
         for (int i = 0; ways.isEmpty() && i < PLACES.length && !cancelled.getAsBoolean(); i++) {
             Search search = over(PLACES[i], passage, SEED);
-            Search second = over(PLACES[i], passage, SECOND);
-            Stream.of(search, second)
-                    .flatMap(s -> best(s, taste, passage, FINALISTS).stream())
+            // Where it is hard to find one at all, no better one is looked for.
+            Stream<Search> searches = i == 0 ? Stream.of(search, over(PLACES[i], passage, SECOND)) : Stream.of(search);
+            searches.flatMap(s -> best(s, taste, passage, FINALISTS).stream())
                     .min(Comparator.comparingDouble(d -> d.cost(taste)))
                     .ifPresent(ways::add);
-            for (Taste other : ways.isEmpty() ? EnumSet.noneOf(Taste.class) : EnumSet.complementOf(EnumSet.of(taste))) {
+            for (Taste other : ways.isEmpty() ? EnumSet.noneOf(Taste.class) : others(taste)) {
                 best(search, other, passage, FEW).filter(o -> isOther(o, ways)).ifPresent(ways::add);
             }
         }
@@ -128,10 +130,20 @@ public final class Router {
         round(ways, taste);
         return new Found(
                 ways.stream()
-                        .sorted(Comparator.comparingDouble(d -> d.cost(taste)))
+                        .sorted(Comparator.comparingDouble(d ->
+                                taste == Taste.MOST_ROOM ? -d.tightest(passage).spare() : d.cost(taste)))
                         .map(d -> way(d, taste, roomy.filter(r -> r == d).isPresent()))
                         .toList(),
                 Optional.empty());
+    }
+
+    /** What costs otherwise; room is looked for by itself. */
+    private static EnumSet<Taste> others(Taste taste) {
+        EnumSet<Taste> others = EnumSet.complementOf(EnumSet.of(taste, Taste.MOST_ROOM));
+        if (taste == Taste.MOST_ROOM) {
+            others.remove(Taste.LEAST_LOSS);
+        }
+        return others;
     }
 
     private static Way way(Draft draft, Taste taste, boolean roomy) {
@@ -162,7 +174,7 @@ public final class Router {
     }
 
     private Optional<Draft> roomy(Taste taste) {
-        for (double more : ROOM) {
+        for (double more : taste == Taste.MOST_ROOM ? MOST_ROOM : ROOM) {
             Optional<Draft> found = few(taste, passage.eased(-more));
             if (found.isPresent()) {
                 return found;

@@ -167,7 +167,7 @@ final class Search {
                 continue;
             }
             double turn = Draft.turn(along, way(leg.to, to));
-            boolean straightOn = turn < 1e-6;
+            boolean straightOn = turn < Draft.STRAIGHT_ON;
             double tangent = straightOn ? 0 : tube.tangent(turn);
             double needs = leg.from == START ? tube.seat() : leg.tangent > 0 && tangent > 0 ? tube.tack() : 0;
             boolean fits = turn <= Tube.MOST_TURN
@@ -238,8 +238,7 @@ final class Search {
 
     /** The leg before and the bend between, now that both are known. */
     private boolean isClear(Leg leg) {
-        List<Vector3D> points = new ArrayList<>(List.of(places.get(leg.before.from), places.get(leg.from)));
-        points.add(places.get(leg.to));
+        List<Vector3D> points = List.of(places.get(leg.before.from), places.get(leg.from), places.get(leg.to));
         Draft bend = new Draft(tube, points);
         if (!bend.bendIsClear(1, passage)) {
             return false;
@@ -267,7 +266,7 @@ final class Search {
         for (int i = corners.size() - 2; i > 0; i--) {
             Vector3D a = corners.get(i).subtract(corners.get(i - 1));
             Vector3D b = corners.get(i + 1).subtract(corners.get(i));
-            if (Draft.turn(a, b) < 1e-6) {
+            if (Draft.turn(a, b) < Draft.STRAIGHT_ON) {
                 corners.remove(i);
             }
         }

@@ -24,13 +24,24 @@ public enum Taste {
     CHEAPEST {
         @Override
         double bend(double turn, Tube tube) {
-            double stock = turn <= Math.PI / 4 + CUT ? 0.5 : turn <= Math.PI / 2 + CUT ? 0.75 : 1.5;
-            return stock + 0.25;
+            return stock(turn) + 0.25;
+        }
+    },
+    /** The most beyond the gaps asked; of ways with as much, what the air feels. */
+    MOST_ROOM {
+        @Override
+        double bend(double turn, Tube tube) {
+            return LEAST_LOSS.bend(turn, tube);
         }
     };
 
     /** rad that a cut of stock is true to. */
     private static final double CUT = Math.toRadians(0.1);
+
+    /** @return m of straight tube that the bend costs as much as which it is cut from; common practice, no source */
+    public static double stock(double turn) {
+        return turn <= Math.PI / 4 + CUT ? 0.5 : turn <= Math.PI / 2 + CUT ? 0.75 : 1.5;
+    }
 
     /** Common practice, no source, but for the loss. @return m of straight tube that a bend is worth, its own length included */
     abstract double bend(double turn, Tube tube);
@@ -38,6 +49,6 @@ public enum Taste {
     /** @return m that bends which turn so far together cost at least besides their length: one that turns as far costs no more than several */
     double least(double turn, Tube tube) {
         double most = Math.min(turn, Tube.MOST_TURN);
-        return most < 1e-6 ? 0 : Math.max(0, bend(most, tube) - most * tube.bend());
+        return most < Draft.STRAIGHT_ON ? 0 : Math.max(0, bend(most, tube) - most * tube.bend());
     }
 }

@@ -25,6 +25,11 @@ public record Motion(Vector3D point, Vector3D axis, double roll, Vector3D travel
         return Pose.turningAbout(point, axis, angle);
     }
 
+    /** @param share of the roll, -1 to 1 @return m that a place is shifted by rolling so far */
+    public Vector3D shift(Vector3D place, double share) {
+        return at(share * roll).toRoom(place).subtract(place);
+    }
+
     /** @return half-ways along the room's axes */
     static double[][] travel(Motion a, Motion b) {
         List<double[]> lines = new ArrayList<>();

@@ -6,52 +6,42 @@ import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.fit.Buildable;
 import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.fit.FitFinding;
-import io.enthalpa.core.fit.FitFinding.Kind;
 import io.enthalpa.core.fit.GapRow;
 import io.enthalpa.core.fit.Passable;
 import io.enthalpa.core.fit.Pipework;
-import io.enthalpa.core.loss.StandardSizes;
-import io.enthalpa.core.quantity.Figure;
-import io.enthalpa.core.quantity.Quantity;
+import io.enthalpa.core.place.Spot;
+import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
-import io.enthalpa.core.route.Centreline;
 import io.enthalpa.core.route.Run;
-import io.enthalpa.core.router.Keepout;
-import io.enthalpa.core.router.Port;
 import io.enthalpa.core.router.Router;
 import io.enthalpa.core.router.Taste;
-import io.enthalpa.core.router.Tube;
 import io.enthalpa.core.space.Solid;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.OptionalInt;
 import java.util.function.BooleanSupplier;
-import org.hipparchus.geometry.euclidean.threed.Vector3D;
+import java.util.function.Supplier;
+import java.util.stream.Stream;
 
 /** Ways that one pipe of an option can take through its room, each checked anew as any pipe that is laid, and priced over the duty. */
 public final class PipeWays {
     /** Sizes smaller than the pipe that are tried where it has no way. */
     private static final int SMALLER = 3;
-    /** Middle line of a tight bend over the outside of the tube: common practice, no source. */
-    private static final double TIGHT = 1;
-    /** m between two tubes side by side. */
-    private static final double BESIDE = 8e-3;
-    /** A port that looks up or down as nearly has no side that is level. */
-    private static final double LEVEL = 1e-3;
 
     private final Build build;
     private final String letter;
     private final BuildOption option;
     private final RoomSpec room;
-    private final Fit fit;
+    private final List<Solid> solids;
     private final Passable asked;
     private final Taste taste;
     private final BooleanSupplier cancelled;
+    private final List<Supplier<Tried>> attempts;
 
     /**
      * @param of        name of the pipe
@@ -63,17 +53,18 @@ public final class PipeWays {
         this.letter = letter;
         this.option = build.option(letter);
         this.room = build.room().orElseThrow(PipeWays::noRoom);
-        this.fit = Fit.of(option, room);
-        this.asked = Passable.of(option, room, fit, of);
+        this.solids = room.obstacles().stream().map(Obstacle::solid).toList();
+        this.asked = Passable.of(option, room, solids, of);
         this.taste = taste;
         this.cancelled = cancelled;
+        this.attempts = attempts();
     }
 
     private static EnthalpaFault noRoom() {
         return EnthalpaFault.of(
                 FaultKind.CONTRADICTION,
                 "/room",
-                "the room",
+                "The room",
                 "not measured",
                 "measured",
                 "Put in a datum and what must be missed.");
@@ -83,7 +74,8 @@ public final class PipeWays {
      * A way, as it is laid.
      *
      * @param option with it
-     * @param laid   the pipe on it
+     * @param laid   the pipe on it, of two the first
+     * @param second of two side by side
      * @param tight  its gap with least to spare; empty where nothing stands near
      * @param beside what that is to; empty likewise
      * @param change over the duty against the option as it stands; empty where either has no answer
@@ -92,28 +84,37 @@ public final class PipeWays {
     public record Way(
             BuildOption option,
             Pipework.Laid laid,
+            Optional<Pipework.Laid> second,
             Optional<GapRow> tight,
             String beside,
             Optional<Change> change,
             boolean roomy) {
+        /** @return the pipe, or both */
+        public Stream<Pipework.Laid> all() {
+            return Stream.concat(Stream.of(laid), second.stream());
+        }
+
         /** @return kg of its wall */
         public double mass() {
-            PathElement.Pipe pipe = laid.pipe();
-            double wall = Math.PI
-                    * (pipe.bore() + pipe.wall().thickness())
-                    * pipe.wall().thickness();
-            return wall * laid.line().length() * pipe.spec().material().density();
+            return all().mapToDouble(l -> l.pipe().wall().section(l.pipe().bore())
+                            * l.line().length()
+                            * l.pipe().spec().material().density())
+                    .sum();
         }
 
         /** @return m3 inside */
         public double volume() {
-            return laid.pipe().spec().area() * laid.line().length();
+            return all().mapToDouble(l -> l.pipe().spec().area() * l.line().length())
+                    .sum();
         }
     }
 
     /** What is changed where there is no way. */
     public enum Opening {
         TIGHT_BENDS,
+        CLOCKED,
+        PORT_TURNED,
+        TURNED_OVER,
         SMALLER,
         TWO_TUBES,
         MOVED
@@ -122,45 +123,24 @@ public final class PipeWays {
     /**
      * What was tried.
      *
-     * @param size     m, outside of the tube or of each of two
-     * @param obstacle that is out of the way, its number
-     * @param way      that it opens; empty where it opens none, or none that is laid as one pipe
+     * @param of     the body that is set otherwise, or the obstacle that is out of the way; empty where it is the pipe that is other
+     * @param figure m, outside of the tube or of each of two; rad that a housing is clocked to; number of the way a port turns
+     * @param way    that it opens; empty where it opens none, or where that is laid by hand
      */
-    public record Tried(Opening opening, OptionalDouble size, OptionalInt obstacle, boolean opens, Optional<Way> way) {}
+    public record Tried(Opening opening, String of, OptionalDouble figure, boolean opens, Optional<Way> way) {
+        private static Tried none(Opening opening, String of) {
+            return new Tried(opening, of, OptionalDouble.empty(), false, Optional.empty());
+        }
+    }
 
-    /** @return why there is none, and for what was tried whether that opens one */
+    /** @return why there is none */
     public FitFinding says(Optional<Router.Narrow> narrow) {
-        Kind kind = narrow.map(n -> switch (n.where()) {
-                    case START -> Kind.WAY_START_BLOCKED;
-                    case END -> Kind.WAY_END_BLOCKED;
-                    case BETWEEN -> Kind.WAY_NARROW;
-                    case ACROSS -> Kind.WAY_ACROSS;
-                })
-                .orElse(Kind.WAY_NONE);
-        double missing = narrow.map(Router.Narrow::missing).orElse(0.0);
-        return new FitFinding(
-                kind,
-                asked.pipe().name(),
-                narrow.map(Router.Narrow::keepout).orElse(""),
-                List.of(new Figure("missing", missing, Quantity.LENGTH)));
+        return ToldWays.none(asked.pipe().name(), narrow);
     }
 
     /** @return what came of it */
     public FitFinding says(Tried tried) {
-        List<Figure> figures = new ArrayList<>(List.of(Figure.plain("opens", tried.opens ? 1 : 0)));
-        tried.size.ifPresent(size -> figures.add(new Figure("size", size, Quantity.LENGTH)));
-        return new FitFinding(
-                switch (tried.opening) {
-                    case TIGHT_BENDS -> Kind.WAY_TIGHT_BENDS;
-                    case SMALLER -> Kind.WAY_SMALLER;
-                    case TWO_TUBES -> Kind.WAY_TWO_TUBES;
-                    case MOVED -> Kind.WAY_MOVED;
-                },
-                asked.pipe().name(),
-                tried.obstacle.isPresent()
-                        ? room.obstacles().get(tried.obstacle.getAsInt()).name()
-                        : "",
-                figures);
+        return ToldWays.tried(asked.pipe().name(), tried);
     }
 
     /** @param dropped ways that were found and are not as they should be when they are laid: there should be none */
@@ -181,32 +161,43 @@ public final class PipeWays {
 
     /** Checked by the fit, which knows nothing of how it was found. */
     private Optional<Way> laid(Passable passable, BuildOption in, Router.Way way) {
-        Run run = passable.run(way.spec());
+        return checked(with(in, passable.run(way.spec())), List.of(passable.spot()), way.roomy());
+    }
+
+    private static BuildOption with(BuildOption in, Run run) {
         List<Run> runs = new ArrayList<>(in.runs());
         runs.removeIf(r -> r.of().equals(run.of()));
         runs.add(run);
-        BuildOption with = in.withRuns(runs);
-        Fit then = Fit.of(with, room, fit.solids());
+        return in.withRuns(runs);
+    }
+
+    /** @param spots of the pipe, or of both @return empty where one is not laid then, or keeps not all its gaps */
+    private Optional<Way> checked(BuildOption with, List<Spot> spots, boolean roomy) {
+        Fit then = Fit.of(with, room, solids);
         int standing = then.bodies().size() - then.pipes().laid().size();
+        List<Pipework.Laid> laid = new ArrayList<>();
+        Optional<GapRow> tight = Optional.empty();
+        int tightest = 0;
         for (int i = 0; i < then.pipes().laid().size(); i++) {
-            Pipework.Laid laid = then.pipes().laid().get(i);
-            if (laid.spot().equals(passable.spot())) {
-                int body = standing + i;
-                Optional<GapRow> tight = then.gaps().stream()
+            int body = standing + i;
+            if (spots.contains(then.pipes().laid().get(i).spot())) {
+                laid.add(then.pipes().laid().get(i));
+                Optional<GapRow> own = then.gaps().stream()
                         .filter(row -> row.body() == body || row.other().orElse(-1) == body)
                         .max(Comparator.comparingDouble(GapRow::missing));
-                return tight.filter(GapRow::isShort).isPresent()
-                        ? Optional.empty()
-                        : Optional.of(new Way(
-                                with,
-                                laid,
-                                tight,
-                                tight.map(row -> beside(row, body, then)).orElse(""),
-                                Optional.empty(),
-                                way.roomy()));
+                if (own.isPresent()
+                        && (tight.isEmpty() || own.get().missing() > tight.get().missing())) {
+                    tight = own;
+                    tightest = body;
+                }
             }
         }
-        return Optional.empty();
+        if (laid.size() < spots.size() || tight.filter(GapRow::isShort).isPresent()) {
+            return Optional.empty();
+        }
+        String beside = tight.isPresent() ? beside(tight.get(), tightest, then) : "";
+        Optional<Pipework.Laid> second = laid.stream().skip(1).findFirst();
+        return Optional.of(new Way(with, laid.get(0), second, tight, beside, Optional.empty(), roomy));
     }
 
     private static String beside(GapRow row, int pipe, Fit fit) {
@@ -224,6 +215,7 @@ public final class PipeWays {
                 .map(w -> new Way(
                         w.option,
                         w.laid,
+                        w.second,
                         w.tight,
                         w.beside,
                         changes.stream()
@@ -235,42 +227,86 @@ public final class PipeWays {
 
     /** @return what can be tried where there is no way, one after the other */
     public int tries() {
-        return 1 + smaller().size() + 1 + movable().size();
+        return attempts.size();
     }
 
     /** @param number less than {@link #tries()} */
     public Tried attempt(int number) {
-        if (number == 0) {
-            Tube tight = new Tube(
-                    asked.tube().outside(),
-                    asked.tube().bore(),
-                    TIGHT * (asked.tube().outside() - 2 * asked.pipe().wall().wrap()),
-                    asked.tube().seat(),
-                    asked.tube().tack());
-            Optional<Way> way = first(asked.as(tight), option);
-            return new Tried(Opening.TIGHT_BENDS, OptionalDouble.empty(), OptionalInt.empty(), way.isPresent(), way);
+        return attempts.get(number).get();
+    }
+
+    private List<Supplier<Tried>> attempts() {
+        List<Supplier<Tried>> all = new ArrayList<>();
+        all.add(() -> tried(
+                Opening.TIGHT_BENDS,
+                OptionalDouble.empty(),
+                first(asked.bent(Buildable.TIGHTEST * asked.pipe().size()), option)));
+        for (List<Reseat> kind : Reseat.of(option, asked.spot())) {
+            if (!kind.isEmpty()) {
+                all.add(() -> reseated(kind));
+            }
         }
-        List<Double> smaller = smaller();
-        if (number <= smaller.size()) {
-            double size = smaller.get(number - 1);
-            BuildOption other = sized(size);
-            Optional<Way> way = first(
-                    Passable.of(
-                            other,
-                            room,
-                            Fit.of(other, room, fit.solids()),
-                            asked.pipe().name()),
-                    other);
-            return new Tried(Opening.SMALLER, OptionalDouble.of(size), OptionalInt.empty(), way.isPresent(), way);
+        for (double size : smaller()) {
+            all.add(() -> {
+                BuildOption other = sized(size);
+                return tried(Opening.SMALLER, OptionalDouble.of(size), first(as(other), other));
+            });
         }
-        if (number == smaller.size() + 1) {
-            double size = half();
-            return new Tried(
-                    Opening.TWO_TUBES, OptionalDouble.of(size), OptionalInt.empty(), twoPass(size), Optional.empty());
+        // A pair stands in no leg of another.
+        if (asked.spot().row().equals(Spot.Row.PATH)) {
+            double half = half();
+            all.add(() -> tried(Opening.TWO_TUBES, OptionalDouble.of(half), two(half)));
         }
-        int obstacle = movable().get(number - smaller.size() - 2);
-        boolean opens = router(asked.without(obstacle)).one(taste).isPresent();
-        return new Tried(Opening.MOVED, OptionalDouble.empty(), OptionalInt.of(obstacle), opens, Optional.empty());
+        for (int k = 0; k < room.obstacles().size(); k++) {
+            Obstacle obstacle = room.obstacles().get(k);
+            if (obstacle.moving().isPresent()) {
+                int number = k;
+                all.add(() -> new Tried(
+                        Opening.MOVED,
+                        obstacle.name(),
+                        OptionalDouble.empty(),
+                        router(asked.without(number)).one(taste).isPresent(),
+                        Optional.empty()));
+            }
+        }
+        return all;
+    }
+
+    private static Tried tried(Opening opening, OptionalDouble figure, Optional<Way> way) {
+        return new Tried(opening, "", figure, way.isPresent(), way);
+    }
+
+    /** The first that opens a way, and with which nothing is wrong that is not wrong now; with tight bends where none does with those of stock. */
+    private Tried reseated(List<Reseat> kind) {
+        int wrong = wrong(option);
+        List<Reseat> sound =
+                kind.stream().filter(other -> wrong(other.option()) <= wrong).toList();
+        for (boolean tight : List.of(false, true)) {
+            for (Reseat other : sound) {
+                Passable passable = as(other.option());
+                Optional<Way> way = cancelled.getAsBoolean()
+                        ? Optional.empty()
+                        : first(
+                                tight
+                                        ? passable.bent(Buildable.TIGHTEST
+                                                * asked.pipe().size())
+                                        : passable,
+                                other.option());
+                if (way.isPresent()) {
+                    return new Tried(other.by(), other.of(), OptionalDouble.of(other.figure()), true, way);
+                }
+            }
+        }
+        return Tried.none(kind.get(0).by(), kind.get(0).of());
+    }
+
+    /** What is wrong with an option besides the pipe that is looked for. */
+    private int wrong(BuildOption other) {
+        List<Run> runs = new ArrayList<>(other.runs());
+        runs.removeIf(r -> r.of().equals(asked.pipe().name()));
+        Fit fit = Fit.of(other.withRuns(runs), room, solids);
+        return (int) fit.gaps().stream().filter(GapRow::isShort).count()
+                + FitFinding.of(fit, 0).size();
     }
 
     private Optional<Way> first(Passable passable, BuildOption in) {
@@ -279,20 +315,15 @@ public final class PipeWays {
                 .findFirst();
     }
 
-    private StandardSizes sizes() {
-        return asked.pipe().spec().material().isTube() ? StandardSizes.TUBES : StandardSizes.CHARGE_HOSES;
-    }
-
-    private double size() {
-        return asked.pipe().spec().material().isTube()
-                ? asked.pipe().outside()
-                : asked.pipe().bore();
+    private Passable as(BuildOption other) {
+        return Passable.of(other, room, solids, asked.pipe().name());
     }
 
     /** The nearest first. */
     private List<Double> smaller() {
-        return sizes().all().stream()
-                .filter(s -> s < 0.98 * size())
+        double little = 0.98;
+        return asked.pipe().sizes().all().stream()
+                .filter(s -> s < little * asked.pipe().size())
                 .sorted(Comparator.reverseOrder())
                 .limit(SMALLER)
                 .toList();
@@ -300,59 +331,48 @@ public final class PipeWays {
 
     private BuildOption sized(double size) {
         Pieces.Placed<PathElement.Pipe> placed = new Pieces.Placed<>(asked.spot(), asked.pipe());
-        return option.with(
-                placed,
-                p -> p.spec().material().isTube()
-                        ? p.withSpec(p.spec().asTube(size, p.wall().thickness()))
-                        : p.withSpec(p.spec().withBore(size)));
+        return option.with(placed, p -> p.sized(size));
     }
 
-    /** @return m, of each of two that leave the air as much room, or the largest there is below that */
+    /** @return m, the smallest that is sold of which two leave the air as much room: 1/sqrt(2) of its size, to a thousandth */
     private double half() {
-        return sizes().above(0.999 * size() / Math.sqrt(2)).orElse(size());
+        return asked.pipe()
+                .sizes()
+                .above(0.999 * asked.pipe().size() / Math.sqrt(2))
+                .orElse(asked.pipe().size());
     }
 
-    private List<Integer> movable() {
-        List<Integer> all = new ArrayList<>();
-        for (int k = 0; k < room.obstacles().size(); k++) {
-            if (room.obstacles().get(k).moving().isPresent()) {
-                all.add(k);
+    /** One beside the other from Y to Y. */
+    private Optional<Way> two(double size) {
+        return TwoTubes.PARTS.stream()
+                .map(parts -> TwoTubes.of(option, asked, size, parts))
+                .flatMap(tubes -> two(tubes).stream())
+                .findFirst()
+                .stream()
+                .flatMap(way -> priced(List.of(way)).stream())
+                .findFirst();
+    }
+
+    /** The outer round a bend goes round the inner, not the other way about: either may be laid first. */
+    private Optional<Way> two(TwoTubes tubes) {
+        for (int first = 0; first < 2; first++) {
+            Optional<BuildOption> one = leg(tubes, first, tubes.option());
+            if (one.isEmpty()) {
+                return Optional.empty();
+            }
+            Optional<BuildOption> both = leg(tubes, 1 - first, one.get());
+            if (both.isPresent()) {
+                return checked(both.get(), tubes.spots(asked.spot()), false);
             }
         }
-        return all;
+        return Optional.empty();
     }
 
-    /** One beside the other out of the ports, the second past the first. */
-    private boolean twoPass(double size) {
-        BuildOption other = sized(size);
-        Passable one = Passable.of(
-                other, room, Fit.of(other, room, fit.solids()), asked.pipe().name());
-        double off = (one.tube().outside() + BESIDE) / 2;
-        Optional<Router.Way> first = beside(one, off).one(taste);
-        return first.filter(way -> {
-                    Solid tube =
-                            Centreline.of(way.spec(), "").solid("", one.tube().outside());
-                    List<Keepout> all = new ArrayList<>(one.keepouts());
-                    all.add(Keepout.together("", tube, BESIDE / 2));
-                    Passable second =
-                            new Passable(one.spot(), one.pipe(), one.tube(), one.start(), one.end(), all, one.before());
-                    return beside(second, -off).one(taste).isPresent();
-                })
-                .isPresent();
-    }
-
-    private Router beside(Passable one, double off) {
-        Port start = beside(one.start(), one.start().out(), off);
-        Port end = beside(one.end(), one.end().out().map(Vector3D::negate), off);
-        return new Router(one.tube(), start, end, one.keepouts(), cancelled);
-    }
-
-    /** To the right of the flow, level. */
-    private static Port beside(Port port, Optional<Vector3D> flow, double off) {
-        Vector3D side = flow.map(f -> Vector3D.PLUS_K.crossProduct(f))
-                .filter(s -> s.getNorm() > LEVEL)
-                .map(Vector3D::normalize)
-                .orElse(Vector3D.PLUS_J);
-        return new Port(port.at().add(off, side), port.out());
+    /** With one leg laid more. */
+    private Optional<BuildOption> leg(TwoTubes tubes, int number, BuildOption option) {
+        Optional<Run> typed = tubes.typed(number);
+        BuildOption in = typed.isPresent() ? with(option, typed.get()) : option;
+        Passable leg = Passable.of(in, room, solids, tubes.names().get(number));
+        return router(leg).one(taste).map(way -> with(in, leg.run(way.spec())));
     }
 }

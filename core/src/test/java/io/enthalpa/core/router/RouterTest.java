@@ -228,6 +228,26 @@ class RouterTest {
         }
     }
 
+    /** Past the wall, with as much beyond the gap asked as there is: what loses least all but touches that gap, what has most room keeps far off. */
+    @Test
+    void mostRoomKeepsOff() {
+        Scene scene = scene("wall");
+        double least = spare(scene, scene.router().find(Taste.LEAST_LOSS).ways().get(0));
+        List<Router.Way> roomy = scene.router().find(Taste.MOST_ROOM).ways();
+        assertThat(least).isLessThan(0.02);
+        assertThat(spare(scene, roomy.get(0))).isGreaterThan(least + 0.04);
+        for (Router.Way other : roomy) {
+            assertThat(spare(scene, other)).isLessThanOrEqualTo(spare(scene, roomy.get(0)) + 1e-6);
+        }
+    }
+
+    private static double spare(Scene scene, Router.Way way) {
+        return Ribbon.of(Centreline.of(way.spec(), ""), Scene.TUBE.outside(), scene.keepouts()).stream()
+                .mapToDouble(Ribbon.Spot::spare)
+                .min()
+                .orElseThrow();
+    }
+
     @Test
     void cancelledItEndsWithWhatItHas() {
         Scene scene = scene("wall");
