@@ -136,4 +136,9 @@ public final class BuildFile {
     public static String kind(PathElement element) {
         return BuildDocument.kind(element);
     }
+
+    /** @return the word for what is chosen from a list, as in the file */
+    public static String word(Enum<?> value) {
+        return BuildDocument.word(value);
+    }
 }

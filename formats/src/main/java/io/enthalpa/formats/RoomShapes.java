@@ -5,6 +5,7 @@ import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.room.Nature;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
+import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.space.Facets;
 import io.enthalpa.core.space.Solid;
 import java.io.ByteArrayOutputStream;
@@ -50,9 +51,14 @@ public final class RoomShapes {
             }
         }
         for (Body body : fit.bodies()) {
-            shapes.add(body.name(), "/stands/" + body.index(), "body", body.solid());
+            shapes.add(body.name(), place(body), "body", body.solid());
         }
         return shapes;
+    }
+
+    /** @return where it stands in its option, "/stands/0" */
+    public static String place(Body body) {
+        return (body.stand().what() == Stand.What.PIPE ? "/runs/" : "/stands/") + body.index();
     }
 
     private void add(String name, String place, String role, Solid solid) {

@@ -147,6 +147,11 @@ public record BuildDocument(
         return Binding.MAPPER.valueToTree(BuildOptionDocument.of(option));
     }
 
+    /** @return the word of a file for what is chosen from a list */
+    public static String word(Enum<?> value) {
+        return Words.of(value);
+    }
+
     /** @return the word for the kind of a piece, as in the file */
     public static String kind(PathElement element) {
         return Piece.of(element).kind();

@@ -6,6 +6,7 @@ import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.room.Stand;
+import io.enthalpa.core.route.JointsSpec;
 import io.enthalpa.core.route.Run;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,7 +36,9 @@ record BuildOptionDocument(
         List<StandDocument> stands,
 
         @Called(value = "pipe laid in the room", alone = true, most = 60) @Nullable
-        List<RunDocument> runs) {
+        List<RunDocument> runs,
+
+        @Called(value = "joints", alone = true) @Nullable JointsDocument joints) {
     /** @param carriers that the room has */
     BuildOption core(Place at, Set<String> carriers) {
         if (!letter.matches("[A-Z]")) {
@@ -52,10 +55,19 @@ record BuildOptionDocument(
             RoomDocument.checkCarrier(stands.get(i).carrier(), carriers, there);
             standing.add(stands.get(i).core(there, carriers));
         }
-        List<Run> laid =
-                runs == null ? List.of() : runs.stream().map(RunDocument::core).toList();
-        return Pipework.applied(
-                new BuildOption(letter, name, KPA.si(boost_kPa), Piece.path(path, at), ways, standing, laid));
+        List<Run> laid = new ArrayList<>();
+        for (int i = 0; runs != null && i < runs.size(); i++) {
+            laid.add(runs.get(i).core(at.to("runs", i, runs.get(i)), carriers));
+        }
+        return Pipework.applied(new BuildOption(
+                letter,
+                name,
+                KPA.si(boost_kPa),
+                Piece.path(path, at),
+                ways,
+                standing,
+                laid,
+                joints == null ? JointsSpec.USUAL : joints.core()));
     }
 
     static BuildOptionDocument of(BuildOption o) {
@@ -72,6 +84,7 @@ record BuildOptionDocument(
                         : o.stands().stream().map(StandDocument::of).toList(),
                 o.runs().isEmpty()
                         ? null
-                        : o.runs().stream().map(RunDocument::of).toList());
+                        : o.runs().stream().map(RunDocument::of).toList(),
+                JointsDocument.of(o.joints()));
     }
 }

@@ -26,13 +26,15 @@ public record DocumentField(
         double max,
         double usual,
         String source) {
-    private static final Map<String, DocumentField> ALL = found(Shape.of(BuildDocument.class));
+    private static final Map<String, DocumentField> ALL =
+            found(Shape.of(BuildDocument.class), Shape.of(TurnsDocument.class));
 
-    static Map<String, DocumentField> found(Shape root) {
+    static Map<String, DocumentField> found(Shape... roots) {
         Map<String, DocumentField> all = new LinkedHashMap<>();
-        for (Shape shape : root.all()) {
+        List<Shape> trees = List.of(roots);
+        for (Shape shape : trees.stream().flatMap(root -> root.all().stream()).toList()) {
             for (Item item : shape.items()) {
-                if (item.figure() != null && !shape.equals(root)) {
+                if (item.figure() != null && !trees.contains(shape)) {
                     DocumentField field = of(shape, item);
                     DocumentField before = all.putIfAbsent(field.part + "/" + field.key, field);
                     if (before != null && !before.equals(field)) {

@@ -66,13 +66,17 @@ public record OptionEdits(List<Edit> edits) {
             if (was.equals(is)) {
                 continue;
             }
-            if (is instanceof ObjectNode && was instanceof ObjectNode) {
+            if (is instanceof ObjectNode && was instanceof ObjectNode && !isOtherKind(was, is)) {
                 objects(here, inside(item, is), was, is, edits);
             } else if (is instanceof ArrayNode
                     && was.size() == is.size()
                     && is.path(0).isObject()) {
                 for (int i = 0; i < is.size(); i++) {
-                    objects(here + "/" + i, inside(item, is.get(i)), was.get(i), is.get(i), edits);
+                    if (isOtherKind(was.get(i), is.get(i))) {
+                        edits.add(new Edit(here + "/" + i, Optional.of(was.get(i)), is.get(i), Optional.empty()));
+                    } else {
+                        objects(here + "/" + i, inside(item, is.get(i)), was.get(i), is.get(i), edits);
+                    }
                 }
             } else {
                 Optional<DocumentField> field = item == null || item.figure() == null
@@ -81,6 +85,11 @@ public record OptionEdits(List<Edit> edits) {
                 edits.add(new Edit(here, was.isMissingNode() ? Optional.empty() : Optional.of(was), is, field));
             }
         }
+    }
+
+    /** What is of another kind is put in whole. */
+    private static boolean isOtherKind(JsonNode was, JsonNode is) {
+        return !was.path("kind").equals(is.path("kind"));
     }
 
     private static @Nullable Shape inside(Shape.@Nullable Item item, JsonNode object) {

@@ -2,11 +2,15 @@ package io.enthalpa.formats.document;
 
 import static io.enthalpa.formats.document.Suffix.MM;
 
+import io.enthalpa.core.room.Carrier;
+import io.enthalpa.core.route.Brace;
 import io.enthalpa.core.route.Centreline;
 import io.enthalpa.core.route.Run;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.jspecify.annotations.Nullable;
 
@@ -19,6 +23,9 @@ record RunDocument(
         List<RunCorner> corners,
 
         @Called("its end") @Nullable RunEnd to,
+
+        @Called(value = "brace", alone = true, most = 20) @Nullable
+        List<RunBrace> braces,
 
         @Nullable String id) {
     @Part(value = "run/end", says = "where it begins or ends; without one on what stands before or behind it")
@@ -47,14 +54,47 @@ record RunDocument(
             @Nullable String id)
             implements PlaceInRoom {}
 
-    Run core() {
+    @Part(value = "run/brace", says = "what holds it between its ends")
+    record RunBrace(
+            @Figure(
+                    label = "brace at",
+                    min = 0,
+                    max = 20000,
+                    usual = 300,
+                    help = "from where the pipe begins, along its middle")
+            double at_mm,
+
+            @Nullable String carrier,
+            @Nullable Boolean hard,
+            @Nullable String id) {
+        Brace core() {
+            return new Brace(MM.si(at_mm), carrier == null ? Carrier.BODY.name() : carrier, !Boolean.TRUE.equals(hard));
+        }
+
+        static RunBrace of(Brace b) {
+            return new RunBrace(
+                    MM.of(b.along()),
+                    b.carrier().equals(Carrier.BODY.name()) ? null : b.carrier(),
+                    b.rubber() ? null : true,
+                    null);
+        }
+    }
+
+    /** @param carriers that the room has */
+    Run core(Place at, Set<String> carriers) {
+        List<Brace> held = new ArrayList<>();
+        for (int i = 0; braces != null && i < braces.size(); i++) {
+            RoomDocument.checkCarrier(braces.get(i).carrier(), carriers, at.to("braces", i, braces.get(i)));
+            held.add(braces.get(i).core());
+        }
         return new Run(
                 of,
                 Optional.ofNullable(from).map(PlaceInRoom::vector),
                 corners.stream()
                         .map(c -> new Run.Corner(c.vector(), MM.si(c.radius_mm)))
                         .toList(),
-                Optional.ofNullable(to).map(PlaceInRoom::vector));
+                Optional.ofNullable(to).map(PlaceInRoom::vector),
+                held);
     }
 
     static RunDocument of(Run r) {
@@ -63,6 +103,9 @@ record RunDocument(
                 r.from().map(RunEnd::of).orElse(null),
                 r.corners().stream().map(RunDocument::corner).toList(),
                 r.to().map(RunEnd::of).orElse(null),
+                r.braces().isEmpty()
+                        ? null
+                        : r.braces().stream().map(RunBrace::of).toList(),
                 null);
     }
 

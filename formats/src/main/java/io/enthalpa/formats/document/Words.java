@@ -17,6 +17,9 @@ import io.enthalpa.core.room.Nature;
 import io.enthalpa.core.room.ObstacleShape;
 import io.enthalpa.core.room.Scroll;
 import io.enthalpa.core.room.Stand;
+import io.enthalpa.core.route.Clamp;
+import io.enthalpa.core.route.Coupling;
+import io.enthalpa.core.route.JointsSpec;
 import io.enthalpa.core.sizing.CoolingMethod;
 import io.enthalpa.core.waterloop.CorePorts;
 import io.enthalpa.core.waterloop.IceSpec;
@@ -88,6 +91,9 @@ final class Words {
         words(Stand.What.class, "core", "radiator", "tank", "pump", "filter", "blower", "throttle", "plenum", null);
         words(Mount.Axis.class, "up", "back", "right");
         words(Mount.Metal.class, "steel", "stainless", "aluminium");
+        words(Coupling.class, "straight hose", "hump hose", "quick joint", "V-band", "weld");
+        words(Clamp.class, "worm drive", "T-bolt", "constant tension");
+        words(JointsSpec.End.class, "start", "end");
         words(Layer.Kind.class, "core", "radiator", "condenser", "engine radiator", "oil cooler");
     }
 

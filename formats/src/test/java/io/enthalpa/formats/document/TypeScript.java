@@ -26,6 +26,7 @@ final class TypeScript {
         Set<Class<?>> sealed = new LinkedHashSet<>();
         List<Shape> shapes = new ArrayList<>(root.all());
         shapes.addAll(Shape.of(NewJobDocument.class).all());
+        shapes.addAll(Shape.of(TurnsDocument.class).all());
         for (Shape shape : shapes) {
             for (var component : shape.type().getRecordComponents()) {
                 if (Words.has(component.getType())) {

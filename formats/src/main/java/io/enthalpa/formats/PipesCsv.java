@@ -1,0 +1,85 @@
+package io.enthalpa.formats;
+
+import de.siegmar.fastcsv.writer.CsvWriter;
+import de.siegmar.fastcsv.writer.LineDelimiter;
+import io.enthalpa.core.fit.Pipework;
+import io.enthalpa.core.route.TurnList;
+import java.io.IOException;
+import java.io.StringWriter;
+import java.io.UncheckedIOException;
+import java.util.List;
+import java.util.Locale;
+import org.hipparchus.geometry.euclidean.threed.Vector3D;
+
+/**
+ * Laid pipes as a table, units in the names: where each begins, its corners and where it ends, and beside each the straight up to its bend, how far the bend is turned
+ * from the plane of the one before, clockwise in the way of the flow, and by how much it is bent.
+ */
+public final class PipesCsv {
+    private static final String[] HEAD = {
+        "pipe",
+        "outside_mm",
+        "point",
+        "back_mm",
+        "right_mm",
+        "up_mm",
+        "straight_mm",
+        "turned_deg",
+        "bent_deg",
+        "radius_mm"
+    };
+
+    private PipesCsv() {}
+
+    public static String of(List<Pipework.Laid> pipes) {
+        StringWriter out = new StringWriter();
+        try (CsvWriter writer =
+                CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
+            writer.writeRecord(HEAD);
+            for (Pipework.Laid l : pipes) {
+                TurnList turns = l.turns();
+                row(writer, l, "begins", l.spec().from(), "", "", "", "");
+                for (int i = 0; i < turns.steps().size(); i++) {
+                    TurnList.Step s = turns.steps().get(i);
+                    row(
+                            writer,
+                            l,
+                            "corner " + (i + 1),
+                            l.spec().corners().get(i).at(),
+                            mm(s.length()),
+                            deg(s.turn()),
+                            deg(s.angle()),
+                            mm(s.radius()));
+                }
+                row(writer, l, "ends", l.spec().to(), mm(turns.last()), "", "", "");
+            }
+        } catch (IOException inMemory) {
+            throw new UncheckedIOException(inMemory);
+        }
+        return out.toString();
+    }
+
+    private static void row(CsvWriter writer, Pipework.Laid l, String point, Vector3D at, String... turn) {
+        String[] all = {
+            l.pipe().name(),
+            mm(l.pipe().outside()),
+            point,
+            mm(at.getX()),
+            mm(at.getY()),
+            mm(at.getZ()),
+            turn[0],
+            turn[1],
+            turn[2],
+            turn[3]
+        };
+        writer.writeRecord(all);
+    }
+
+    private static String mm(double m) {
+        return String.format(Locale.ROOT, "%.2f", m * 1e3).replace("-0.00", "0.00");
+    }
+
+    private static String deg(double rad) {
+        return String.format(Locale.ROOT, "%.2f", Math.toDegrees(rad)).replace("-0.00", "0.00");
+    }
+}

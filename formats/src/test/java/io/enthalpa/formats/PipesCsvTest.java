@@ -1,0 +1,38 @@
+package io.enthalpa.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.fit.Bodies;
+import io.enthalpa.core.fit.Pipework;
+import org.junit.jupiter.api.Test;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A pipe of 300 to the rear, a bend of a right angle upwards and 200 up, written by hand: bends of 90 middle line take 90 of each. */
+class PipesCsvTest {
+    private static final String RUN = """
+            [{"of": "test pipe", "from": {"back_mm": 0, "right_mm": 10, "up_mm": 0}, "corners": [{"back_mm": 300, "right_mm": 10, "up_mm": 0, "radius_mm": 90}],
+              "to": {"back_mm": 300, "right_mm": 10, "up_mm": 200}}]
+            """;
+
+    @Test
+    void pointsAndTurnsStandSideBySide() {
+        ObjectNode tree = (ObjectNode) BuildFile.parse(ColdSideFileTest.SAMPLE);
+        ObjectNode option = (ObjectNode) tree.at("/options/0");
+        String name = "test pipe";
+        ArrayNode path = (ArrayNode) option.get("path");
+        path.insert(path.size() - 1, BuildFile.parse("""
+                        {"kind": "pipe", "name": "test pipe", "material": "steel", "outside_mm": 60.3, "length_mm": 500, "bends": []}
+                        """));
+        option.set("runs", BuildFile.parse(RUN));
+        BuildOption read = BuildFile.read(tree).options().get(0);
+        Pipework pipes = Pipework.of(read, Bodies.of(read));
+        assertThat(PipesCsv.of(pipes.laid()).lines())
+                .containsExactly(
+                        "pipe,outside_mm,point,back_mm,right_mm,up_mm,straight_mm,turned_deg,bent_deg,radius_mm",
+                        name + ",60.30,begins,0.00,10.00,0.00,,,,",
+                        name + ",60.30,corner 1,300.00,10.00,0.00,210.00,0.00,90.00,90.00",
+                        name + ",60.30,ends,300.00,10.00,200.00,110.00,,,");
+    }
+}
