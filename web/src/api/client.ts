@@ -1,7 +1,12 @@
 import type { components } from './schema'
-import type { BlowerMap, BuildDocument, BuildOption, CoolingMethod, CoolingSideOnLoop, NewJobDocument, Obstacle } from '../document/types'
+import type { BlowerMap, BuildDocument, BuildOption, CoolingMethod, CoolingSideOnLoop, NewJobDocument, Obstacle, TurnsDocument } from '../document/types'
 
 type Schemas = components['schemas']
+export type JointsView = Schemas['JointsView']
+export type JointView = Schemas['JointView']
+export type SchoolView = Schemas['SchoolView']
+export type JoinedView = Schemas['JoinedView']
+export type HeldPipeView = Schemas['HeldPipeView']
 export type SteadyView = Schemas['SteadyView']
 export type SoakView = Schemas['SoakView']
 export type TraceView = Schemas['TraceView']
@@ -184,6 +189,10 @@ export const api = {
     call<LargestAnswer>('POST', '/preview/largest-core', { document, option, place, ...of }, undefined, signal),
   ribbon: (document: BuildDocument, option: string, of: string, signal?: AbortSignal) =>
     call<Ribbon>('POST', '/preview/ribbon', { document, option, of }, undefined, signal),
+  turned: (document: BuildDocument, option: string, of: string, turns: TurnsDocument) =>
+    call<Schemas['TurnedAnswer']>('POST', '/preview/turned', { document, option, of, turns }),
+  joints: (document: BuildDocument, option: string, signal?: AbortSignal) =>
+    call<JointsView>('POST', '/preview/joints', { document, option }, undefined, signal),
   changes: (document: BuildDocument, option: string, signal?: AbortSignal) =>
     call<{ changes: ChangeView[] }>('POST', '/preview/changes', { document, option }, undefined, signal),
   coreSteps: (document: BuildDocument, option: string, place: string, signal?: AbortSignal) =>
@@ -202,7 +211,7 @@ export const api = {
   log: (file: Blob, query: URLSearchParams) => call<LogView>('POST', `/duties/log?${query.toString()}`, file),
   stretch: (document: BuildDocument, option: string, from_s: number, to_s: number, signal?: AbortSignal) =>
     call<TraceView>('POST', '/preview/stretch', { document, option, from_s, to_s }, undefined, signal),
-  room: async (document: BuildDocument, option: string, how: 'stl' | 'obj' | 'glb', signal?: AbortSignal) =>
+  room: async (document: BuildDocument, option: string, how: 'stl' | 'obj' | 'glb' | 'csv', signal?: AbortSignal) =>
     (await send('POST', `/preview/room/${how}`, { document, option }, undefined, signal)).blob(),
   trace: async (document: BuildDocument, option: string, how: 'csv' | 'json') =>
     (await send('POST', `/preview/trace/${how}`, { document, option })).blob(),

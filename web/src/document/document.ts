@@ -66,6 +66,15 @@ export type MountAxis = (typeof mountAxisWords)[number]
 export const scrollRunsWords = ['clockwise', 'anticlockwise'] as const
 export type ScrollRuns = (typeof scrollRunsWords)[number]
 
+export const couplingWords = ['straight hose', 'hump hose', 'quick joint', 'V-band', 'weld'] as const
+export type Coupling = (typeof couplingWords)[number]
+
+export const clampWords = ['worm drive', 'T-bolt', 'constant tension'] as const
+export type Clamp = (typeof clampWords)[number]
+
+export const jointsEndWords = ['start', 'end'] as const
+export type JointsEnd = (typeof jointsEndWords)[number]
+
 export const coolingMethodWords = ['no cooler', 'air to air', 'water and radiator', 'ice tank', 'chilled water', 'raw water', 'injection alone', 'injection on top'] as const
 export type CoolingMethod = (typeof coolingMethodWords)[number]
 
@@ -478,6 +487,7 @@ export interface BuildOption {
   airWays?: AirWay[]
   stands?: Stand[]
   runs?: Run[]
+  joints?: Joints
 }
 
 /** filter and intake in front of the blower */
@@ -1290,6 +1300,7 @@ export interface Run {
   from?: RunEnd
   corners: RunCorner[]
   to?: RunEnd
+  braces?: RunBrace[]
   id?: string
 }
 
@@ -1316,6 +1327,43 @@ export interface RunCorner {
   id?: string
 }
 
+/** what holds it between its ends */
+export interface RunBrace {
+  /** brace at, mm, 0 to 20000, usually 300: from where the pipe begins, along its middle */
+  at_mm: number
+  carrier?: string
+  hard?: boolean
+  id?: string
+}
+
+/** how the pipes of the option are joined; straight silicone, T-bolt clamps and beads where nothing is said */
+export interface Joints {
+  coupling: Coupling
+  clamp: Clamp
+  plain?: boolean
+  /** a T-bolt clamp on a bead holds, N, 100 to 20000, usually 2500: M6 at 5 N m, oily: 2 pi times 4.2 kN at a friction of 0.1; worm drive 0.4 and constant tension 0.8 of it, on a plain end a fifth; common practice, no source */
+  hold_N?: number
+  /** a joint bears across, mm, 0 to 50, usually 2: on the maker's sheet; straight hose 2, hump 6, quick joint 1.5 mm; common practice, no source */
+  across_mm?: number
+  /** a joint bears along, mm, 0 to 50, usually 3: on the maker's sheet; straight hose 3, hump 8, quick joint 2 mm; common practice, no source */
+  along_mm?: number
+  /** a joint bends by, °, 0 to 30, usually 2: on the maker's sheet; straight hose 2, hump 6, quick joint 3 degrees; common practice, no source */
+  bend_deg?: number
+  /** a joint lasts up to, °C, 60 to 900, usually 177: air in it for long; silicone 177 (350 °F), lined with fluorosilicone as its sheet says, seals of fluorine rubber 200 °C; common practice, no source */
+  most_C?: number
+  others?: OtherJoint[]
+}
+
+/** a joint that is made otherwise than most */
+export interface OtherJoint {
+  of: string
+  end: JointsEnd
+  coupling: Coupling
+  clamp: Clamp
+  plain?: boolean
+  id?: string
+}
+
 /** what a new build is made from */
 export interface NewJobDocument {
   /** displacement, L, 0.05 to 60, usually 2: the engine's data plate */
@@ -1329,6 +1377,25 @@ export interface NewJobDocument {
   boost_kPa: number
   cooled: CoolingMethod
   duty: string
+}
+
+/** a laid pipe by lengths, turns and bends */
+export interface TurnsDocument {
+  turns: RunTurn[]
+  /** straight before, mm, 0 to 20000, usually 200: from where the pipe begins, or from the end of the bend before */
+  straight_mm: number
+}
+
+/** a bend with the straight before it */
+export interface RunTurn {
+  /** straight before, mm, 0 to 20000, usually 200: from where the pipe begins, or from the end of the bend before */
+  straight_mm: number
+  /** turned, °, -180 to 180, usually 0: from the plane of the bend before, clockwise in the way of the flow; the first from straight up, of an upright beginning from the rear */
+  turned_deg: number
+  /** bent by, °, 0 to 175, usually 90: as cut */
+  bent_deg: number
+  /** bend radius, mm, 0 to 3000, usually 95: of its middle line, 0 for a mitre; without one as of stock, 1.5 times the pipe's size; common practice, no source */
+  radius_mm?: number
 }
 
 export type Obstacle = BoxObstacle | RoundObstacle | BallObstacle | TubeObstacle | PlaneObstacle | PrismObstacle | MeshObstacle
@@ -1404,6 +1471,8 @@ export const usual = {
   'stand/mount': { bolt_mm: 6, width_mm: 25, thickness_mm: 5, axial_N_mm: 60, shear_N_mm: 12, load_N: 100 },
   'stand/scroll': { clocked_deg: 0 },
   'run/corner': { radius_mm: 95 },
+  'run/brace': { at_mm: 300 },
+  'joints': { hold_N: 2500, across_mm: 2, along_mm: 3, bend_deg: 2, most_C: 177 },
 }
 
 /** What a blower of each type is called, and the efficiency a well-matched one shows, by default and from to. */

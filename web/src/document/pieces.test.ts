@@ -72,10 +72,12 @@ describe('pieces', () => {
       ...option,
       stands: [{ id: 's', of: 'riser', what: 'throttle', back_mm: 0, right_mm: 0, up_mm: 0 }],
       runs: [{ id: 'r', of: 'riser', corners: [] }],
+      joints: { coupling: 'weld', clamp: 'T-bolt', others: [{ id: 'j', of: 'riser', end: 'end', coupling: 'V-band', clamp: 'T-bolt' }] },
     }
     expect(calledSo(room as BuildOption, '/o', 'riser', 'cold pipe')).toEqual([
       { pointer: '/o/stands/#s/of', value: 'cold pipe' },
       { pointer: '/o/runs/#r/of', value: 'cold pipe' },
+      { pointer: '/o/joints/others/#j/of', value: 'cold pipe' },
     ])
   })
 

@@ -192,7 +192,10 @@ export function calledSo(option: BuildOption, optionAt: string, core: string, na
     .filter((stand) => stand.of === core)
     .map((stand): Edit => ({ pointer: `${optionAt}/stands/#${stand.id}/of`, value: name }))
   const runs = (option.runs ?? []).filter((run) => run.of === core).map((run): Edit => ({ pointer: `${optionAt}/runs/#${run.id}/of`, value: name }))
-  return [...stacks, ...hanging, ...stands, ...runs]
+  const joints = (option.joints?.others ?? [])
+    .filter((joint) => joint.of === core)
+    .map((joint): Edit => ({ pointer: `${optionAt}/joints/others/#${joint.id}/of`, value: name }))
+  return [...stacks, ...hanging, ...stands, ...runs, ...joints]
 }
 
 /** @returns the cores that hang on the loop of one of that name */

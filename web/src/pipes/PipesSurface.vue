@@ -12,6 +12,7 @@ import KnowButton from '../reasons/KnowButton.vue'
 import BendTable from './BendTable.vue'
 import { asLaid, bendsOf, inBends, laidAs } from './laid'
 import PieceNumbers from './PieceNumbers.vue'
+import PipeJoints from './PipeJoints.vue'
 import PipeSketch from './PipeSketch.vue'
 import StationTable from './StationTable.vue'
 
@@ -176,6 +177,7 @@ watch(
         </dl>
       </div>
     </section>
+    <PipeJoints />
     <StationTable v-if="build.answer?.steady" :steady="build.answer.steady" />
     <Menu ref="menu" :model="items" popup />
   </div>

@@ -13,6 +13,7 @@ import { useSettings } from '../settings/store'
 import EitherOr from '../ui/EitherOr.vue'
 import Notice from '../ui/Notice.vue'
 import { say } from '../verdict/say'
+import { cornersOf, placeAt } from './run'
 import type { Ghost } from './WayGhosts.vue'
 
 /** Ways that a pipe can take through the room, laid over it, compared, and taken with a press; where there is none why, and what opens one. */
@@ -24,6 +25,7 @@ const TASTES: readonly { value: Taste; label: string }[] = [
   { value: 'LEAST_LOSS', label: 'least loss' },
   { value: 'FEWEST_JOINTS', label: 'fewest joints' },
   { value: 'CHEAPEST', label: 'cheapest' },
+  { value: 'MOST_ROOM', label: 'most room' },
 ]
 const taste = ref<Taste>('LEAST_LOSS')
 const { job, failed, running, progress, start, cancel } = useJob('routes')
@@ -74,23 +76,23 @@ const seconds = (way: PipeWay) => (!way.longer_s ? '' : `${way.longer_s < 0 ? 'â
 /** How long the target is kept is told where any way changes it. */
 const keeps = computed(() => rows.value.some((r) => Math.abs(r.way.longer_s ?? 0) >= 0.5))
 
-/** The run as it would be; its ends stay on what they are on. */
+/** The run as it would be, or both of two tubes; its ends stay on what they are on. */
 function edits(way: PipeWay, root: string, counted: Run[]): (Edit | { pointer: string; value?: unknown })[] {
-  const corners = way.corners.map((c) => ({
-    back_mm: c.back_mm,
-    right_mm: c.right_mm,
-    up_mm: c.up_mm,
-    ...(c.radius_mm == null ? {} : { radius_mm: c.radius_mm }),
-    id: newIdentity(),
-  }))
-  const at = counted.findIndex((r) => r.of === props.of)
-  const run: Edit | { pointer: string; value?: unknown } =
-    at < 0
-      ? { list: `${root}/runs`, put: { of: props.of, corners, id: newIdentity() } }
-      : { pointer: `${root}/runs/${root ? `#${counted[at]!.id}` : at}/corners`, value: corners }
-  return [run, ...way.pipe.map((e) => ({ pointer: `${root}${e.pointer}`, value: e.value as unknown }))]
+  const runs = way.runs.map((r): Edit | { pointer: string; value?: unknown } => {
+    const corners = cornersOf(r.corners)
+    const at = counted.findIndex((was) => was.of === r.of)
+    if (at >= 0) return { pointer: `${root}/runs/${root ? `#${counted[at]!.id}` : at}/corners`, value: corners }
+    const ends = { ...(r.from_mm ? { from: placeAt(r.from_mm) } : {}), ...(r.to_mm ? { to: placeAt(r.to_mm) } : {}) }
+    return { list: `${root}/runs`, put: { of: r.of, ...ends, corners, id: newIdentity() } }
+  })
+  // Where two take the place of one, its own run is gone.
+  const at = counted.findIndex((was) => was.of === props.of)
+  const gone =
+    way.runs.every((r) => r.of !== props.of) && at >= 0 ? [{ row: `${root}/runs/${root ? `#${counted[at]!.id}` : at}`, out: true as const }] : []
+  return [...runs, ...gone, ...way.pipe.map((e) => ({ pointer: `${root}${e.pointer}`, value: e.value as unknown }))]
 }
-const words = (i: number) => `${props.of} ${inBends(bendsOf(rows.value[i]!.way.laid).length)}, ${mm(rows.value[i]!.way.laid.length_mm)} long`
+const words = (i: number) =>
+  `${props.of}${rows.value[i]!.way.runs.length > 1 ? ' as two' : ''} ${inBends(bendsOf(rows.value[i]!.way.laid).length)}, ${mm(rows.value[i]!.way.laid.length_mm)} long`
 async function layIt(i: number): Promise<void> {
   const done = await build.act(edits(rows.value[i]!.way, build.optionAt, build.option?.runs ?? []) as Edit[], `laid: ${words(i)}`)
   if (done.done) emit('taken')
@@ -119,7 +121,7 @@ function leave(): void {
       <button v-if="stale && !running" type="button" class="act" @click="look">look again: something changed since</button>
       <button type="button" class="act away" @click="leave">put away</button>
     </p>
-    <JobProgress v-if="running" what="looking for ways" :progress="progress" @cancel="cancel" />
+    <JobProgress v-if="running" what="looking for ways; where it is narrow that takes a while" :progress="progress" @cancel="cancel" />
     <Notice v-if="failed" :says="failed" />
     <template v-if="found && !running">
       <p v-for="(s, i) in sentences" :key="i" :class="i === 0 ? 'worse' : 'fine'">{{ s }}</p>

@@ -7,10 +7,11 @@ import { api, type FitView, type Ribbon, type RibbonSpot } from '../api/client'
 import { useBuild } from '../build/store'
 import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
+import type { Ball } from './SheetMarks.vue'
 
 /** What a pipe has to spare of the gaps asked, along its own length; where one is on it a ball of that gap stands in the room. */
 const props = defineProps<{ of: string; fit: FitView }>()
-const emit = defineEmits<{ spot: [spot: { at: number[]; on: number[]; radius: number } | undefined] }>()
+const emit = defineEmits<{ spot: [spot: Ball | undefined] }>()
 const build = useBuild()
 const settings = useSettings()
 const box = ref<HTMLElement>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { FitView } from '../api/client'
+import { computed, ref } from 'vue'
+import { api, type FitView } from '../api/client'
 import { useBuild } from '../build/store'
 import { newIdentity, type Edit } from '../document/edit'
 import { ofKind } from '../document/pieces'
@@ -8,9 +8,11 @@ import type { Run } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import NumberField from '../ui/NumberField.vue'
+import Notice from '../ui/Notice.vue'
 import { say } from '../verdict/say'
 import { bendsOf } from '../pipes/laid'
-import { middleOfLongest, placeAt, type Place } from './run'
+import PipeBraces from './PipeBraces.vue'
+import { cornersOf, middleOfLongest, placeAt, type Place } from './run'
 
 /** Which pipes of the option are laid in the room, and by which corners: their length and bends follow. */
 const props = defineProps<{ fit?: FitView; picked?: Run }>()
@@ -19,7 +21,6 @@ const build = useBuild()
 const settings = useSettings()
 const AXES = ['back_mm', 'right_mm', 'up_mm'] as const
 const mm = (v: number) => spoken(v, 'mm', settings.units)
-const deg = (v: number) => `${v.toFixed(1).replace('-', '\u2212')}°`
 
 const runs = computed(() => build.option?.runs ?? [])
 const row = (r: Run) => `${build.optionAt}/runs/#${r.id}`
@@ -33,6 +34,7 @@ const rows = computed(() => {
   ]
 })
 const isPipe = (name: string) => ofKind(build.option!, 'pipe').some((p) => p.piece.name === name)
+const carriers = computed(() => ['body', ...(build.document?.room?.carriers ?? []).map((c) => c.name)])
 const now = computed(() => (props.picked ? laid(props.picked) : undefined))
 
 function lay(name: string): void {
@@ -65,8 +67,35 @@ function typeEnd(r: Run, end: 'from' | 'to', typed: boolean): void {
 }
 /** The least change that makes it so that it can be made. */
 function mend(r: Run, m: FitView['pipes'][number]['mends'][number]): void {
-  const corners = m.corners.map((c, i) => ({ ...c, radius_mm: c.radius_mm ?? undefined, id: r.corners[i]?.id ?? newIdentity() }))
-  void build.act([{ pointer: `${row(r)}/corners`, value: corners }], `${r.of} mended`)
+  void build.act([{ pointer: `${row(r)}/corners`, value: cornersOf(m.corners, r.corners) }], `${r.of} mended`)
+}
+/** As it is cut: what is typed here is the same pipe as its corners. */
+const turns = computed(() =>
+  (now.value?.turns ?? []).map((t, i) => ({
+    straight_mm: Math.max(0, t.straight_mm),
+    turned_deg: t.angle_deg > 0.05 ? t.turned_deg : 0,
+    bent_deg: t.angle_deg,
+    ...(props.picked?.corners[i]?.radius_mm === undefined ? {} : { radius_mm: props.picked.corners[i]!.radius_mm }),
+  })),
+)
+const failed = ref('')
+async function turn(at: number, key: 'straight_mm' | 'turned_deg' | 'bent_deg', value?: number): Promise<void> {
+  const [r, document] = [props.picked!, build.document!]
+  const typed = turns.value.map((t, i) => (i === at ? { ...t, [key]: value } : t))
+  failed.value = ''
+  try {
+    const last = at === typed.length ? value! : now.value!.last_mm
+    const told = await api.turned(document, build.letter, r.of, { turns: typed, straight_mm: Math.max(0, last) })
+    // What was changed meanwhile is not overwritten.
+    if (build.document !== document) {
+      failed.value = `${r.of} was changed meanwhile: type it again.`
+      return
+    }
+    const end: Edit[] = told.to_mm ? [{ pointer: `${row(r)}/to`, value: placeAt(told.to_mm) }] : []
+    await build.act([{ pointer: `${row(r)}/corners`, value: cornersOf(told.corners, r.corners) }, ...end], `${r.of} cut otherwise`)
+  } catch (e) {
+    failed.value = (e as Error).message
+  }
 }
 function putCorner(r: Run): void {
   const ends = { from: r.from ?? placeOf(r, 'from'), to: r.to ?? placeOf(r, 'to') }
@@ -149,10 +178,18 @@ function putCorner(r: Run): void {
                     empty="stock"
                   />
                 </td>
-                <template v-if="now?.turns[i]">
-                  <td>{{ mm(now.turns[i]!.straight_mm) }}</td>
-                  <td>{{ now.turns[i]!.angle_deg > 0.05 ? deg(now.turns[i]!.turned_deg) : '' }}</td>
-                  <td>{{ now.turns[i]!.angle_deg > 0.05 ? deg(now.turns[i]!.angle_deg) : 'straight on' }}</td>
+                <template v-if="turns[i]">
+                  <td v-for="key in ['straight_mm', 'turned_deg', 'bent_deg'] as const" :key="key">
+                    <NumberField
+                      part="run/turn"
+                      :name="key"
+                      pointer=""
+                      :shown="turns[i]![key]"
+                      :set="(v?: number) => turn(i, key, v)"
+                      :of="`corner ${i + 1}`"
+                      bare
+                    />
+                  </td>
                 </template>
                 <td v-else colspan="3" />
                 <td class="moves">
@@ -176,7 +213,19 @@ function putCorner(r: Run): void {
               </template>
               <td v-else colspan="3" class="quiet">on what stands there, and goes along with it</td>
               <td />
-              <td>{{ end === 'to' && now ? mm(now.last_mm) : '' }}</td>
+              <td>
+                <NumberField
+                  v-if="end === 'to' && now && picked.to"
+                  part="run/turn"
+                  name="straight_mm"
+                  pointer=""
+                  :shown="now.last_mm"
+                  :set="(v?: number) => turn(turns.length, 'straight_mm', v)"
+                  of="end"
+                  bare
+                />
+                <template v-else-if="end === 'to' && now">{{ mm(now.last_mm) }}</template>
+              </td>
               <td colspan="3" class="moves">
                 <button type="button" class="act" @click="typeEnd(picked, end, !picked[end])">
                   {{ picked[end] ? `${ENDS[end]} on what stands there` : `type where it ${ENDS[end]}` }}
@@ -186,6 +235,11 @@ function putCorner(r: Run): void {
           </template>
         </tbody>
       </table>
+      <p v-if="!picked.to && picked.corners.length" class="fine">
+        Typed by lengths, turns and bends, what comes behind moves along; the end stays on its port, and the last straight and bend take up what is
+        left.
+      </p>
+      <Notice v-if="failed" :says="failed" />
       <p v-for="(m, i) in now?.mends ?? []" :key="i" class="mend">
         {{ say(m.says, build.catalogue!.sentences, settings.units) }}
         <button type="button" class="act" @click="mend(picked, m)">mend it</button>
@@ -193,6 +247,7 @@ function putCorner(r: Run): void {
       <p class="add">
         <button type="button" class="act" @click="putCorner(picked)">a corner more, in the middle of the longest straight</button>
       </p>
+      <PipeBraces v-if="now" :run="picked" :row="row(picked)" :carriers="carriers" />
     </div>
   </section>
 </template>

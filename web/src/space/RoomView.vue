@@ -39,11 +39,11 @@ const large = ref(false)
 /** The turnable view and what it is drawn with come when they are wanted. */
 const TurnedView = defineAsyncComponent(() => import('./TurnedView.vue'))
 const turning = ref(false)
-const SHAPES_AS = ['stl', 'obj', 'glb'] as const
+const SHAPES_AS = ['stl', 'obj', 'glb', 'csv'] as const
 async function save(how: (typeof SHAPES_AS)[number]): Promise<void> {
   failed.value = ''
   try {
-    saveFile(await api.room(build.document!, build.letter, how), `${build.document!.name} ${build.letter} room.${how}`)
+    saveFile(await api.room(build.document!, build.letter, how), `${build.document!.name} ${build.letter} ${how === 'csv' ? 'pipes' : 'room'}.${how}`)
   } catch (e) {
     failed.value = (e as Error).message
   }
@@ -181,8 +181,11 @@ watch(picked, () => {
 const seeking = ref<string>()
 const ghosts = shallowRef<Ghost[]>([])
 const drawings = ref<HTMLElement>()
+/** Pressed again it is looked for again. */
+const sought = ref(0)
 function find(pipe: string): void {
   seeking.value = pipe
+  sought.value++
   drawings.value?.scrollIntoView({ block: 'start' })
 }
 watch(
@@ -252,7 +255,7 @@ const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) ==
         @corner="bend"
       />
       <GapRibbon v-if="fit && run && laid" :of="run.of" :fit="fit" @spot="ball = $event" />
-      <FindWay v-if="seeking" :of="seeking" @ghosts="ghosts = $event" @taken="seeking = undefined" @done="seeking = undefined" />
+      <FindWay v-if="seeking" :key="sought" :of="seeking" @ghosts="ghosts = $event" @taken="seeking = undefined" @done="seeking = undefined" />
       <p v-if="fit?.gone.length" class="fine">Kept, though not in this option any more: {{ fit.gone.join(', ') }}.</p>
       <BodyTable v-model:pointing="pointing" v-model:pointed="pointed" class="block" :fit="fit" :picked="body" @pick="picked = $event" @see="pick" />
       <PipeRuns class="block" :fit="fit" :picked="run" @pick="picked = $event" @find="find" />
@@ -282,7 +285,11 @@ const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) ==
       <section class="block">
         <h2>For other programs</h2>
         <p class="decide">
-          <button v-for="how in SHAPES_AS" :key="how" type="button" class="act" @click="save(how)">room and bodies as {{ how.toUpperCase() }}</button>
+          <template v-for="how in SHAPES_AS" :key="how">
+            <button v-if="how !== 'csv' || fit?.pipes.length" type="button" class="act" @click="save(how)">
+              {{ how === 'csv' ? 'laid pipes' : 'room and bodies' }} as {{ how.toUpperCase() }}
+            </button>
+          </template>
         </p>
         <Notice v-if="failed" :says="failed" />
       </section>

@@ -74,14 +74,21 @@ describe('what stands in a room', () => {
           { ...shape('ball'), id: 'b' },
         ],
       },
-      options: [{ letter: 'B', stands: [{ id: 's', carrier: 'engine', mounts: [{ id: 'm', carrier: 'engine' }, { id: 'n' }] }] }],
+      options: [
+        {
+          letter: 'B',
+          stands: [{ id: 's', carrier: 'engine', mounts: [{ id: 'm', carrier: 'engine' }, { id: 'n' }] }],
+          runs: [{ id: 'r', braces: [{ id: 'b', carrier: 'engine' }] }],
+        },
+      ],
     } as unknown as BuildDocument
     expect(hanging(document, 'engine', undefined)).toEqual([
       { pointer: '/room/obstacles/#o/carrier', value: undefined },
       { pointer: '/options/#B/stands/#s/carrier', value: undefined },
       { pointer: '/options/#B/stands/#s/mounts/#m/carrier', value: undefined },
+      { pointer: '/options/#B/runs/#r/braces/#b/carrier', value: undefined },
     ])
-    expect(hanging(document, 'engine', 'motor').map((e) => 'value' in e && e.value)).toEqual(['motor', 'motor', 'motor'])
+    expect(hanging(document, 'engine', 'motor').map((e) => 'value' in e && e.value)).toEqual(['motor', 'motor', 'motor', 'motor'])
   })
 
   it('has a field for every measure of every shape that is put in', () => {

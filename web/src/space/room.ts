@@ -82,12 +82,15 @@ export const SHAPES: readonly { kind: Exclude<ObstacleKind, 'mesh'>; label: stri
 
 /** @returns the edits that hang on another carrier, or on the body, whatever hangs on one */
 export function hanging(document: BuildDocument, from: string, to: string | undefined): Edit[] {
-  const options = document.options.flatMap((option) =>
-    (option.stands ?? []).flatMap((s) => {
+  const options = document.options.flatMap((option) => [
+    ...(option.stands ?? []).flatMap((s) => {
       const at = `/options/#${option.letter}/stands/#${s.id}`
       return [{ at, carrier: s.carrier }, ...(s.mounts ?? []).map((m) => ({ at: `${at}/mounts/#${m.id}`, carrier: m.carrier }))]
     }),
-  )
+    ...(option.runs ?? []).flatMap((r) =>
+      (r.braces ?? []).map((b) => ({ at: `/options/#${option.letter}/runs/#${r.id}/braces/#${b.id}`, carrier: b.carrier })),
+    ),
+  ])
   const room = (document.room?.obstacles ?? []).map((o) => ({ at: `/room/obstacles/#${o.id}`, carrier: o.carrier }))
   return [...room, ...options].filter((what) => what.carrier === from).map((what) => ({ pointer: `${what.at}/carrier`, value: to }))
 }

@@ -1,3 +1,6 @@
+import { newIdentity } from '../document/edit'
+import type { RunCorner } from '../document/types'
+
 /** A place by the tape, mm. */
 export interface Place {
   back_mm: number
@@ -28,3 +31,17 @@ export function middleOfLongest(from: Place, corners: readonly (Place & { id?: s
     at: { back_mm: between('back_mm'), right_mm: between('right_mm'), up_mm: between('up_mm') },
   }
 }
+
+/**
+ * @param told as an answer tells them; no radius for that of stock
+ * @param rows that they take the place of, one for one
+ * @returns rows of a run
+ */
+export const cornersOf = (told: readonly (Place & { radius_mm?: number | null })[], rows: readonly RunCorner[] = []): RunCorner[] =>
+  told.map(({ back_mm, right_mm, up_mm, radius_mm }, i) => ({
+    back_mm,
+    right_mm,
+    up_mm,
+    ...(radius_mm == null ? {} : { radius_mm }),
+    id: rows[i]?.id ?? newIdentity(),
+  }))

@@ -74,6 +74,7 @@ export function steadyView(temperatures: number[], bores: number[] = [70, 70, 51
     residual: 1e-9,
     iterations: 4,
     notes: [],
+    joints: [],
     outside: { temperature_C: 34, pressure_kPa: 94, dewPoint_C: 18 },
     filling: { volume_L: 9, time_s: 0.1 },
     core: CORE,

@@ -39,6 +39,8 @@ const fitting = computed(() => {
   const fit = build.answer?.fit
   return fit?.bodies.length ? say(fit.findings[0]!, build.catalogue!.sentences, settings.units) : ''
 })
+/** What is wrong with the joints of its pipes: the first, and how many more. */
+const joints = computed(() => build.answer?.steady?.joints ?? [])
 const notes = computed(() => build.answer?.steady?.notes ?? [])
 
 /** What was found belongs to the document it was asked of: while that is not the one on screen, nothing can be taken from it. */
@@ -89,6 +91,12 @@ async function tryIt(c: ChangeView): Promise<void> {
       <h1>{{ unbroken(says('HEADLINE')) }}</h1>
       <p class="lead">{{ says('PARTICULARS') }}</p>
       <p v-if="fitting" class="lead" :class="{ worse: !build.answer?.fit?.fits }">{{ unbroken(fitting) }}</p>
+      <p v-if="joints.length" class="lead worse">
+        {{ unbroken(say(joints[0]!, build.catalogue!.sentences, settings.units)) }}
+        <RouterLink class="act" :to="{ name: 'pipes', query: $route.query, hash: '#joints' }">
+          {{ joints.length > 1 ? `and ${joints.length - 1} more, on Pipes` : 'on Pipes' }}
+        </RouterLink>
+      </p>
       <template v-if="verdict.outcome !== 'NEVER_RUNS'">
         <p class="shape">{{ says('SHAPE') }}</p>
         <p v-if="says('BESIDE')" class="lead">{{ says('BESIDE') }}</p>

@@ -33,13 +33,15 @@ public final class Enthalpa {
                 case "solve" -> SolveCommand.solve(rest);
                 case "soak" -> SolveCommand.soak(rest);
                 case "fit" -> SolveCommand.fit(rest);
+                case "joints" -> SolveCommand.joints(rest);
                 case "route" -> RouteCommand.route(rest);
                 case "backup" -> BackupCommand.backup(rest);
                 case "restore" -> BackupCommand.restore(rest);
                 case "help", "--help", "-h" -> HelpCommand.print();
                 default ->
-                    throw new StartFault("\"" + command
-                            + "\" is not a command. Commands: demo, serve, backup, restore, solve, soak, fit, help.");
+                    throw new StartFault(
+                            "\"" + command
+                                    + "\" is not a command. Commands: demo, serve, backup, restore, solve, soak, fit, joints, route, help.");
             }
             return 0;
         } catch (StartFault fault) {

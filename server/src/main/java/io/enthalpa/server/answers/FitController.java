@@ -21,6 +21,7 @@ import io.enthalpa.core.space.Solid;
 import io.enthalpa.core.space.Way;
 import io.enthalpa.core.trial.RoomForCore;
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.formats.PipesCsv;
 import io.enthalpa.formats.RoomShapes;
 import io.enthalpa.server.problem.Asked;
 import io.enthalpa.server.problem.NotThereException;
@@ -80,11 +81,11 @@ class FitController {
         }
     }
 
-    private static RoomSpec roomOf(Build build) {
+    static RoomSpec roomOf(Build build) {
         return build.room().orElseThrow(() -> refused("/document", "room", "none", "a build with a measured room"));
     }
 
-    private static EnthalpaFault refused(String pointer, String name, String value, String allowed) {
+    static EnthalpaFault refused(String pointer, String name, String value, String allowed) {
         String told = value.length() > 60 ? value.substring(0, 60) + "..." : value;
         return EnthalpaFault.of(FaultKind.MALFORMED, pointer, name, "\"" + told + "\"", allowed, "");
     }
@@ -311,18 +312,20 @@ class FitController {
                 }));
     }
 
-    /** Room and bodies as a file of shapes; how is stl, obj or glb. */
+    /** Room and bodies as a file of shapes; how is stl, obj or glb; as csv its laid pipes, point by point and bend by bend. */
     @PostMapping("/room/{how}")
     ResponseEntity<byte[]> shapes(@PathVariable String how, @RequestBody ShapesRequest request) {
         Build build = BuildFile.read(Asked.document(request.document()));
         BuildOption option = build.option(Asked.text(request.option(), "option"));
         RoomSpec room = roomOf(build);
-        RoomShapes shapes = RoomShapes.of(Fit.of(option, room), room);
+        Fit fit = Fit.of(option, room);
+        RoomShapes shapes = RoomShapes.of(fit, room);
         return switch (how) {
             case "stl" -> file("model/stl", shapes.stl());
             case "obj" -> file("model/obj", shapes.obj().getBytes(StandardCharsets.UTF_8));
             case "glb" -> file("model/gltf-binary", shapes.glb());
-            default -> throw new NotThereException("a room as " + how + "; stl, obj and glb are there");
+            case "csv" -> file("text/csv", PipesCsv.of(fit.pipes().laid()).getBytes(StandardCharsets.UTF_8));
+            default -> throw new NotThereException("a room as " + how + "; stl, obj, glb and csv are there");
         };
     }
 
@@ -334,18 +337,5 @@ class FitController {
 
     private static double metres(String label, @Nullable Double mm, double now) {
         return mm == null ? now : EnthalpaFault.within(label, mm, -10_000, 10_000, "mm") / 1000;
-    }
-
-    /** @param of name of the pipe */
-    record RibbonRequest(JsonNode document, String option, String of) {}
-
-    /** What a laid pipe has to spare along it; empty where it is not laid. */
-    @PostMapping("/ribbon")
-    RibbonView ribbon(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody RibbonRequest request) {
-        Build build = BuildFile.read(Asked.document(request.document()));
-        String option = Asked.text(request.option(), "option");
-        String of = Asked.text(request.of(), "of");
-        return work.now(page, "ribbon", () -> RibbonView.of(build.option(option), roomOf(build), of));
     }
 }

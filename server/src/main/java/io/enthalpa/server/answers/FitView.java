@@ -20,6 +20,7 @@ import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.space.Silhouette;
 import io.enthalpa.core.space.Solid;
 import io.enthalpa.formats.MeshWords;
+import io.enthalpa.formats.RoomShapes;
 import io.enthalpa.formats.Sentences;
 import java.util.Arrays;
 import java.util.List;
@@ -301,7 +302,7 @@ public record FitView(
     }
 
     static String stand(Body body) {
-        return (body.stand().what() == Stand.What.PIPE ? "/runs/" : "/stands/") + body.index();
+        return RoomShapes.place(body);
     }
 
     private static ObstacleView obstacle(int i, Obstacle obstacle, Solid solid) {

@@ -37,11 +37,26 @@ public record PipeWaysView(String of, List<WayView> ways, List<FitView.FitFindin
         }
     }
 
+    /** A run to write: its corners, and where it begins and ends as far as that is typed: back, right, up. */
+    public record LaidRunView(
+            String of,
+            @Nullable List<Double> from_mm,
+            List<CornerView> corners,
+            @Nullable List<Double> to_mm) {
+        static LaidRunView of(Run run) {
+            return new LaidRunView(
+                    run.of(),
+                    run.from().map(FitView::point).orElse(null),
+                    run.corners().stream().map(CornerView::of).toList(),
+                    run.to().map(FitView::point).orElse(null));
+        }
+    }
+
     /**
-     * @param laid     as it is cut and put together
-     * @param parts    its outlines
-     * @param corners  to write
-     * @param pipe     what to write of the pipe itself, where it is another one; within the option
+     * @param laid     as it is cut and put together; of two tubes the first
+     * @param parts    outlines
+     * @param runs     to write
+     * @param pipe     what to write of the pipe itself, or of what it is joined to, where that is other; within the option
      * @param spare_mm over the gap asked, where that is least; null where nothing stands near
      * @param beside   what stands there
      * @param loss_kPa change of the whole path's at full load; null where there is no answer
@@ -52,7 +67,7 @@ public record PipeWaysView(String of, List<WayView> ways, List<FitView.FitFindin
     public record WayView(
             LaidPipeView laid,
             List<FitView.OutlineView> parts,
-            List<CornerView> corners,
+            List<LaidRunView> runs,
             List<EditView> pipe,
             @Nullable Double spare_mm,
             @Nullable String beside,
@@ -65,13 +80,12 @@ public record PipeWaysView(String of, List<WayView> ways, List<FitView.FitFindin
         static WayView of(BuildOption now, PipeWays.Way way) {
             Optional<Change> change = way.change();
             BuildOption asLaidNow = way.option().withRuns(now.runs());
+            List<Run> runs =
+                    way.all().map(l -> way.option().runs().get(l.run())).toList();
             return new WayView(
-                    LaidPipeView.of(
-                            way.laid(), way.option().runs().get(way.laid().run())),
-                    FitView.outlines(way.laid().drawn()),
-                    way.option().runs().get(way.laid().run()).corners().stream()
-                            .map(CornerView::of)
-                            .toList(),
+                    LaidPipeView.of(way.laid(), runs.get(0)),
+                    way.all().flatMap(l -> FitView.outlines(l.drawn()).stream()).toList(),
+                    runs.stream().map(LaidRunView::of).toList(),
                     EditView.of(OptionEdits.between(now, asLaidNow)),
                     way.tight().map(row -> FitView.mm(-row.missing())).orElse(null),
                     way.tight().map(row -> way.beside()).orElse(null),

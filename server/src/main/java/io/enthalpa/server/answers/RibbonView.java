@@ -1,8 +1,10 @@
 package io.enthalpa.server.answers;
 
 import io.enthalpa.core.build.BuildOption;
-import io.enthalpa.core.fit.Fit;
+import io.enthalpa.core.fit.Bodies;
 import io.enthalpa.core.fit.Passable;
+import io.enthalpa.core.fit.Pipework;
+import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.router.Ribbon;
 import java.util.List;
@@ -25,12 +27,15 @@ record RibbonView(double outside_mm, List<SpotView> spots) {
             List<Double> on_mm) {}
 
     static RibbonView of(BuildOption option, RoomSpec room, String of) {
-        Fit fit = Fit.of(option, room);
-        return fit.pipes().laid().stream()
+        return Pipework.of(option, Bodies.of(option)).laid().stream()
                 .filter(l -> l.pipe().name().equals(of))
                 .findFirst()
                 .map(l -> {
-                    Passable passable = Passable.of(option, room, fit, of);
+                    Passable passable = Passable.of(
+                            option,
+                            room,
+                            room.obstacles().stream().map(Obstacle::solid).toList(),
+                            of);
                     return new RibbonView(
                             FitView.mm(l.outside()),
                             Ribbon.of(l.line(), l.outside(), passable.keepouts()).stream()

@@ -6,6 +6,7 @@ import io.enthalpa.core.chargepath.Ambient;
 import io.enthalpa.core.chargepath.PathResult;
 import io.enthalpa.core.chargepath.Station;
 import io.enthalpa.core.engine.FuelDemand;
+import io.enthalpa.core.joint.Joints;
 import io.enthalpa.core.notes.Note;
 import io.enthalpa.core.notes.Notes;
 import io.enthalpa.core.place.Spot;
@@ -18,7 +19,7 @@ import java.util.Map;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 
-/** The charge line of an option at full load, as the screen, the REST interface and the command line show it. */
+/** The charge line of an option at full load, as the screen, the REST interface and the command line show it, and what is wrong with its joints. */
 public record SteadyView(
         String option,
         String optionName,
@@ -43,7 +44,8 @@ public record SteadyView(
         List<CoreView> cores,
         List<LoopView> loops,
         List<AirWayView> airWays,
-        List<NoteView> notes) {
+        List<NoteView> notes,
+        List<FitView.FitFindingView> joints) {
 
     /** The air outside as it was counted. */
     public record OutsideView(
@@ -131,7 +133,11 @@ public record SteadyView(
                 cores,
                 result.loops().stream().map(LoopView::of).toList(),
                 ways(result, answer.roadSpeed()),
-                Notes.about(answer.system(), result).stream().map(NoteView::of).toList());
+                Notes.about(answer.system(), result).stream().map(NoteView::of).toList(),
+                Joints.of(answer, path).all().stream()
+                        .flatMap(j -> j.findings().stream())
+                        .map(FitView.FitFindingView::of)
+                        .toList());
     }
 
     private static List<AirWayView> ways(SteadyResult result, double roadSpeed) {

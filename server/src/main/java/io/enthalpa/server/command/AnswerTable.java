@@ -3,6 +3,7 @@ package io.enthalpa.server.command;
 import io.enthalpa.server.answers.AirWayView;
 import io.enthalpa.server.answers.CoreView;
 import io.enthalpa.server.answers.FitView;
+import io.enthalpa.server.answers.JointsView;
 import io.enthalpa.server.answers.LaidPipeView;
 import io.enthalpa.server.answers.LoopView;
 import io.enthalpa.server.answers.PathView;
@@ -72,6 +73,7 @@ final class AnswerTable {
                 }
             }
             a.notes().forEach(note -> out.append("  %s%n".formatted(note.says())));
+            a.joints().forEach(joint -> out.append("  %s%n".formatted(joint.says())));
         }
         return out.toString().stripTrailing();
     }
@@ -123,6 +125,48 @@ final class AnswerTable {
             }
         }
         return out.toString().stripTrailing();
+    }
+
+    static String joints(List<SolveCommand.Joined> answers) {
+        StringBuilder out = new StringBuilder();
+        for (SolveCommand.Joined a : answers) {
+            out.append("Option %s: %s%n".formatted(a.option(), a.optionName()));
+            out.append("  %-36s %-13s %22s %22s %16s %12s%n"
+                    .formatted("joint", "made as", "moves mm, mm, deg", "bears", "push / hold N", "deg C / most"));
+            for (JointsView.JointView j : a.joints().joints()) {
+                out.append("  %-36s %-13s %22s %22s %16s %12s%n"
+                        .formatted(
+                                j.before() + " to " + j.behind(),
+                                j.coupling(),
+                                j.moved() == null ? "not known" : moved(j.moved()),
+                                moved(j.bears()),
+                                "%.0f / %s"
+                                        .formatted(
+                                                j.asked_N(),
+                                                j.holds_N() == null ? "locked" : "%.0f".formatted(j.holds_N())),
+                                "%.0f / %.0f".formatted(j.temperature_C(), j.most_C())));
+                j.findings().forEach(f -> out.append("    %s%n".formatted(f.says())));
+            }
+            a.joints().held().forEach(h -> h.findings().forEach(f -> out.append("  %s%n".formatted(f.says()))));
+            out.append("  %-22s %6s %7s %8s %7s %7s  %s%n"
+                    .formatted("made as", "welds", "joints", "kg", "hours", "price", "not borne at"));
+            for (JointsView.SchoolView s : a.joints().schools()) {
+                out.append("  %-22s %6d %7d %8.2f %7.1f %7.0f  %s%n"
+                        .formatted(
+                                s.choice() + (s.now() ? " (now)" : ""),
+                                s.welds(),
+                                s.joints(),
+                                s.mass_kg(),
+                                s.hours(),
+                                s.price(),
+                                String.join(", ", s.unsound())));
+            }
+        }
+        return out.toString().stripTrailing();
+    }
+
+    private static String moved(JointsView.JointMovedView m) {
+        return "%.1f %.1f %.1f".formatted(m.across_mm(), m.along_mm(), m.bend_deg());
     }
 
     static String routes(List<RouteCommand.Routing> answers) {

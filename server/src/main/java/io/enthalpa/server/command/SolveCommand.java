@@ -10,6 +10,7 @@ import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.TraceFile;
 import io.enthalpa.server.answers.Answers;
 import io.enthalpa.server.answers.FitView;
+import io.enthalpa.server.answers.JointsView;
 import io.enthalpa.server.problem.StartFault;
 import java.io.IOException;
 import java.nio.charset.CharacterCodingException;
@@ -25,7 +26,7 @@ import java.util.function.Function;
 import tools.jackson.databind.SerializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
-/** {@code solve}, {@code soak} and {@code fit}: the screen's numbers, from a build file, without a server. */
+/** {@code solve}, {@code soak}, {@code fit} and {@code joints}: the screen's numbers, from a build file, without a server. */
 public final class SolveCommand {
     private static final JsonMapper MAPPER = JsonMapper.builder()
             .changeDefaultPropertyInclusion(
@@ -57,6 +58,17 @@ public final class SolveCommand {
         }
         return new Fitting(letter, build.option(letter).name(), fit);
     }
+
+    /** Where each option's pipes are joined, and what each school takes to make. */
+    public static void joints(String[] args) {
+        answer(
+                new Arguments(args, Set.of("--option"), Set.of("--table")),
+                (build, letter) -> new Joined(letter, build.option(letter).name(), JointsView.of(build, letter)),
+                AnswerTable::joints);
+    }
+
+    /** An option and its joints. */
+    record Joined(String option, String optionName, JointsView joints) {}
 
     /** An option and its fit. */
     record Fitting(String option, String optionName, FitView fit) {}

@@ -1,0 +1,94 @@
+package io.enthalpa.server.answers;
+
+import io.enthalpa.core.build.Build;
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.fit.Bodies;
+import io.enthalpa.core.fit.Pipework;
+import io.enthalpa.core.fit.Relaid;
+import io.enthalpa.core.route.Run;
+import io.enthalpa.formats.BuildFile;
+import io.enthalpa.formats.document.TurnsDocument;
+import io.enthalpa.server.problem.Asked;
+import io.enthalpa.server.work.Work;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RestController;
+import tools.jackson.databind.JsonNode;
+
+/** What can be asked of the pipes of an option: what they have to spare, how they are joined, how they lie when they are cut otherwise. Stateless. */
+@RestController
+@RequestMapping("/api/preview")
+class PipesController {
+    /** Header in which a page says its name. */
+    private static final String PAGE = "X-Page";
+
+    private final Work work;
+    private final KnownAnswers known;
+
+    PipesController(Work work, KnownAnswers known) {
+        this.work = work;
+        this.known = known;
+    }
+
+    /** @param of name of the pipe */
+    record RibbonRequest(JsonNode document, String option, String of) {}
+
+    /** What a laid pipe has to spare along it; empty where it is not laid. */
+    @PostMapping("/ribbon")
+    RibbonView ribbon(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody RibbonRequest request) {
+        Build build = BuildFile.read(Asked.document(request.document()));
+        String option = Asked.text(request.option(), "option");
+        String of = Asked.text(request.of(), "of");
+        return work.now(page, "ribbon", () -> RibbonView.of(build.option(option), FitController.roomOf(build), of));
+    }
+
+    record JointsRequest(JsonNode document, String option) {}
+
+    /**
+     * Where its pipes are joined, how they are held, and what each school takes; without a room what does not hang on it; none where full load has no answer, which the
+     * preview gives the reason for.
+     */
+    @PostMapping("/joints")
+    JointsView joints(
+            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody JointsRequest request) {
+        JsonNode document = Asked.document(request.document());
+        String option = Asked.text(request.option(), "option");
+        return work.now(
+                page,
+                "joints",
+                () -> known.about(document)
+                        .or(
+                                "joints " + option,
+                                JointsView.class,
+                                () -> JointsView.ifThere(BuildFile.read(document), option)));
+    }
+
+    /** @param of name of a laid pipe @param turns how it shall be cut and put together */
+    record TurnedRequest(JsonNode document, String option, String of, JsonNode turns) {}
+
+    /** Its corners then, and its end where that is typed: back, right, up. */
+    record TurnedAnswer(
+            List<PipeWaysView.CornerView> corners, @Nullable List<Double> to_mm) {}
+
+    @PostMapping("/turned")
+    TurnedAnswer turned(@RequestBody TurnedRequest request) {
+        BuildOption option =
+                BuildFile.read(Asked.document(request.document())).option(Asked.text(request.option(), "option"));
+        String of = Asked.text(request.of(), "of");
+        TurnsDocument turns = TurnsDocument.read(request.turns());
+        Pipework pipes = Pipework.of(option, Bodies.of(option));
+        Run run = pipes.laid().stream()
+                .filter(l -> l.pipe().name().equals(of))
+                .findFirst()
+                .map(l -> Relaid.turned(pipes, l, turns.steps(), turns.last()))
+                .orElseThrow(() -> FitController.refused("/of", "of", of, "the name of a laid pipe"));
+        return new TurnedAnswer(
+                run.corners().stream().map(PipeWaysView.CornerView::of).toList(),
+                run.to().map(FitView::point).orElse(null));
+    }
+}
