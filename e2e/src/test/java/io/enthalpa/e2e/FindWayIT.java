@@ -2,21 +2,31 @@ package io.enthalpa.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions;
 import io.enthalpa.core.build.Build;
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.route.Run;
 import io.enthalpa.formats.BuildFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Ways for a pipe are looked for, laid over the room and taken; where there is none it is told what would open one. */
 class FindWayIT extends OnDemo {
     private static final int LOOKS_MS = 60_000;
+
+    private static final LocatorAssertions.ContainsTextOptions LATE =
+            new LocatorAssertions.ContainsTextOptions().setTimeout(LOOKS_MS);
 
     @TempDir
     Path folder;
@@ -86,13 +96,68 @@ class FindWayIT extends OnDemo {
     void whereThereIsNoWayItIsToldWhatOpensOne() {
         page.openBuild("Pass Van", "Space").option("C");
         find("hot pipe");
-        assertThat(rows()).hasCount(0);
         Locator said = page.raw().locator(".found");
         assertThat(said).containsText("hot pipe cannot come onto its port: washer bottle takes 35.0 mm");
+        assertThat(said).containsText("battery out of the way: no way either.", LATE);
         assertThat(said).containsText("washer bottle out of the way: there is a way.");
-        assertThat(said).containsText("battery out of the way: no way either.");
+        assertThat(said)
+                .containsText("The housing of turbo clocked otherwise, as far as it is clear there: no way either.");
+        assertThat(said).containsText("core turned over: there is a way.");
+        assertThat(rows()).hasCount(1);
+        page.raw().getByLabel("Way 1 as a new option").click();
+        assertThat(page.raw().locator(".says.first")).containsText("Fits.");
+        page.saved();
+        BuildOption over = BuildFile.read(page.file()).option("D");
+        assertThat(Math.toDegrees(over.stands().get(0).leaned())).isCloseTo(180, within(1e-6));
+        assertThat(over.runs())
+                .singleElement()
+                .satisfies(r -> assertThat(r.of()).isEqualTo("hot pipe"));
+        page.option("C");
+        find("hot pipe");
         page.raw().getByText("put away").click();
         assertThat(said).hasCount(0);
         page.assertNothingWrong();
+    }
+
+    /** A baffle through the launch with a slot 80 high, the bulkhead farther forward: the cold pipe wants 92 with its gaps, two of 57 want 73. */
+    @Test
+    void twoTubesAreTakenWhereOneDoesNotPass() throws IOException {
+        page.openBuild("Pilot Launch", "Space");
+        ObjectNode launch = (ObjectNode) BuildFile.parse(page.file());
+        launch.put("name", "Slot launch");
+        ((ArrayNode) launch.at("/options/0/runs")).remove(1);
+        ArrayNode obstacles = (ArrayNode) launch.at("/room/obstacles");
+        for (JsonNode o : obstacles) {
+            if (o.get("name").stringValue().equals("forward bulkhead")) {
+                ((ObjectNode) o).put("front_mm", -260).put("rear_mm", -240);
+            }
+        }
+        obstacles.add(baffle("baffle, lower", -160, 732));
+        obstacles.add(baffle("baffle, upper", 812, 950));
+        Path file = Files.writeString(folder.resolve("slot.json"), launch.toString());
+        page.raw().locator(".mark").first().click();
+        page.raw().locator("input[type=file]").first().setInputFiles(file);
+        page.surface("Space");
+        find("cold pipe");
+        Locator two = rows().filter(new Locator.FilterOptions().setHasText("Two of 57 mm side by side"));
+        assertThat(two).hasCount(1, new LocatorAssertions.HasCountOptions().setTimeout(LOOKS_MS));
+        two.getByText("lay it so").click();
+        assertThat(page.raw().locator(".says.first")).containsText("Fits.");
+        assertThat(page.raw().locator(".pipes tbody")).containsText("left cold pipe");
+        page.saved();
+        BuildOption option = BuildFile.read(page.file()).option("A");
+        assertThat(option.path())
+                .filteredOn(PathElement.Parallel.class::isInstance)
+                .hasSize(1);
+        assertThat(option.runs())
+                .extracting(Run::of)
+                .containsExactlyInAnyOrder("hot pipe", "left cold pipe", "right cold pipe");
+        page.assertNothingWrong();
+    }
+
+    private static JsonNode baffle(String name, int bottom, int top) {
+        return BuildFile.parse("""
+                {"kind": "box", "name": "%s", "nature": "body", "front_mm": -240, "rear_mm": 700, "left_mm": 302, "right_mm": 306, "bottom_mm": %d, "top_mm": %d}
+                """.formatted(name, bottom, top));
     }
 }
