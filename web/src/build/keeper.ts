@@ -24,6 +24,8 @@ interface Told {
   redo: string | undefined
   waiting: number
   sending: boolean
+  /** Edits that the server is asked about before they can be made. */
+  working: number
   hold: Hold | undefined
   conflict: BuildState | undefined
   /** A value that only the server refused, long after it was typed. */
@@ -79,6 +81,7 @@ export class Keeper {
       redo: state.redo,
       waiting: 0,
       sending: false,
+      working: 0,
       hold: undefined,
       conflict: undefined,
       refused: '',
@@ -89,7 +92,7 @@ export class Keeper {
 
   /** Nothing is on its way. */
   get settled(): boolean {
-    return this.steps.length === 0 && !this.running && this.travels === 0
+    return this.steps.length === 0 && !this.running && this.travels === 0 && this.told.working === 0
   }
 
   /** Shelves a change and makes it; the outcome comes when the server has judged it, or cannot be asked. */
@@ -103,6 +106,27 @@ export class Keeper {
     }
     this.undone.length = 0
     return this.push(step)
+  }
+
+  /**
+   * An edit that the server is asked about first: not settled from the moment it is typed. Asked anew when something was changed before
+   * the answer came.
+   */
+  async worked(ask: (document: BuildDocument) => Promise<Edit[]>, make: (edits: Edit[]) => Promise<Outcome>): Promise<Outcome> {
+    let outcome: Promise<Outcome>
+    this.told.working++
+    try {
+      let document
+      let edits
+      do {
+        document = this.told.newest
+        edits = await ask(document)
+      } while (document !== this.told.newest)
+      outcome = make(edits)
+    } finally {
+      this.told.working--
+    }
+    return outcome
   }
 
   private push(step: Step): Promise<Outcome> {

@@ -71,7 +71,7 @@ export const useBuild = defineStore('build', () => {
       (told.value?.unshelved ? 'This browser has no room left to keep edits until they are saved. Do not close the page before they are.' : ''),
   )
   /** Nothing is being computed and nothing is waiting to be saved. */
-  const settled = computed(() => asking.value === 0 && !told.value?.waiting && !told.value?.sending)
+  const settled = computed(() => asking.value === 0 && !told.value?.waiting && !told.value?.sending && !told.value?.working)
   const option = computed(() => document.value?.options.find((o) => o.letter === letter.value))
   const optionIndex = computed(() => document.value?.options.findIndex((o) => o.letter === letter.value) ?? -1)
   /** Where the option on screen stands, for edits. */
@@ -133,7 +133,7 @@ export const useBuild = defineStore('build', () => {
     const id = k.told.id
     behind.set(id, k)
     const stop = watch(
-      () => [k.told.waiting, k.told.sending],
+      () => [k.told.waiting, k.told.sending, k.told.working],
       () => {
         if (!k.settled) return
         stop()
@@ -167,6 +167,9 @@ export const useBuild = defineStore('build', () => {
       edit: (edits: Edit[], change: string): Promise<Outcome> => editIn(k, edits, change),
       /** As edit, for buttons and choices, which have no place of their own to say why not: the strip below says it. */
       act: async (edits: Edit[], change: string): Promise<Outcome> => said(k, await editIn(k, edits, change)),
+      /** As act, for an edit that the server is asked about first. @throws Error as `ask` does */
+      worked: async (ask: (document: BuildDocument) => Promise<Edit[]>, change: string): Promise<Outcome> =>
+        k ? said(k, await k.worked(ask, (edits) => editIn(k, edits, change))) : { done: true },
     }
   }
 

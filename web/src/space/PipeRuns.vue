@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import { api, type FitView } from '../api/client'
+import { computed } from 'vue'
+import { type FitView } from '../api/client'
 import { useBuild } from '../build/store'
 import { newIdentity, type Edit } from '../document/edit'
 import { ofKind } from '../document/pieces'
@@ -13,6 +13,7 @@ import { say } from '../verdict/say'
 import { bendsOf } from '../pipes/laid'
 import PipeBraces from './PipeBraces.vue'
 import { cornersOf, middleOfLongest, placeAt, type Place } from './run'
+import { TURN_KEYS, useTypedTurns } from './typedTurns'
 
 /** Which pipes of the option are laid in the room, and by which corners: their length and bends follow. */
 const props = defineProps<{ fit?: FitView; picked?: Run }>()
@@ -69,34 +70,14 @@ function typeEnd(r: Run, end: 'from' | 'to', typed: boolean): void {
 function mend(r: Run, m: FitView['pipes'][number]['mends'][number]): void {
   void build.act([{ pointer: `${row(r)}/corners`, value: cornersOf(m.corners, r.corners) }], `${r.of} mended`)
 }
-/** As it is cut: what is typed here is the same pipe as its corners. */
-const turns = computed(() =>
-  (now.value?.turns ?? []).map((t, i) => ({
-    straight_mm: Math.max(0, t.straight_mm),
-    turned_deg: t.angle_deg > 0.05 ? t.turned_deg : 0,
-    bent_deg: t.angle_deg,
-    ...(props.picked?.corners[i]?.radius_mm === undefined ? {} : { radius_mm: props.picked.corners[i]!.radius_mm }),
-  })),
+const {
+  told: cut,
+  turn,
+  failed,
+} = useTypedTurns(
+  () => props.picked,
+  () => now.value,
 )
-const failed = ref('')
-async function turn(at: number, key: 'straight_mm' | 'turned_deg' | 'bent_deg', value?: number): Promise<void> {
-  const [r, document] = [props.picked!, build.document!]
-  const typed = turns.value.map((t, i) => (i === at ? { ...t, [key]: value } : t))
-  failed.value = ''
-  try {
-    const last = at === typed.length ? value! : now.value!.last_mm
-    const told = await api.turned(document, build.letter, r.of, { turns: typed, straight_mm: Math.max(0, last) })
-    // What was changed meanwhile is not overwritten.
-    if (build.document !== document) {
-      failed.value = `${r.of} was changed meanwhile: type it again.`
-      return
-    }
-    const end: Edit[] = told.to_mm ? [{ pointer: `${row(r)}/to`, value: placeAt(told.to_mm) }] : []
-    await build.act([{ pointer: `${row(r)}/corners`, value: cornersOf(told.corners, r.corners) }, ...end], `${r.of} cut otherwise`)
-  } catch (e) {
-    failed.value = (e as Error).message
-  }
-}
 function putCorner(r: Run): void {
   const ends = { from: r.from ?? placeOf(r, 'from'), to: r.to ?? placeOf(r, 'to') }
   const { behind, at } = middleOfLongest(ends.from, r.corners, ends.to)
@@ -178,14 +159,14 @@ function putCorner(r: Run): void {
                     empty="stock"
                   />
                 </td>
-                <template v-if="turns[i]">
-                  <td v-for="key in ['straight_mm', 'turned_deg', 'bent_deg'] as const" :key="key">
+                <template v-if="cut.turns[i]">
+                  <td v-for="key in TURN_KEYS" :key="key">
                     <NumberField
                       part="run/turn"
                       :name="key"
                       pointer=""
-                      :shown="turns[i]![key]"
-                      :set="(v?: number) => turn(i, key, v)"
+                      :shown="cut.turns[i]![key]"
+                      :set="(v?: number) => turn(i, key, v!)"
                       :of="`corner ${i + 1}`"
                       bare
                     />
@@ -219,8 +200,8 @@ function putCorner(r: Run): void {
                   part="run/turn"
                   name="straight_mm"
                   pointer=""
-                  :shown="now.last_mm"
-                  :set="(v?: number) => turn(turns.length, 'straight_mm', v)"
+                  :shown="cut.last_mm"
+                  :set="(v?: number) => turn(cut.turns.length, 'straight_mm', v!)"
                   of="end"
                   bare
                 />

@@ -23,23 +23,20 @@ const things = computed(() =>
 const target = computed(() => things.value.find((t) => t.value === against.value) ?? things.value[0])
 watch([() => props.place, against, side, gap, centred], () => (failed.value = ''))
 
-/** Where it comes to is worked out for the document on screen; the edit is of that body alone. */
+/** Where it comes to is worked out for the newest document; the edit is of that body alone. */
 async function put(): Promise<void> {
   const to = target.value
   if (!to) return
   failed.value = ''
+  const { worked } = build.here()
+  const [letter, row, place] = [build.letter, props.row, props.place]
+  const asked = { against: to.value, side: side.value, gap_mm: gap.value, centred: centred.value }
+  const words = SIDES.find((s) => s.value === side.value)!.label
   try {
-    const place = await api.against(build.document!, build.letter, props.place, {
-      against: to.value,
-      side: side.value,
-      gap_mm: gap.value,
-      centred: centred.value,
-    })
-    const words = SIDES.find((s) => s.value === side.value)!.label
-    await build.act(
-      (['back_mm', 'right_mm', 'up_mm'] as const).map((key) => ({ pointer: `${props.row}/${key}`, value: place[key] })),
-      `${props.name} put ${words} ${to.label}`,
-    )
+    await worked(async (document) => {
+      const there = await api.against(document, letter, place, asked)
+      return (['back_mm', 'right_mm', 'up_mm'] as const).map((key) => ({ pointer: `${row}/${key}`, value: there[key] }))
+    }, `${props.name} put ${words} ${to.label}`)
   } catch (e) {
     failed.value = (e as Error).message
   }
