@@ -140,13 +140,13 @@ const FIGURES = ['hold_N', 'across_mm', 'along_mm', 'bend_deg', 'most_C'] as con
             </div>
           </td>
           <template v-if="j.moved">
-            <td :class="{ worse: j.moved.across_mm > Math.max(j.bears.across_mm, 0.1) }">
+            <td :class="{ worse: j.over?.across }">
               {{ mm(j.moved.across_mm) }} <small>of {{ mm(j.bears.across_mm) }}</small>
             </td>
-            <td :class="{ worse: j.moved.along_mm > Math.max(j.bears.along_mm, 0.1) }">
+            <td :class="{ worse: j.over?.along }">
               {{ mm(j.moved.along_mm) }} <small>of {{ mm(j.bears.along_mm) }}</small>
             </td>
-            <td :class="{ worse: j.moved.bend_deg > Math.max(j.bears.bend_deg, 0.1) }">
+            <td :class="{ worse: j.over?.bend }">
               {{ deg(j.moved.bend_deg) }} <small>of {{ deg(j.bears.bend_deg) }}</small>
             </td>
           </template>

@@ -58,7 +58,7 @@ public record Joint(Seam seam, double gauge, double temperature, Optional<Moved>
 
     /** @return over what it bears: 1 is all of it; 0 where it is not known */
     private double over() {
-        return moved.map(m -> m.over(seam.joining().bears())).orElse(0.0);
+        return moved.map(m -> m.of(seam.joining().bears()).most()).orElse(0.0);
     }
 
     /** @return whether something is wrong with it that was not, or bears still less of what it did not bear */

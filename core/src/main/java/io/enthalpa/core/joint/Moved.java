@@ -15,10 +15,17 @@ public record Moved(double offset, double angle, double along) {
 
     private static final double TRUE_ANGLE = Math.toRadians(0.1);
 
-    /** @return over what a joint bears: 1 is all of it */
-    public double over(Bears bears) {
-        return Math.max(
-                Math.max(offset / Math.max(bears.offset(), TRUE), along / Math.max(bears.slack(), TRUE)),
+    /** Each over what a joint bears of it: 1 is all of it. */
+    public record Used(double across, double along, double bend) {
+        public double most() {
+            return Math.max(Math.max(across, along), bend);
+        }
+    }
+
+    public Used of(Bears bears) {
+        return new Used(
+                offset / Math.max(bears.offset(), TRUE),
+                along / Math.max(bears.slack(), TRUE),
                 angle / Math.max(bears.angle(), TRUE_ANGLE));
     }
 }

@@ -328,4 +328,17 @@ class JointsTest {
             assertThat(j.bears()).isTrue();
         });
     }
+
+    /** 1.5 of 2 mm across, 6 of 5 along, 3 of 4 degrees; of what bears nothing 0.1 mm and 0.1 degrees are made true. */
+    @Test
+    void whatAJointIsUsedByIsToldOfEachWayItMoves() {
+        Moved moved = new Moved(1.5e-3, Math.toRadians(3), 6e-3);
+        Moved.Used used = moved.of(new Bears(2e-3, Math.toRadians(4), 5e-3));
+        assertThat(used.across()).isCloseTo(0.75, within(1e-12));
+        assertThat(used.along()).isCloseTo(1.2, within(1e-12));
+        assertThat(used.bend()).isCloseTo(0.75, within(1e-12));
+        assertThat(used.most()).isEqualTo(used.along());
+        assertThat(moved.of(Bears.NOTHING).across()).isCloseTo(15, within(1e-12));
+        assertThat(moved.of(Bears.NOTHING).bend()).isCloseTo(30, within(1e-12));
+    }
 }

@@ -36,9 +36,6 @@ import tools.jackson.databind.node.ObjectNode;
 @RestController
 @RequestMapping("/api/preview")
 class AnswersController {
-    /** Header in which a page says its name. */
-    private static final String PAGE = "X-Page";
-
     private final Work work;
     private final KnownAnswers known;
 
@@ -86,7 +83,8 @@ class AnswersController {
     /** 422 when the document itself cannot be read; a single option that has no answer says so in its place. */
     @PostMapping
     PreviewAnswer preview(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody PreviewRequest request) {
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
+            @RequestBody PreviewRequest request) {
         Build build = BuildFile.read(Asked.document(request.document()));
         List<String> letters = request.options() == null
                 ? build.options().stream().map(BuildOption::letter).toList()
@@ -173,7 +171,7 @@ class AnswersController {
 
     @PostMapping("/core-steps")
     CoreStepsAnswer coreSteps(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page,
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
             @RequestBody CoreStepsRequest request) {
         String option = Asked.text(request.option(), "option");
         String place = Asked.text(request.place(), "place");
@@ -188,7 +186,7 @@ class AnswersController {
 
     @PostMapping("/water-changes")
     WaterChangesAnswer waterChanges(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page,
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
             @RequestBody CoreStepsRequest request) {
         String option = Asked.text(request.option(), "option");
         String place = Asked.text(request.place(), "place");
@@ -210,7 +208,7 @@ class AnswersController {
 
     @PostMapping("/stack-orders")
     StackOrdersAnswer stackOrders(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page,
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
             @RequestBody StackOrdersRequest request) {
         String option = Asked.text(request.option(), "option");
         return found(
@@ -225,7 +223,7 @@ class AnswersController {
     /** Every step and column of a run, to save; how is csv or json. */
     @PostMapping("/trace/{how}")
     ResponseEntity<byte[]> trace(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page,
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
             @PathVariable String how,
             @RequestBody ChangesRequest request) {
         Answer answer =
@@ -252,7 +250,8 @@ class AnswersController {
     /** A stretch of a run, closer than the answer tells the whole of it. */
     @PostMapping("/stretch")
     SoakView.TraceView stretch(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody StretchRequest request) {
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
+            @RequestBody StretchRequest request) {
         if (!(request.from_s() >= 0 && request.to_s() > request.from_s())) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,
@@ -282,7 +281,8 @@ class AnswersController {
 
     @PostMapping("/changes")
     ChangesAnswer changes(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody ChangesRequest request) {
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
+            @RequestBody ChangesRequest request) {
         String option = Asked.text(request.option(), "option");
         return found(
                 page,

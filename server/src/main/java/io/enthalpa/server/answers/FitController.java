@@ -47,9 +47,6 @@ import tools.jackson.databind.JsonNode;
 @RestController
 @RequestMapping("/api/preview")
 class FitController {
-    /** Header in which a page says its name. */
-    private static final String PAGE = "X-Page";
-
     /** m: farther than any room. */
     private static final double FAR = 1000;
 
@@ -188,7 +185,8 @@ class FitController {
 
     @PostMapping("/ways-out")
     WaysOutAnswer waysOut(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody BodyRequest request) {
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
+            @RequestBody BodyRequest request) {
         return about(page, "waysOut", request, in -> {
             return new WaysOutAnswer(WayOut.of(in.fit, in.body, in.room).stream()
                     .map(out -> new WayOutView(
@@ -228,7 +226,8 @@ class FitController {
     /** What a blower's housing comes to, clocked all round; 422 when it has no scroll. */
     @PostMapping("/clocking")
     ClockingAnswer clocking(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody BodyRequest request) {
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
+            @RequestBody BodyRequest request) {
         return about(page, "clocking", request, in -> {
             if (!Bodies.hasScroll(in.option, in.own().stand())
                     || in.own().stand().scroll().isEmpty()) {
@@ -272,7 +271,8 @@ class FitController {
 
     @PostMapping("/largest-core")
     LargestCoreView.LargestAnswer largestCore(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody LargestRequest request) {
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
+            @RequestBody LargestRequest request) {
         JsonNode document = Asked.document(request.document());
         String letter = Asked.text(request.option(), "option");
         String place = Asked.text(request.place(), "place");

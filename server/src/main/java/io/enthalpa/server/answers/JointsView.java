@@ -34,6 +34,13 @@ public record JointsView(UsualView usual, List<JointView> joints, List<HeldPipeV
         }
     }
 
+    /** Which of what it moves by is more than it bears. */
+    public record JointOverView(boolean across, boolean along, boolean bend) {
+        static JointOverView of(Moved.Used used) {
+            return new JointOverView(used.across() > 1, used.along() > 1, used.bend() > 1);
+        }
+    }
+
     /** How all are made that are not said to be otherwise. */
     public record UsualView(String coupling, String clamp, boolean beaded) {
         static UsualView of(Joining made) {
@@ -83,6 +90,7 @@ public record JointsView(UsualView usual, List<JointView> joints, List<HeldPipeV
             double size_mm,
             @Nullable JointMovedView moved,
             JointMovedView bears,
+            @Nullable JointOverView over,
             double force_N,
             double asked_N,
             @Nullable Double holds_N,
@@ -160,6 +168,7 @@ public record JointsView(UsualView usual, List<JointView> joints, List<HeldPipeV
                 FitView.mm(joint.seam().pipe().size()),
                 joint.moved().map(JointMovedView::of).orElse(null),
                 JointMovedView.of(made.bears()),
+                joint.moved().map(m -> JointOverView.of(m.of(made.bears()))).orElse(null),
                 joint.force(),
                 joint.force() * Joint.PULSES,
                 Double.isInfinite(made.holds()) ? null : Double.valueOf(made.holds()),

@@ -23,9 +23,6 @@ import tools.jackson.databind.JsonNode;
 @RestController
 @RequestMapping("/api/preview")
 class PipesController {
-    /** Header in which a page says its name. */
-    private static final String PAGE = "X-Page";
-
     private final Work work;
     private final KnownAnswers known;
 
@@ -40,7 +37,8 @@ class PipesController {
     /** What a laid pipe has to spare along it; empty where it is not laid. */
     @PostMapping("/ribbon")
     RibbonView ribbon(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody RibbonRequest request) {
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
+            @RequestBody RibbonRequest request) {
         Build build = BuildFile.read(Asked.document(request.document()));
         String option = Asked.text(request.option(), "option");
         String of = Asked.text(request.of(), "of");
@@ -55,7 +53,8 @@ class PipesController {
      */
     @PostMapping("/joints")
     JointsView joints(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody JointsRequest request) {
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
+            @RequestBody JointsRequest request) {
         JsonNode document = Asked.document(request.document());
         String option = Asked.text(request.option(), "option");
         return work.now(

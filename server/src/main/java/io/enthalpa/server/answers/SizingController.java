@@ -29,9 +29,6 @@ import tools.jackson.databind.JsonNode;
 @RestController
 @RequestMapping("/api/preview")
 class SizingController {
-    /** Header in which a page says its name. */
-    private static final String PAGE = "X-Page";
-
     private final Work work;
 
     SizingController(Work work) {
@@ -47,7 +44,8 @@ class SizingController {
     /** The option cooled another way, sized by default until it keeps the target over the duty; 422 when it cannot be. */
     @PostMapping("/cooled")
     OptionView cooled(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody CooledRequest request) {
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
+            @RequestBody CooledRequest request) {
         CoolingMethod method = method(Asked.text(request.cooled(), "cooled"));
         Build build = BuildFile.read(Asked.document(request.document()));
         return work.now(

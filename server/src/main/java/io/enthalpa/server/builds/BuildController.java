@@ -38,9 +38,6 @@ import tools.jackson.databind.JsonNode;
 @RestController
 @RequestMapping("/api/builds")
 class BuildController {
-    /** Header in which a page says its name. */
-    private static final String PAGE = "X-Page";
-
     private final BuildService builds;
     private final Work work;
 
@@ -131,7 +128,7 @@ class BuildController {
     /** A new build for a job; 422 names the answer that cannot be, or why there is no such cooling. */
     @PostMapping("/starter")
     StarterView starter(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody JsonNode job) {
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page, @RequestBody JsonNode job) {
         NewJob asked = NewJobDocument.read(job);
         return work.now(page, "starter", () -> StarterView.of(asked));
     }

@@ -12,6 +12,7 @@ import io.enthalpa.formats.BuildFile;
 import io.enthalpa.server.answers.PipeWaysView;
 import io.enthalpa.server.problem.Asked;
 import io.enthalpa.server.problem.FaultView;
+import io.enthalpa.server.work.Work;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
@@ -48,9 +49,6 @@ import tools.jackson.databind.JsonNode;
 @RestController
 @RequestMapping("/api/jobs")
 class JobController {
-    /** Header in which a page says its name. */
-    private static final String PAGE = "X-Page";
-
     private static final long SEED = 20_260_101;
     private static final long EVERY_MS = 200;
     private static final long LONGEST_WATCH_MS = 10 * 60_000;
@@ -96,7 +94,8 @@ class JobController {
     @PostMapping("/routes")
     @ResponseStatus(HttpStatus.ACCEPTED)
     JobView routes(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody RoutesRequest request) {
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
+            @RequestBody RoutesRequest request) {
         AtomicReference<@Nullable Job> begun = new AtomicReference<>();
         RouteSearch search = new RouteSearch(
                 BuildFile.read(Asked.document(request.document())),
@@ -116,7 +115,7 @@ class JobController {
     @PostMapping("/spread")
     @ResponseStatus(HttpStatus.ACCEPTED)
     JobView spread(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody JobRequest request) {
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page, @RequestBody JobRequest request) {
         OptionMonteCarlo spread = new OptionMonteCarlo(
                 BuildFile.read(Asked.document(request.document())),
                 Asked.text(request.option(), "option"),
@@ -130,7 +129,7 @@ class JobController {
     @PostMapping("/methods")
     @ResponseStatus(HttpStatus.ACCEPTED)
     JobView methods(
-            @RequestHeader(name = PAGE, required = false) @Nullable String page, @RequestBody JobRequest request) {
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page, @RequestBody JobRequest request) {
         Build build = BuildFile.read(Asked.document(request.document()));
         MethodSizing sizing = new MethodSizing(build, Asked.text(request.option(), "option"));
         List<BuildOption> options = build.options();

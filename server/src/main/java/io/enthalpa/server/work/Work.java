@@ -24,6 +24,9 @@ import org.springframework.stereotype.Component;
  */
 @Component
 public class Work {
+    /** Header in which a page says its name. */
+    public static final String PAGE = "X-Page";
+
     static final int MOST_WAITING = 256;
     private final ThreadPoolExecutor threads;
     private final ConcurrentHashMap<Question, FutureTask<?>> running = new ConcurrentHashMap<>();
