@@ -66,6 +66,9 @@ export type MountAxis = (typeof mountAxisWords)[number]
 export const scrollRunsWords = ['clockwise', 'anticlockwise'] as const
 export type ScrollRuns = (typeof scrollRunsWords)[number]
 
+export const fittingKindWords = ['temperature sensor', 'pressure nipple', 'relief valve', 'injection nozzle', 'plugged boss'] as const
+export type FittingKind = (typeof fittingKindWords)[number]
+
 export const couplingWords = ['straight hose', 'hump hose', 'quick joint', 'V-band', 'weld'] as const
 export type Coupling = (typeof couplingWords)[number]
 
@@ -1301,6 +1304,7 @@ export interface Run {
   corners: RunCorner[]
   to?: RunEnd
   braces?: RunBrace[]
+  fittings?: RunFitting[]
   id?: string
 }
 
@@ -1333,6 +1337,22 @@ export interface RunBrace {
   at_mm: number
   carrier?: string
   hard?: boolean
+  id?: string
+}
+
+/** what is welded or screwed into the wall of it; sizes that are not said are the usual ones of its kind */
+export interface RunFitting {
+  kind: FittingKind
+  /** fitting at, mm, 0 to 20000, usually 300: its middle, from where the pipe begins, along the pipe's middle */
+  at_mm: number
+  /** looks, °, -180 to 180, usually 0: from straight up, clockwise in the way of the flow; where the pipe goes upright, from the rear */
+  clocked_deg?: number
+  /** stands out, mm, 2 to 400, usually 50: from the tube */
+  out_mm?: number
+  /** across, mm, 4 to 200, usually 25: the round that holds all of it */
+  across_mm?: number
+  /** hole, mm, 1 to 150, usually 12: in the wall of the pipe */
+  hole_mm?: number
   id?: string
 }
 
@@ -1472,6 +1492,7 @@ export const usual = {
   'stand/scroll': { clocked_deg: 0 },
   'run/corner': { radius_mm: 95 },
   'run/brace': { at_mm: 300 },
+  'run/fitting': { at_mm: 300, clocked_deg: 0, out_mm: 50, across_mm: 25, hole_mm: 12 },
   'joints': { hold_N: 2500, across_mm: 2, along_mm: 3, bend_deg: 2, most_C: 177 },
 }
 

@@ -12,6 +12,7 @@ import Notice from '../ui/Notice.vue'
 import { say } from '../verdict/say'
 import { bendsOf } from '../pipes/laid'
 import PipeBraces from './PipeBraces.vue'
+import PipeFittings from './PipeFittings.vue'
 import { cornersOf, middleOfLongest, placeAt, type Place } from './run'
 import { TURN_KEYS, useTypedTurns } from './typedTurns'
 
@@ -68,7 +69,8 @@ function typeEnd(r: Run, end: 'from' | 'to', typed: boolean): void {
 }
 /** The least change that makes it so that it can be made. */
 function mend(r: Run, m: FitView['pipes'][number]['mends'][number]): void {
-  void build.act([{ pointer: `${row(r)}/corners`, value: cornersOf(m.corners, r.corners) }], `${r.of} mended`)
+  const fittings = (r.fittings ?? []).map((f, i): Edit => ({ pointer: `${row(r)}/fittings/#${f.id}/at_mm`, value: m.fittings_mm![i] }))
+  void build.act([{ pointer: `${row(r)}/corners`, value: cornersOf(m.corners!, r.corners) }, ...fittings], `${r.of} mended`)
 }
 const {
   told: cut,
@@ -223,11 +225,12 @@ function putCorner(r: Run): void {
       <Notice v-if="failed" :says="failed" />
       <p v-for="(m, i) in now?.mends ?? []" :key="i" class="mend">
         {{ say(m.says, build.catalogue!.sentences, settings.units) }}
-        <button type="button" class="act" @click="mend(picked, m)">mend it</button>
+        <button v-if="m.corners" type="button" class="act" @click="mend(picked, m)">mend it</button>
       </p>
       <p class="add">
         <button type="button" class="act" @click="putCorner(picked)">a corner more, in the middle of the longest straight</button>
       </p>
+      <PipeFittings v-if="now" :run="picked" :row="row(picked)" :laid="now" />
       <PipeBraces v-if="now" :run="picked" :row="row(picked)" :carriers="carriers" />
     </div>
   </section>

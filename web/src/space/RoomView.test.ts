@@ -184,7 +184,7 @@ describe('the room', () => {
       straight_mm: 224,
       turns: [],
       last_mm: 224,
-      mends: [],
+      mends: [], fittings: [],
     }
     onScreen(build, laid)
     build.answers.A!.fit = { ...fit, pipes: [view] }

@@ -2,12 +2,14 @@ package io.enthalpa.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.route.Brace;
 import io.enthalpa.core.route.Coupling;
+import io.enthalpa.core.route.Fitting;
 import io.enthalpa.core.route.JointsSpec.End;
 import io.enthalpa.formats.BuildFile;
 import java.io.IOException;
@@ -79,6 +81,24 @@ class JointsIT extends OnDemo {
                 .click();
         page.saved();
         assertThat(option().runs().get(1).heldBy()).contains("body");
+
+        // A relief valve that looks to the lid is in its way; put into the joint it is told so, and moved by one press.
+        page.pick("cold pipe what to put in its wall", "relief valve");
+        page.button("put it in, in the middle of the longest straight that is free")
+                .click();
+        page.type("fitting 1 fitting at", "30").saved();
+        Locator fault = page.raw().locator(".study .mend");
+        assertThat(fault)
+                .containsText(
+                        "the relief valve of cold pipe is 0 mm from where its pipe begins: the joint there wants 50 mm.");
+        fault.getByText("mend it").click();
+        assertThat(fault).hasCount(0);
+        page.type("fitting 1 stands out", "200").saved();
+        assertThat(page.raw().locator(".says.first")).containsText("the relief valve of cold pipe");
+        Fitting valve = option().runs().get(1).fittings().get(0);
+        // The first straight is too short for joint and valve: it sits on the next.
+        assertThat(valve.along()).isGreaterThan(0.2);
+        assertThat(valve.out()).isCloseTo(0.2, within(1e-9));
         page.assertNothingWrong();
     }
 }

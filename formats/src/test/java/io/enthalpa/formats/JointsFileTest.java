@@ -9,6 +9,7 @@ import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.route.Brace;
 import io.enthalpa.core.route.Clamp;
 import io.enthalpa.core.route.Coupling;
+import io.enthalpa.core.route.Fitting;
 import io.enthalpa.core.route.Joining;
 import io.enthalpa.core.route.JointsSpec;
 import io.enthalpa.core.route.JointsSpec.End;
@@ -24,7 +25,8 @@ class JointsFileTest {
             """;
     private static final String RUNS = """
             [{"of": "hot pipe", "from": {"back_mm": 0, "right_mm": 0, "up_mm": 0}, "corners": [], "to": {"back_mm": 800, "right_mm": 0, "up_mm": 0},
-              "braces": [{"at_mm": 300, "carrier": "engine"}, {"at_mm": 500, "hard": true}]}]
+              "braces": [{"at_mm": 300, "carrier": "engine"}, {"at_mm": 500, "hard": true}],
+              "fittings": [{"kind": "temperature sensor", "at_mm": 650, "clocked_deg": -90}, {"kind": "relief valve", "at_mm": 200, "hole_mm": 30}]}]
             """;
     private static final String ROOM = """
             {"datum": "", "carriers": [{"name": "engine", "axis": "along", "back_mm": 600, "right_mm": 0, "up_mm": 0, "roll_deg": 3, "foreAft_mm": 4, "lift_mm": 5}], "obstacles": []}
@@ -64,6 +66,19 @@ class JointsFileTest {
         JsonNode joints = again.get("joints");
         assertThat(joints.get("across_mm").doubleValue()).isCloseTo(2.5, within(1e-9));
         assertThat(joints.get("others")).isEqualTo(tree.at("/options/0/joints/others"));
+        assertThat(option.runs().get(0).fittings())
+                .satisfiesExactly(
+                        sensor -> {
+                            assertThat(sensor.kind()).isEqualTo(Fitting.Kind.SENSOR);
+                            assertThat(sensor.along()).isCloseTo(0.65, within(1e-12));
+                            assertThat(sensor.clock()).isCloseTo(-Math.PI / 2, within(1e-12));
+                            assertThat(sensor.hole()).isEqualTo(0.012);
+                        },
+                        valve -> {
+                            assertThat(valve.hole()).isCloseTo(0.03, within(1e-12));
+                            assertThat(valve.out()).isEqualTo(0.095);
+                        });
+        assertThat(again.at("/runs/0/fittings")).isEqualTo(tree.at("/options/0/runs/0/fittings"));
         assertThat(again.at("/runs/0/braces")).isEqualTo(tree.at("/options/0/runs/0/braces"));
         assertThat(BuildFile.read(BuildFile.write(BuildFile.read(tree)))
                         .options()
@@ -94,6 +109,13 @@ class JointsFileTest {
         refused(JOINTS.replace("1800", "50"), RUNS, "/options/0/joints/hold_N", "50", "100");
         refused(JOINTS.replace("2.5", "-1"), RUNS, "/options/0/joints/across_mm", "-1");
         refused(JOINTS, RUNS.replace("engine", "gearbox"), "/options/0/runs/0/braces/0/carrier", "gearbox", "engine");
+        refused(JOINTS, RUNS.replace("650", "-5"), "/options/0/runs/0/fittings/0/at_mm", "-5");
+        refused(
+                JOINTS,
+                RUNS.replace("relief valve", "whistle"),
+                "/options/0/runs/0/fittings/1/kind",
+                "whistle",
+                "relief valve");
         refused(JOINTS, RUNS.replace("300", "-3"), "/options/0/runs/0/braces/0/at_mm", "-3");
     }
 }

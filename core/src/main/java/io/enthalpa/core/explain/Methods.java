@@ -35,6 +35,7 @@ import io.enthalpa.core.fit.AirSeen;
 import io.enthalpa.core.fit.BoxPorts;
 import io.enthalpa.core.fit.Buildable;
 import io.enthalpa.core.fit.Clocking;
+import io.enthalpa.core.fit.Fittings;
 import io.enthalpa.core.fit.Fork;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.fit.ToolRoom;
@@ -154,6 +155,7 @@ public final class Methods {
                             Clocking.METHOD,
                             BoxPorts.METHOD,
                             Buildable.METHOD,
+                            Fittings.METHOD,
                             LargestCore.METHOD,
                             Centreline.METHOD,
                             TurnList.METHOD,

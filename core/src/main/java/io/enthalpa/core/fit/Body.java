@@ -29,8 +29,11 @@ public record Body(
 
     /** @return the same without what a pipe that comes on one of its ports goes over: its tube and its clamp */
     Body without(OpenPort port) {
-        Solid rest = Solid.of(
-                solid.parts().stream().filter(p -> !port.owns(p.element())).toList());
-        return new Body(name, index, stand, rest, usual, face, ports);
+        return of(solid.parts().stream().filter(p -> !port.owns(p.element())).toList());
+    }
+
+    /** @return only so much of it */
+    Body of(List<Solid.Part> parts) {
+        return new Body(name, index, stand, Solid.of(parts), usual, face, ports);
     }
 }

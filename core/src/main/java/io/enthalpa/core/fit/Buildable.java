@@ -40,10 +40,13 @@ public final class Buildable {
     /** After each only a small part of what was missing still is. */
     private static final int ROUNDS = 12;
 
+    /** rad that a hose on a port bears; common practice, no source. */
+    private static final double OUT_OF_SQUARE = Math.toRadians(2);
+
     private Buildable() {}
 
-    /** @param mended how it would be laid with the least change */
-    public record Fault(FitFinding says, Run mended) {}
+    /** @param mended how it would be laid with the least change; empty where no place along it does */
+    public record Fault(FitFinding says, Optional<Run> mended) {}
 
     /** @param run as it is laid */
     public static List<Fault> of(Pipework.Laid laid, Run run) {
@@ -82,10 +85,13 @@ public final class Buildable {
                 }
             }
         }
-        seat(laid, run, all.get(0), laid.before().isPresent(), 0, 1).ifPresent(faults::add);
         int last = laid.spec().corners().size() - 1;
+        laid.before().flatMap(j -> square(laid, run, j, laid.spec().from(), 0)).ifPresent(faults::add);
+        laid.behind().flatMap(j -> square(laid, run, j, laid.spec().to(), last)).ifPresent(faults::add);
+        seat(laid, run, all.get(0), laid.before().isPresent(), 0, 1).ifPresent(faults::add);
         seat(laid, run, all.get(all.size() - 1), laid.behind().isPresent(), last, -1)
                 .ifPresent(faults::add);
+        faults.addAll(Fittings.faults(laid, run));
         return faults;
     }
 
@@ -97,6 +103,28 @@ public final class Buildable {
                 && Math.abs(a.radius() - b.radius()) < TRUE
                 && Vector3D.angle(one, other) < IN_PLANE
                 && a.angle() + b.angle() <= Math.PI + 1e-9;
+    }
+
+    /** Square again with the corner next to the port put onto the line of the port, as far off as it is. */
+    private static Optional<Fault> square(
+            Pipework.Laid laid, Run run, Pipework.Joined joined, Vector3D port, int corner) {
+        if (joined.off() <= OUT_OF_SQUARE) {
+            return Optional.empty();
+        }
+        FitFinding says = new FitFinding(
+                Kind.PIPE_OUT_OF_SQUARE,
+                laid.pipe().name(),
+                FitFinding.named(joined.port().role(), joined.name()),
+                List.of(
+                        new Figure("off", joined.off(), Quantity.ANGLE),
+                        new Figure("most", OUT_OF_SQUARE, Quantity.ANGLE)));
+        if (run.corners().isEmpty()) {
+            return Optional.of(new Fault(says, Optional.empty()));
+        }
+        Vector3D out = joined.port().out();
+        double far = run.corners().get(corner).at().subtract(port).dotProduct(out);
+        Vector3D on = port.add(Math.max(far, Pipework.STUB), out);
+        return Optional.of(new Fault(says, Optional.of(changed(run, corner, c -> new Run.Corner(on, c.radius())))));
     }
 
     private static Optional<Fault> seat(
@@ -125,7 +153,7 @@ public final class Buildable {
                                 Figure.plain("corner", corner),
                                 new Figure("is", is, Quantity.LENGTH),
                                 new Figure("wanted", wanted, Quantity.LENGTH))),
-                mended);
+                Optional.of(mended));
     }
 
     private static double length(Stretch stretch) {

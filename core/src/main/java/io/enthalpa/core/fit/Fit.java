@@ -67,7 +67,7 @@ public record Fit(
         for (int i = 0; i < bodies.size(); i++) {
             rows.addAll(toRoom(i, bodies, room, solids));
             for (int j = i + 1; j < bodies.size(); j++) {
-                beside(i, j, bodies, pipes, room).ifPresent(rows::add);
+                rows.addAll(beside(i, j, bodies, pipes, room));
             }
         }
         rows.sort(Comparator.comparingDouble(row -> -row.missing()));
@@ -79,7 +79,7 @@ public record Fit(
                 List.copyOf(rows),
                 AirBehind.of(bodies, room, solids),
                 AirStack.of(option),
-                ToolRoom.of(standing, solids),
+                ToolRoom.of(bodies, pipes, solids),
                 mountings(option, standing, room),
                 IntStream.range(0, standing.size())
                         .filter(i -> !standing.get(i).stand().mounts().isEmpty())
@@ -105,27 +105,36 @@ public record Fit(
     private static List<GapRow> toRoom(int i, List<Body> bodies, RoomSpec room, List<Solid> solids) {
         List<GapRow> rows = new ArrayList<>();
         for (int k = 0; k < solids.size(); k++) {
-            toObstacle(i, bodies.get(i), k, room, solids.get(k)).ifPresent(rows::add);
+            for (Body part : Fittings.apart(bodies.get(i))) {
+                toObstacle(i, part, k, room, solids.get(k)).ifPresent(rows::add);
+            }
         }
         return rows;
     }
 
     /** What pipes are joined to counts without the joint. */
-    private static Optional<GapRow> beside(int i, int j, List<Body> bodies, Pipework pipes, RoomSpec room) {
+    private static List<GapRow> beside(int i, int j, List<Body> bodies, Pipework pipes, RoomSpec room) {
         int standing = bodies.size() - pipes.laid().size();
-        if (j < standing) {
-            return toBody(i, bodies.get(i), j, bodies.get(j), room);
-        }
+        Body one = bodies.get(i);
+        Body other = bodies.get(j);
         if (i >= standing) {
-            if (pipes.isForked(i - standing, j - standing)) {
-                return toBody(i, Fork.without(bodies.get(i)), j, Fork.without(bodies.get(j)), room);
+            if (pipes.goesOn(i - standing, j - standing)) {
+                return List.of();
             }
-            return pipes.goesOn(i - standing, j - standing)
-                    ? Optional.empty()
-                    : toBody(i, bodies.get(i), j, bodies.get(j), room);
+            if (pipes.isForked(i - standing, j - standing)) {
+                one = Fork.without(one);
+                other = Fork.without(other);
+            }
+        } else if (j >= standing) {
+            one = pipes.joint(j - standing, i).map(one::without).orElse(one);
         }
-        Body own = pipes.joint(j - standing, i).map(bodies.get(i)::without).orElse(bodies.get(i));
-        return toBody(i, own, j, bodies.get(j), room);
+        List<GapRow> rows = new ArrayList<>();
+        for (Body part : Fittings.apart(one)) {
+            for (Body against : Fittings.apart(other)) {
+                toBody(i, part, j, against, room).ifPresent(rows::add);
+            }
+        }
+        return rows;
     }
 
     /** @return whether one of the two is a pipe on a port of the other, or goes on where the other ends */
@@ -150,30 +159,39 @@ public record Fit(
         return rows;
     }
 
+    /** A relief valve asks for more than the pipe that it is on, unless the gap of what it is near is said. */
+    private static AskedGap asked(Obstacle obstacle, Body body) {
+        AskedGap rule = AskedGap.from(obstacle, body.stand().carrier());
+        return Fittings.isValve(body) && obstacle.gap().isEmpty() ? rule.atLeast(Fittings.VALVE_TO_ROOM) : rule;
+    }
+
+    private static AskedGap asked(Body body, Body other) {
+        AskedGap rule = AskedGap.between(body.stand().carrier(), other.stand().carrier());
+        return Fittings.isValve(body) || Fittings.isValve(other) ? rule.atLeast(Fittings.VALVE_TO_BUILD) : rule;
+    }
+
     private static Optional<GapRow> toObstacle(int i, Body body, int k, RoomSpec room, Solid solid) {
         Obstacle obstacle = room.obstacles().get(k);
-        AskedGap asked = AskedGap.from(obstacle, body.stand().carrier());
         return row(
                 i,
                 body,
                 solid,
                 obstacle.carrier(),
                 room,
-                asked,
+                asked(obstacle, body),
                 OptionalInt.of(k),
                 OptionalInt.empty(),
                 obstacle.name());
     }
 
     private static Optional<GapRow> toBody(int i, Body body, int j, Body other, RoomSpec room) {
-        AskedGap asked = AskedGap.between(body.stand().carrier(), other.stand().carrier());
         return row(
                 i,
                 body,
                 other.solid(),
                 other.stand().carrier(),
                 room,
-                asked,
+                asked(body, other),
                 OptionalInt.empty(),
                 OptionalInt.of(j),
                 other.name());

@@ -4,8 +4,6 @@ import io.enthalpa.core.quantity.Figure;
 import io.enthalpa.core.quantity.Quantity;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
-import java.util.stream.Stream;
 
 /**
  * What is found of an option in its room.
@@ -38,6 +36,11 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         PIPE_NO_WELD,
         PIPE_NO_SEAT_START,
         PIPE_NO_SEAT_END,
+        FITTING_OFF,
+        FITTING_HOLE,
+        FITTING_IN_JOINT,
+        FITTING_IN_BEND,
+        FITTING_MEETS,
         MOUNT_UNWEIGHED,
         MOUNT_INSIDE,
         MOUNT_REACH,
@@ -119,26 +122,9 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
 
     private static void pipes(Fit fit, List<FitFinding> found) {
         fit.pipes().unlaid().forEach(u -> found.add(new FitFinding(unlaid(u.why()), u.of(), u.detail(), List.of())));
-        fit.pipes()
-                .laid()
-                .forEach(l -> Stream.of(l.before(), l.behind())
-                        .flatMap(Optional::stream)
-                        .filter(j -> j.off() > OUT_OF_SQUARE)
-                        .forEach(j -> found.add(new FitFinding(
-                                Kind.PIPE_OUT_OF_SQUARE,
-                                l.pipe().name(),
-                                named(
-                                        j.port().role(),
-                                        fit.bodies().get(j.body()).name()),
-                                List.of(
-                                        new Figure("off", j.off(), Quantity.ANGLE),
-                                        new Figure("most", OUT_OF_SQUARE, Quantity.ANGLE))))));
     }
 
-    /** rad that a hose on a port bears; common practice, no source. */
-    private static final double OUT_OF_SQUARE = Math.toRadians(2);
-
-    private static Kind unlaid(Pipework.Why why) {
+    private static Kind unlaid(Unlaid.Why why) {
         return switch (why) {
             case GONE -> Kind.PIPE_GONE;
             case NO_START -> Kind.PIPE_NO_START;

@@ -98,9 +98,8 @@ public record Fork(Vector3D root, Vector3D at) {
 
     /** @return the body of a leg without its arms */
     static Body without(Body leg) {
-        Solid bare = Solid.of(leg.solid().parts().stream()
+        return leg.of(leg.solid().parts().stream()
                 .filter(p -> !p.element().equals(ARM))
                 .toList());
-        return new Body(leg.name(), leg.index(), leg.stand(), bare, leg.usual(), leg.face(), leg.ports());
     }
 }

@@ -10,6 +10,8 @@ import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.room.Carrier;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.route.Centreline;
+import io.enthalpa.core.route.Fitting;
+import io.enthalpa.core.route.JointsSpec;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.route.RunSpec;
 import io.enthalpa.core.route.TurnList;
@@ -41,6 +43,7 @@ public final class Pipework {
      * @param run    its number among the runs of the option
      * @param before what it begins on
      * @param behind what it ends on
+     * @param fittings in its wall
      */
     public record Laid(
             int run,
@@ -49,7 +52,8 @@ public final class Pipework {
             RunSpec spec,
             Centreline line,
             Optional<Joined> before,
-            Optional<Joined> behind) {
+            Optional<Joined> behind,
+            List<Fitting> fittings) {
         /** @return m that must be clear of all else */
         public double outside() {
             return Pipework.outside(pipe);
@@ -60,15 +64,17 @@ public final class Pipework {
 
         /** @return as it is drawn: with few parts */
         public Solid drawn() {
-            return withArms(line.solid(pipe.name(), outside(), DRAWN));
+            return withMore(line.solid(pipe.name(), outside(), DRAWN));
         }
 
-        private Solid withArms(Solid tube) {
+        /** With the arms of a Y it ends on and what is in its wall. */
+        private Solid withMore(Solid tube) {
             List<Solid.Part> parts = new ArrayList<>(tube.parts());
             Stream.of(before, behind)
                     .flatMap(Optional::stream)
                     .flatMap(j -> j.fork.stream())
                     .forEach(fork -> parts.add(fork.arm(outside())));
+            parts.addAll(Fittings.parts(this));
             return Solid.of(parts);
         }
 
@@ -93,30 +99,11 @@ public final class Pipework {
      * A port that a pipe comes on.
      *
      * @param body its number among the bodies that have a place
+     * @param name of the body
      * @param off  rad that the pipe is out of square with it
      * @param fork where two legs come on it
      */
-    public record Joined(int body, OpenPort port, double off, Optional<Fork> fork) {}
-
-    /**
-     * A pipe that cannot be laid: what was typed of its length and bends counts.
-     *
-     * @param run    its number
-     * @param why    it cannot
-     * @param detail what its end would be on, or what is wrong with its corners; empty where there is no more to say
-     */
-    public record Unlaid(int run, String of, Why why, String detail) {}
-
-    /** Why a pipe cannot be laid. */
-    public enum Why {
-        /** There is no such pipe. */
-        GONE,
-        /** What it begins on has no place, or it is not known where its port is. */
-        NO_START,
-        NO_END,
-        /** It cannot be made so. */
-        WRONG
-    }
+    public record Joined(int body, String name, OpenPort port, double off, Optional<Fork> fork) {}
 
     private final BuildOption option;
     private final List<Body> bodies;
@@ -168,6 +155,11 @@ public final class Pipework {
         return option.runs().get(l.run);
     }
 
+    /** @return whether what joins it there comes apart */
+    boolean isClamped(Laid l, JointsSpec.End end) {
+        return option.joints().at(l.pipe.name(), end).coupling().isJoint();
+    }
+
     public List<Unlaid> unlaid() {
         return List.copyOf(unlaid);
     }
@@ -197,7 +189,7 @@ public final class Pipework {
         }
         for (int i = 0; i < found.length; i++) {
             if (!found[i]) {
-                unlaid.add(new Unlaid(i, option.runs().get(i).of(), Why.GONE, ""));
+                unlaid.add(new Unlaid(i, option.runs().get(i).of(), Unlaid.Why.GONE, ""));
             }
         }
     }
@@ -208,12 +200,13 @@ public final class Pipework {
         Optional<PipeEnd> start = between.start();
         Optional<PipeEnd> finish = between.finish();
         if (run.from().isEmpty() && start.isEmpty()) {
-            unlaid.add(
-                    new Unlaid(number, run.of(), Why.NO_START, between.beside().nameBefore()));
+            unlaid.add(new Unlaid(
+                    number, run.of(), Unlaid.Why.NO_START, between.beside().nameBefore()));
             return;
         }
         if (run.to().isEmpty() && finish.isEmpty()) {
-            unlaid.add(new Unlaid(number, run.of(), Why.NO_END, between.beside().nameBehind()));
+            unlaid.add(new Unlaid(
+                    number, run.of(), Unlaid.Why.NO_END, between.beside().nameBehind()));
             return;
         }
         RunSpec spec = new RunSpec(
@@ -229,9 +222,17 @@ public final class Pipework {
             Vector3D first = points.get(1).subtract(points.get(0)).normalize();
             Vector3D last = points.get(n - 1).subtract(points.get(n - 2)).normalize();
             ends.put(spot, new PipeEnd(spec.to(), last, Optional.empty(), -1, Optional.empty()));
-            laid.add(new Laid(number, spot, pipe, spec, line, joined(start, first), joined(finish, last.negate())));
+            laid.add(new Laid(
+                    number,
+                    spot,
+                    pipe,
+                    spec,
+                    line,
+                    joined(start, first),
+                    joined(finish, last.negate()),
+                    run.fittings()));
         } catch (EnthalpaFault wrong) {
-            unlaid.add(new Unlaid(number, run.of(), Why.WRONG, wrong.sentence()));
+            unlaid.add(new Unlaid(number, run.of(), Unlaid.Why.WRONG, wrong.sentence()));
         }
     }
 
@@ -273,10 +274,14 @@ public final class Pipework {
         return new Between(spot, pipe, beside, start, finish, run);
     }
 
-    private static Optional<Joined> joined(Optional<PipeEnd> end, Vector3D away) {
+    private Optional<Joined> joined(Optional<PipeEnd> end, Vector3D away) {
         return end.filter(e -> e.port().isPresent())
                 .map(e -> new Joined(
-                        e.body(), e.port().get(), Vector3D.angle(e.port().get().out(), away), e.fork()));
+                        e.body(),
+                        bodies.get(e.body()).name(),
+                        e.port().get(),
+                        Vector3D.angle(e.port().get().out(), away),
+                        e.fork()));
     }
 
     /** Straight on through joints and cones to the port, or to the pipe that ends there; of what two legs share their own arm of the Y. */
@@ -354,7 +359,7 @@ public final class Pipework {
                 l.pipe.name(),
                 l.run,
                 stand,
-                l.withArms(l.line.solid(l.pipe.name(), l.outside())),
+                l.withMore(l.line.solid(l.pipe.name(), l.outside())),
                 false,
                 Optional.empty(),
                 List.of());

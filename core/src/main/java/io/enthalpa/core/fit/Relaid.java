@@ -46,7 +46,6 @@ public final class Relaid {
                 .toList();
         RunSpec spec = new TurnList(now.from(), now.heading(), bent, last).run();
         Run run = pipes.run(l);
-        return new Run(
-                run.of(), run.from(), corners(spec, l.pipe()), run.to().map(typed -> told(spec.to())), run.braces());
+        return run.withEnd(run.to().map(typed -> told(spec.to()))).withCorners(corners(spec, l.pipe()));
     }
 }

@@ -15,9 +15,9 @@ final class Spigot {
     /** m of metal round a port; common practice, no source. */
     static final double WALL = 2e-3;
     /** m that hose and clamp band stand out from a port, and how wide the band is; common practice, no source. */
-    private static final double CLAMP_OUT = 8e-3;
+    static final double CLAMP_OUT = 8e-3;
 
-    private static final double CLAMP_WIDTH = 15e-3;
+    static final double CLAMP_WIDTH = 15e-3;
 
     private Spigot() {}
 

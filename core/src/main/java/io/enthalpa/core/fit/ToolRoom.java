@@ -1,5 +1,6 @@
 package io.enthalpa.core.fit;
 
+import io.enthalpa.core.route.JointsSpec;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.space.Frustum;
@@ -23,8 +24,8 @@ public record ToolRoom(int body, String element) {
     public static final Method METHOD = Method.of(
                     "tool-room",
                     "Room for the tool at a clamp",
-                    "Round each clamp a bar as broad as the band is held to it in eight ways, 40 mm outwards: one of them must be free of everything, for a clamp can be "
-                            + "turned on its hose before it is tightened.")
+                    "Round each clamp, of ports and of laid pipes on what they are joined to, a bar as broad as the band is held to it in eight ways, 40 mm outwards: one of them must "
+                            + "be free of everything, for a clamp can be turned on its hose before it is tightened.")
             .source(Citation.commonPractice("40 mm on one side of a clamp's screw"))
             .leavesOut("The way of the hand to there.");
     /** m; common practice, no source. */
@@ -34,15 +35,27 @@ public record ToolRoom(int body, String element) {
     /** m that a bar may scrape along its own core by. */
     private static final double TOUCH = 1e-6;
 
-    /** @return the clamps that no tool comes to */
-    static List<ToolRoom> of(List<Body> bodies, List<Solid> solids) {
+    /**
+     * @param bodies those that stand, then the pipes
+     * @return the clamps that no tool comes to
+     */
+    static List<ToolRoom> of(List<Body> bodies, Pipework pipes, List<Solid> solids) {
         List<ToolRoom> all = new ArrayList<>();
+        int standing = bodies.size() - pipes.laid().size();
         for (int i = 0; i < bodies.size(); i++) {
             List<Solid> others = new ArrayList<>(solids);
             for (int j = 0; j < bodies.size(); j++) {
                 if (j != i) {
                     others.add(bodies.get(j).solid());
                 }
+            }
+            if (i >= standing) {
+                for (Band clamp : bands(pipes, pipes.laid().get(i - standing))) {
+                    if (isShut(clamp.band, others)) {
+                        all.add(new ToolRoom(i, clamp.name));
+                    }
+                }
+                continue;
             }
             for (Solid.Part part : bodies.get(i).solid().parts()) {
                 if (part.element().endsWith(Spigot.CLAMP) && part.convex() instanceof Frustum band) {
@@ -55,6 +68,29 @@ public record ToolRoom(int body, String element) {
             }
         }
         return all;
+    }
+
+    private record Band(String name, Frustum band) {}
+
+    /** Of a pipe at its ends, where what it is joined by has one: in the middle of what the joint sits on. */
+    private static List<Band> bands(Pipework pipes, Pipework.Laid laid) {
+        List<Band> all = new ArrayList<>();
+        boolean first = pipes.run(laid).from().isEmpty() && pipes.isClamped(laid, JointsSpec.End.START);
+        boolean last = laid.behind().isPresent() && pipes.isClamped(laid, JointsSpec.End.END);
+        if (first) {
+            all.add(new Band("first" + Spigot.CLAMP, band(laid, Pipework.STUB / 2)));
+        }
+        if (last) {
+            all.add(new Band("last" + Spigot.CLAMP, band(laid, laid.line().length() - Pipework.STUB / 2)));
+        }
+        return all;
+    }
+
+    private static Frustum band(Pipework.Laid laid, double along) {
+        Vector3D middle = laid.line().at(along);
+        Vector3D half = laid.line().heading(along).scalarMultiply(Spigot.CLAMP_WIDTH / 2);
+        double radius = laid.pipe().outside() / 2 + Spigot.CLAMP_OUT;
+        return Frustum.cylinder(middle.subtract(half), middle.add(half), radius);
     }
 
     /** The body without the clamp itself. */

@@ -41,4 +41,9 @@ public record AskedGap(double still, double moved) {
     public static AskedGap between(String carrier, String other) {
         return carrier.equals(other) ? new AskedGap(TOGETHER, TOGETHER) : new AskedGap(ACROSS, ACROSS_MOVED);
     }
+
+    /** @return standing not less than that */
+    public AskedGap atLeast(double more) {
+        return new AskedGap(Math.max(still, more), moved);
+    }
 }

@@ -10,6 +10,9 @@ import io.enthalpa.core.space.Hull;
 import io.enthalpa.core.space.Solid;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.BiFunction;
+import org.hipparchus.geometry.euclidean.threed.Rotation;
+import org.hipparchus.geometry.euclidean.threed.RotationConvention;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /** The middle line of a pipe as it is made: straights and arcs, each beginning square where the one before it ends. */
@@ -239,15 +242,30 @@ public final class Centreline {
 
     /** @param along m from its beginning, held between its ends */
     public Vector3D at(double along) {
+        return on(along, Stretch::at);
+    }
+
+    /** @param along m from its beginning, held between its ends @return unit vector, the way of the flow */
+    public Vector3D heading(double along) {
+        return on(along, Stretch::heading);
+    }
+
+    /** @param clock rad from straight up, clockwise in the way of the flow; where it goes upright, from the rear @return unit vector out of its side */
+    public Vector3D side(double along, double clock) {
+        Vector3D way = heading(along);
+        return new Rotation(way, clock, RotationConvention.VECTOR_OPERATOR).applyTo(TurnList.begin(way));
+    }
+
+    private Vector3D on(double along, BiFunction<Stretch, Double, Vector3D> what) {
         double left = Math.max(0, along);
         for (Stretch s : stretches) {
             if (left <= s.length()) {
-                return s.at(left);
+                return what.apply(s, left);
             }
             left -= s.length();
         }
         Stretch last = stretches.get(stretches.size() - 1);
-        return last.at(last.length());
+        return what.apply(last, last.length());
     }
 
     /** @return as a body: flat at its ends; an arc as chords that stray 0.005 mm from it at most */

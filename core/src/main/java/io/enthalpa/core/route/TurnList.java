@@ -40,7 +40,7 @@ public record TurnList(Vector3D from, Vector3D heading, List<Step> steps, double
     }
 
     /** Where a bend with no turn goes, at the beginning: upwards, or rearwards where the pipe itself goes up or down. */
-    private static Vector3D begin(Vector3D heading) {
+    static Vector3D begin(Vector3D heading) {
         Vector3D up = across(Vector3D.PLUS_K, heading);
         return (up.getNorm() > 1e-6 ? up : across(Vector3D.PLUS_I, heading)).normalize();
     }

@@ -184,16 +184,16 @@ class PipeworkTest {
         BuildOption option = laid(gone, open);
         assertThat(work(option).unlaid())
                 .containsExactlyInAnyOrder(
-                        new Pipework.Unlaid(1, "cold pipe", Pipework.Why.NO_END, "plenum"),
-                        new Pipework.Unlaid(0, "old pipe", Pipework.Why.GONE, ""));
+                        new Unlaid(1, "cold pipe", Unlaid.Why.NO_END, "plenum"),
+                        new Unlaid(0, "old pipe", Unlaid.Why.GONE, ""));
         assertThat(Pipework.applied(option).path()).isEqualTo(option.path());
         Run start = new Run("hot pipe", Optional.empty(), List.of(), Optional.empty());
         assertThat(work(laid(start)).unlaid())
-                .containsExactly(new Pipework.Unlaid(0, "hot pipe", Pipework.Why.NO_START, "blower"));
+                .containsExactly(new Unlaid(0, "hot pipe", Unlaid.Why.NO_START, "blower"));
         assertThat(work(laid(hot(OptionalDouble.of(0.3)))).unlaid())
                 .singleElement()
                 .satisfies(u -> {
-                    assertThat(u.why()).isEqualTo(Pipework.Why.WRONG);
+                    assertThat(u.why()).isEqualTo(Unlaid.Why.WRONG);
                     assertThat(u.detail())
                             .startsWith("radius of corner 1 of hot pipe is 300.0 mm")
                             .contains("253.0 mm at most");

@@ -7,6 +7,7 @@ import io.enthalpa.core.Rooms;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.route.Brace;
+import io.enthalpa.core.route.Fitting;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.route.TurnList.Step;
 import java.util.ArrayList;
@@ -29,7 +30,8 @@ class RelaidTest {
                         new Run.Corner(new Vector3D(0.3, -0.9, 0), OptionalDouble.of(0.12)),
                         new Run.Corner(new Vector3D(0, -0.9, 0), OptionalDouble.empty())),
                 to,
-                List.of(new Brace(0.2, "body", true)));
+                List.of(new Brace(0.2, "body", true)),
+                List.of(new Fitting(Fitting.Kind.BOSS, 0.3, 0, Fitting.Size.USUAL)));
         BuildOption option = Rooms.core(Systems.standard(), 0, 0, 0).withRuns(List.of(run));
         return Pipework.of(option, Bodies.of(option));
     }
@@ -69,6 +71,7 @@ class RelaidTest {
             assertThat(run.to().map(t -> t.distance(new Vector3D(0, -0.45, 0)) < 1e-5))
                     .isEqualTo(to.map(t -> true));
             assertThat(run.braces()).hasSize(1);
+            assertThat(run.fittings()).hasSize(1);
         }
     }
 

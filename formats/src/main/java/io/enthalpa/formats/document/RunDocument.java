@@ -1,10 +1,12 @@
 package io.enthalpa.formats.document;
 
+import static io.enthalpa.formats.document.Suffix.DEG;
 import static io.enthalpa.formats.document.Suffix.MM;
 
 import io.enthalpa.core.room.Carrier;
 import io.enthalpa.core.route.Brace;
 import io.enthalpa.core.route.Centreline;
+import io.enthalpa.core.route.Fitting;
 import io.enthalpa.core.route.Run;
 import java.util.ArrayList;
 import java.util.List;
@@ -26,6 +28,9 @@ record RunDocument(
 
         @Called(value = "brace", alone = true, most = 20) @Nullable
         List<RunBrace> braces,
+
+        @Called(value = "fitting", alone = true, most = 20) @Nullable
+        List<RunFitting> fittings,
 
         @Nullable String id) {
     @Part(value = "run/end", says = "where it begins or ends; without one on what stands before or behind it")
@@ -80,6 +85,61 @@ record RunDocument(
         }
     }
 
+    @Part(
+            value = "run/fitting",
+            says =
+                    "what is welded or screwed into the wall of it; sizes that are not said are the usual ones of its kind")
+    record RunFitting(
+            Fitting.Kind kind,
+
+            @Figure(
+                    label = "fitting at",
+                    min = 0,
+                    max = 20000,
+                    usual = 300,
+                    help = "its middle, from where the pipe begins, along the pipe's middle")
+            double at_mm,
+
+            @Figure(
+                    label = "looks",
+                    min = -180,
+                    max = 180,
+                    usual = 0,
+                    help =
+                            "from straight up, clockwise in the way of the flow; where the pipe goes upright, from the rear")
+            @Nullable
+            Double clocked_deg,
+
+            @Figure(label = "stands out", min = 2, max = 400, usual = 50, help = "from the tube") @Nullable
+            Double out_mm,
+
+            @Figure(label = "across", min = 4, max = 200, usual = 25, help = "the round that holds all of it") @Nullable
+            Double across_mm,
+
+            @Figure(label = "hole", min = 1, max = 150, usual = 12, help = "in the wall of the pipe") @Nullable
+            Double hole_mm,
+
+            @Nullable String id) {
+        Fitting core() {
+            return new Fitting(
+                    kind,
+                    MM.si(at_mm),
+                    DEG.si(clocked_deg).orElse(0),
+                    new Fitting.Size(MM.si(out_mm), MM.si(across_mm), MM.si(hole_mm)));
+        }
+
+        static RunFitting of(Fitting f) {
+            return new RunFitting(
+                    f.kind(),
+                    MM.of(f.along()),
+                    f.clock() == 0 ? null : Double.valueOf(DEG.of(f.clock())),
+                    MM.of(f.size().out()),
+                    MM.of(f.size().across()),
+                    MM.of(f.size().hole()),
+                    null);
+        }
+    }
+
     /** @param carriers that the room has */
     Run core(Place at, Set<String> carriers) {
         List<Brace> held = new ArrayList<>();
@@ -94,7 +154,10 @@ record RunDocument(
                         .map(c -> new Run.Corner(c.vector(), MM.si(c.radius_mm)))
                         .toList(),
                 Optional.ofNullable(to).map(PlaceInRoom::vector),
-                held);
+                held,
+                fittings == null
+                        ? List.of()
+                        : fittings.stream().map(RunFitting::core).toList());
     }
 
     static RunDocument of(Run r) {
@@ -106,6 +169,9 @@ record RunDocument(
                 r.braces().isEmpty()
                         ? null
                         : r.braces().stream().map(RunBrace::of).toList(),
+                r.fittings().isEmpty()
+                        ? null
+                        : r.fittings().stream().map(RunFitting::of).toList(),
                 null);
     }
 

@@ -19,6 +19,7 @@ import io.enthalpa.core.room.Scroll;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.route.Clamp;
 import io.enthalpa.core.route.Coupling;
+import io.enthalpa.core.route.Fitting;
 import io.enthalpa.core.route.JointsSpec;
 import io.enthalpa.core.sizing.CoolingMethod;
 import io.enthalpa.core.waterloop.CorePorts;
@@ -93,6 +94,9 @@ final class Words {
         words(Mount.Metal.class, "steel", "stainless", "aluminium");
         words(Coupling.class, "straight hose", "hump hose", "quick joint", "V-band", "weld");
         words(Clamp.class, "worm drive", "T-bolt", "constant tension");
+        words(
+                Fitting.Kind.class,
+                Arrays.stream(Fitting.Kind.values()).map(Fitting.Kind::words).toArray(String[]::new));
         words(JointsSpec.End.class, "start", "end");
         words(Layer.Kind.class, "core", "radiator", "condenser", "engine radiator", "oil cooler");
     }

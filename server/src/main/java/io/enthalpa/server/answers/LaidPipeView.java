@@ -1,6 +1,7 @@
 package io.enthalpa.server.answers;
 
 import io.enthalpa.core.fit.Buildable;
+import io.enthalpa.core.fit.Fittings;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.route.Centreline;
@@ -23,6 +24,8 @@ import org.jspecify.annotations.Nullable;
  * @param straight_mm of it without its bends
  * @param last_mm     straight behind the last bend
  * @param mends       what cannot be made so
+ * @param fittings    in its wall, as they are written
+ * @param best_mm     along it, where there is most room for one more
  */
 public record LaidPipeView(
         String place,
@@ -34,17 +37,37 @@ public record LaidPipeView(
         double straight_mm,
         List<TurnView> turns,
         double last_mm,
-        List<MendView> mends) {
-    /** What cannot be made so, and its corners with the least change that mends it. */
-    public record MendView(FitView.FitFindingView says, List<PipeWaysView.CornerView> corners) {
+        List<MendView> mends,
+        List<FittingView> fittings,
+        @Nullable Double best_mm) {
+    /** What cannot be made so, and its corners and where its fittings are with the least change that mends it; none where none does. */
+    public record MendView(
+            FitView.FitFindingView says,
+            @Nullable List<PipeWaysView.CornerView> corners,
+            @Nullable List<Double> fittings_mm) {
         static MendView of(Buildable.Fault fault) {
             return new MendView(
                     FitView.FitFindingView.of(fault.says()),
-                    fault.mended().corners().stream()
-                            .map(PipeWaysView.CornerView::of)
-                            .toList());
+                    fault.mended()
+                            .map(r -> r.corners().stream()
+                                    .map(PipeWaysView.CornerView::of)
+                                    .toList())
+                            .orElse(null),
+                    fault.mended()
+                            .map(r -> r.fittings().stream()
+                                    .map(f -> FitView.mm(f.along()))
+                                    .toList())
+                            .orElse(null));
         }
     }
+
+    /**
+     * Its size, be it said or the usual one of its kind.
+     *
+     * @param of    what it is
+     * @param at_mm where it is on the middle of the pipe: back, right, up
+     */
+    public record FittingView(String of, double out_mm, double across_mm, double hole_mm, List<Double> at_mm) {}
 
     /**
      * @param straight_mm before it
@@ -99,6 +122,15 @@ public record LaidPipeView(
                                 s.angle() > Centreline.STRAIGHT_ON ? shares.next() : 0))
                         .toList(),
                 FitView.mm(turns.last()),
-                Buildable.of(l, run).stream().map(MendView::of).toList());
+                Buildable.of(l, run).stream().map(MendView::of).toList(),
+                run.fittings().stream()
+                        .map(f -> new FittingView(
+                                f.kind().words(),
+                                FitView.mm(f.out()),
+                                FitView.mm(f.across()),
+                                FitView.mm(f.hole()),
+                                FitView.point(l.line().at(f.along()))))
+                        .toList(),
+                Fittings.best(l, run).stream().mapToObj(FitView::mm).findFirst().orElse(null));
     }
 }
