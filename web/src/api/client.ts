@@ -3,6 +3,7 @@ import type { BlowerMap, BuildDocument, BuildOption, CoolingMethod, CoolingSideO
 
 type Schemas = components['schemas']
 export type JointsView = Schemas['JointsView']
+export type PairView = Schemas['PairView']
 export type JointView = Schemas['JointView']
 export type SchoolView = Schemas['SchoolView']
 export type JoinedView = Schemas['JoinedView']
@@ -193,6 +194,8 @@ export const api = {
     call<Schemas['TurnedAnswer']>('POST', '/preview/turned', { document, option, of, turns }),
   joints: (document: BuildDocument, option: string, signal?: AbortSignal) =>
     call<JointsView>('POST', '/preview/joints', { document, option }, undefined, signal),
+  pairs: (document: BuildDocument, option: string, signal?: AbortSignal) =>
+    call<Schemas['PairsAnswer']>('POST', '/preview/pairs', { document, option }, undefined, signal),
   changes: (document: BuildDocument, option: string, signal?: AbortSignal) =>
     call<{ changes: ChangeView[] }>('POST', '/preview/changes', { document, option }, undefined, signal),
   coreSteps: (document: BuildDocument, option: string, place: string, signal?: AbortSignal) =>

@@ -5,7 +5,7 @@ import type { CatalogueItem } from '../api/client'
 import { useBuild } from '../build/store'
 import CataloguePicker from '../catalogue/CataloguePicker.vue'
 import { boreOf, ofMaterial, sizeKey } from '../document/tube'
-import { stockWall, type Piece, type PipeMaterial } from '../document/types'
+import { stockWall, usual, type Piece, type PipeMaterial } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
@@ -56,7 +56,7 @@ const first = computed(() => props.place === '/path/0')
 function balance(): void {
   const has = props.piece.kind === 'pair' && props.piece.balance
   void build.act(
-    [{ pointer: `${props.at}/balance`, value: has ? undefined : { bore_mm: 38, length_mm: 300 } }],
+    [{ pointer: `${props.at}/balance`, value: has ? undefined : { ...usual['pair/balance'] } }],
     `${props.piece.name}: balance tube ${has ? 'out' : 'in'}`,
   )
 }

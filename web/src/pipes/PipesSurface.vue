@@ -3,7 +3,8 @@ import Menu from 'primevue/menu'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useBuild } from '../build/store'
-import type { PieceView } from '../api/client'
+import { api, type PieceView } from '../api/client'
+import { useLookedUp } from '../build/lookedUp'
 import { allPieces, boreOf, freeName, goneWith, NEW_KINDS, newPiece, type Placed } from '../document/pieces'
 import type { PieceKind } from '../document/types'
 import { change, spoken } from '../quantity/catalogue'
@@ -11,6 +12,7 @@ import { useSettings } from '../settings/store'
 import KnowButton from '../reasons/KnowButton.vue'
 import BendTable from './BendTable.vue'
 import { asLaid, bendsOf, inBends, laidAs } from './laid'
+import PairTold from './PairTold.vue'
 import PieceNumbers from './PieceNumbers.vue'
 import PipeJoints from './PipeJoints.vue'
 import PipeSketch from './PipeSketch.vue'
@@ -27,6 +29,10 @@ const menu = ref<InstanceType<typeof Menu>>()
 const behind = ref<Placed>()
 
 const pieces = computed(() => allPieces(build.option!))
+const { found: pairs } = useLookedUp(
+  () => 0,
+  async (document, letter, dropped) => (pieces.value.some((p) => p.piece.kind === 'pair') ? (await api.pairs(document, letter, dropped)).pairs : []),
+)
 const views = computed(() => flat(build.answer?.steady?.pieces ?? []))
 /** What it is compared with, by kind and name: places shift when pieces are put in. */
 const before = computed(() => new Map([...flat(build.ghost?.answer.steady?.pieces ?? []).values()].map((p) => [`${p.kind} ${p.name}`, p])))
@@ -169,12 +175,7 @@ watch(
           <BendTable v-else :pipe="p.piece" :at="full(p.at)" />
           <PipeSketch :pipe="asLaid(p.piece, build.answer?.fit)" :from="comesIn(p)" />
         </template>
-        <dl v-else-if="p.piece.kind === 'pair'" class="shares">
-          <div v-for="leg in views.get(p.place)?.legs ?? []" :key="leg.name">
-            <dt>{{ leg.name }}</dt>
-            <dd>{{ leg.share_pct.toFixed(1) }} % · {{ spoken(leg.flow_kg_s, 'kg_s', settings.units) }}</dd>
-          </div>
-        </dl>
+        <PairTold v-else-if="p.piece.kind === 'pair'" :piece="views.get(p.place)" :told="pairs.find((t) => t.place === p.place)" />
       </div>
     </section>
     <PipeJoints />
@@ -263,15 +264,6 @@ dd {
 }
 .body.injection {
   display: block;
-}
-.shares {
-  display: block;
-  padding-top: 8px;
-}
-.shares div {
-  justify-content: space-between;
-  max-width: 300px;
-  padding: 4px 0;
 }
 @media (max-width: 1250px) {
   .body {

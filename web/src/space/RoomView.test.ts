@@ -184,7 +184,8 @@ describe('the room', () => {
       straight_mm: 224,
       turns: [],
       last_mm: 224,
-      mends: [], fittings: [],
+      mends: [],
+      fittings: [],
     }
     onScreen(build, laid)
     build.answers.A!.fit = { ...fit, pipes: [view] }

@@ -32,4 +32,16 @@ public record LegResult(
                 + mergeLoss
                 + pieces.stream().mapToDouble(PieceResult::lossWithoutBlower).sum();
     }
+
+    /** @return m, bore of its narrowest tube, joint or cone; of its beginning where it has none */
+    public double narrowest() {
+        return pieces.stream()
+                .map(PieceResult::element)
+                .filter(e -> e instanceof PathElement.Pipe
+                        || e instanceof PathElement.Joint
+                        || e instanceof PathElement.Reducer)
+                .mapToDouble(PathElement::bore)
+                .min()
+                .orElse(stations.get(0).bore());
+    }
 }

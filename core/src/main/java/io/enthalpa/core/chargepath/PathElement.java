@@ -326,6 +326,11 @@ public sealed interface PathElement {
             return new Parallel(name, splitAngle, others, mergeAngle, mergedBore, balance);
         }
 
+        /** @return with another balance tube, or without */
+        public Parallel withBalance(Optional<Balance> other) {
+            return new Parallel(name, splitAngle, legs, mergeAngle, mergedBore, other);
+        }
+
         /** @return true when each leg fills its own plenum */
         public boolean endsInBanks() {
             return legs.stream().allMatch(leg -> leg.path().get(leg.path().size() - 1) instanceof Plenum);
@@ -369,6 +374,9 @@ public sealed interface PathElement {
      * @param length m
      */
     record Balance(double bore, double length) {
+        /** Common practice, no source. */
+        public static final Balance USUAL = new Balance(38e-3, 0.4);
+
         /**
          * Velocity heads: sharp entrance 0.5, exit 1, friction of a smooth pipe at 0.02; Idelchik, Handbook of Hydraulic Resistance, from
          * memory. What crosses is not mixed into the other plenum's temperature.

@@ -1,5 +1,6 @@
 package io.enthalpa.core.explain;
 
+import io.enthalpa.core.chargepath.Banks;
 import io.enthalpa.core.chargepath.BaySpec;
 import io.enthalpa.core.chargepath.ChargePathSolver;
 import io.enthalpa.core.chargepath.Filling;
@@ -156,6 +157,7 @@ public final class Methods {
                             BoxPorts.METHOD,
                             Buildable.METHOD,
                             Fittings.METHOD,
+                            Banks.METHOD,
                             LargestCore.METHOD,
                             Centreline.METHOD,
                             TurnList.METHOD,

@@ -1,7 +1,6 @@
 package io.enthalpa.core.notes;
 
 import io.enthalpa.core.chargepath.Ambient;
-import io.enthalpa.core.chargepath.LegResult;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.PieceResult;
 import io.enthalpa.core.chargepath.Pieces;
@@ -143,15 +142,7 @@ final class PathNotes {
         double replaced = ownAir ? pair.mergedBore() : bore;
         double area = 0;
         for (int k = 0; k < 2; k++) {
-            LegResult leg = piece.legs().get(k);
-            double narrowest = leg.pieces().stream()
-                    .map(PieceResult::element)
-                    .filter(e -> e instanceof PathElement.Pipe
-                            || e instanceof PathElement.Joint
-                            || e instanceof PathElement.Reducer)
-                    .mapToDouble(PathElement::bore)
-                    .min()
-                    .orElse(leg.stations().get(0).bore());
+            double narrowest = piece.legs().get(k).narrowest();
             area += Math.PI / 4 * narrowest * narrowest;
         }
         double one = Math.PI / 4 * replaced * replaced;

@@ -129,6 +129,39 @@ class WorkedPairTest {
         assertThat(banks.legs().get(0).share()).isCloseTo(0.500113, within(1e-5));
         assertThat(pressure(banks, 0) - pressure(banks, 1)).isCloseTo(91.336, withinPercentage(2));
         assertThat(banks.legs().get(0).mergeLoss()).isZero();
+        // 0.500113 / 0.499887
+        Banks told = Banks.of(banks);
+        assertThat(told.more()).isEqualTo("first");
+        assertThat(told.less()).isEqualTo("second");
+        assertThat(told.off()).isCloseTo(4.52e-4, withinPercentage(2));
+        assertThat(told.apart()).isCloseTo(91.336, withinPercentage(2));
+        assertThat(told.uneven()).isFalse();
+    }
+
+    /** 202 kPa and 320 K beside 200 kPa and 325 K: 1.01 x 325 / 320 = 1.0258 of the air. */
+    @Test
+    void aBankGetsByPressureAndCold() {
+        Banks told = Banks.of(new PieceResult(
+                banks(Optional.empty()),
+                0,
+                0,
+                0,
+                0,
+                0,
+                0,
+                0,
+                Optional.empty(),
+                List.of(leg("warm", 200e3, 325), leg("cold", 202e3, 320))));
+        assertThat(told.more()).isEqualTo("cold");
+        assertThat(told.off()).isCloseTo(0.025781, within(1e-6));
+        assertThat(told.apart()).isCloseTo(2000, within(1e-6));
+        assertThat(told.warmer()).isCloseTo(5, within(1e-9));
+        assertThat(told.uneven()).isTrue();
+    }
+
+    private static LegResult leg(String name, double pressure, double temperature) {
+        Station end = new Station("end", pressure, pressure, temperature, temperature, 2, 0, 0, 0.05);
+        return new LegResult(name, 0.5, 0.1, 0, 0, List.of(end), List.of());
     }
 
     /** Through 30 mm by 300, K 1.5 + 0.02 x 10: 2.22 g/s cross over at 4.73 Pa, and the first leg brings 0.51363. */

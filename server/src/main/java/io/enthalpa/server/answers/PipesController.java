@@ -6,7 +6,9 @@ import io.enthalpa.core.fit.Bodies;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.fit.Relaid;
 import io.enthalpa.core.route.Run;
+import io.enthalpa.core.trial.PairsTold;
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.formats.document.Pointers;
 import io.enthalpa.formats.document.TurnsDocument;
 import io.enthalpa.server.problem.Asked;
 import io.enthalpa.server.work.Work;
@@ -65,6 +67,33 @@ class PipesController {
                                 "joints " + option,
                                 JointsView.class,
                                 () -> JointsView.ifThere(BuildFile.read(document), option)));
+    }
+
+    /** @param place "/path/3" */
+    record PairView(String place, List<FitView.FitFindingView> says) {}
+
+    record PairsAnswer(List<PairView> pairs) {}
+
+    /** What two ways side by side have of area and lose, and how alike two banks are filled; none where full load has no answer. */
+    @PostMapping("/pairs")
+    PairsAnswer pairs(
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
+            @RequestBody JointsRequest request) {
+        JsonNode document = Asked.document(request.document());
+        String option = Asked.text(request.option(), "option");
+        return work.now(
+                page,
+                "pairs",
+                () -> known.about(document)
+                        .or("pairs " + option, PairsAnswer.class, () -> told(BuildFile.read(document), option)));
+    }
+
+    private static PairsAnswer told(Build build, String option) {
+        return new PairsAnswer(PairsTold.of(build, option).stream()
+                .map(p -> new PairView(
+                        Pointers.of(p.pair()),
+                        p.says().stream().map(FitView.FitFindingView::of).toList()))
+                .toList());
     }
 
     /** @param of name of a laid pipe @param turns how it shall be cut and put together */
