@@ -4,7 +4,7 @@ import BlowerMapPanel from '../blower/BlowerMapPanel.vue'
 import { useBuild } from '../build/store'
 import { drawnThrough, hasTwoBanks, hasTwoBlowers, withOneBank, withOneBlower, withTwoBanks, withTwoBlowers } from '../document/doubling'
 import { calledSo, ofKind, ofType } from '../document/pieces'
-import { blowerTypeWords, type BlowerPiece, type BlowerType, type Piece } from '../document/types'
+import { blowerTypeWords, intakeFromWords, usual, type BlowerPiece, type BlowerType, type Piece } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import KnowButton from '../reasons/KnowButton.vue'
 import { useSettings } from '../settings/store'
@@ -172,6 +172,22 @@ function pickBanks(count: string): void {
         <NumberField part="filter" name="dirtyLoss_kPa" :pointer="`${at}${f.at}/dirtyLoss_kPa`" optional :empty="`${2 * f.piece.loss_kPa} kPa`" />
         <NumberField part="filter" name="soiling_pct" :pointer="`${at}${f.at}/soiling_pct`" optional />
         <NumberField part="filter" name="heatGain_K" :pointer="`${at}${f.at}/heatGain_K`" :of="filters.length > 1 ? f.piece.name : undefined" />
+        <ChoiceField
+          label="draws from"
+          :of="filters.length > 1 ? f.piece.name : 'filter'"
+          :pointer="`${at}${f.at}/drawsFrom`"
+          :choices="[...intakeFromWords]"
+          fallback="outside"
+        />
+        <NumberField
+          v-if="f.piece.drawsFrom === 'scoop' || f.piece.ram_pct !== undefined"
+          part="filter"
+          name="ram_pct"
+          :pointer="`${at}${f.at}/ram_pct`"
+          :of="filters.length > 1 ? f.piece.name : undefined"
+          optional
+          :empty="f.piece.drawsFrom === 'scoop' ? `${usual.filter.ram_pct} %` : undefined"
+        />
         <NumberField
           v-if="build.document?.bay"
           part="filter"

@@ -9,6 +9,9 @@ export type Nature = (typeof natureWords)[number]
 export const obstacleShapeViewWords = ['front', 'side', 'above'] as const
 export type ObstacleShapeView = (typeof obstacleShapeViewWords)[number]
 
+export const intakeFromWords = ['engine bay', 'wheel arch', 'outside', 'scoop'] as const
+export type IntakeFrom = (typeof intakeFromWords)[number]
+
 export const blowerTypeWords = ['roots-type', 'screw', 'centrifugal', 'turbo'] as const
 export type BlowerType = (typeof blowerTypeWords)[number]
 
@@ -511,6 +514,9 @@ export interface FilterPiece {
   soiling_pct?: number
   /** drawn from the bay, %, 0 to 100, usually 0: of its air, on top of the warm-up: sealed box 0-10, open filter in the bay 60-100 %; common practice, no source */
   bayShare_pct?: number
+  drawsFrom?: IntakeFrom
+  /** ram kept, %, 0 to 100, usually 50: of the pressure of the air that is met on the road; a scoop that looks forwards about half, nothing elsewhere; common practice, no source */
+  ram_pct?: number
   id?: string
 }
 
@@ -1446,7 +1452,7 @@ export const usual = {
   'duty/pieces': { time_s: 20, roadSpeed_km_h: 100, engineSpeed_rpm: 4000, boost_kPa: 100, length_m: 5000, times: 2 },
   'duty/rows': { time_s: 0, engineSpeed_rpm: 3000, boost_kPa: 100, roadSpeed_km_h: 60 },
   'option': { boost_kPa: 100 },
-  'filter': { bore_mm: 76, loss_kPa: 1.5, flow_kg_s: 0.15, heatGain_K: 3, dirtyLoss_kPa: 3, soiling_pct: 0, bayShare_pct: 0 },
+  'filter': { bore_mm: 76, loss_kPa: 1.5, flow_kg_s: 0.15, heatGain_K: 3, dirtyLoss_kPa: 3, soiling_pct: 0, bayShare_pct: 0, ram_pct: 50 },
   'blower': { efficiency_pct: 70, maxPressureRatio: 3, outletBore_mm: 51 },
   'blower/map': { referenceTemperature_C: 25, referencePressure_kPa: 100 },
   'blower/map/lines': { speed_rpm: 100000 },

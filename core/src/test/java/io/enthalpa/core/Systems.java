@@ -4,6 +4,7 @@ import io.enthalpa.core.chargepath.Ambient;
 import io.enthalpa.core.chargepath.BaySpec;
 import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.CoolingSide;
+import io.enthalpa.core.chargepath.Intake;
 import io.enthalpa.core.chargepath.OperatingPoint;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.PipeWallSpec;
@@ -99,7 +100,8 @@ public final class Systems {
 
     public ChargePath path() {
         List<PathElement> pieces = new ArrayList<>();
-        pieces.add(new PathElement.Filter("filter", 0.07, filterLoss, 0.15, filterHeat, 2 * filterLoss, 0, bayShare));
+        pieces.add(new PathElement.Filter(
+                "filter", 0.07, filterLoss, 0.15, filterHeat, 2 * filterLoss, 0, bayShare, Intake.OUTSIDE));
         pieces.add(new PathElement.Blower("blower", new BlowerSpec(type, efficiency, maxRatio, outletBore)));
         pieces.add(new PathElement.Pipe("hot pipe", pipe(1.2, 3)));
         if (core) {

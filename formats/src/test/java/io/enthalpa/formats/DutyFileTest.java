@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import io.enthalpa.core.build.Build;
+import io.enthalpa.core.chargepath.Intake;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyLibrary;
@@ -129,5 +130,33 @@ class DutyFileTest {
             assertThat(BuildFile.read(tree).duty().rows())
                     .hasSameSizeAs(entry.duty(build.gearing()).rows());
         }
+    }
+
+    private static PathElement.Filter filter(String more) {
+        ObjectNode tree = sample();
+        ObjectNode filter = (ObjectNode) tree.at("/options/0/path/0");
+        filter.remove("bayShare_pct");
+        filter.setAll((ObjectNode) BuildFile.parse(more));
+        Build read = BuildFile.read(tree);
+        PathElement.Filter is = (PathElement.Filter) read.option("A").path().get(0);
+        JsonNode again = BuildFile.tree(read);
+        assertThat(((PathElement.Filter)
+                        BuildFile.read(again).option("A").path().get(0)))
+                .isEqualTo(is);
+        return is;
+    }
+
+    /** What is usual of where it draws from counts until it is said otherwise. */
+    @Test
+    void aFilterDrawsFromSomewhere() {
+        assertThat(filter("{}").intake()).isEqualTo(Intake.OUTSIDE);
+        assertThat(filter("{\"drawsFrom\": \"engine bay\"}").bayShare()).isEqualTo(0.8);
+        assertThat(filter("{\"drawsFrom\": \"engine bay\", \"bayShare_pct\": 0}")
+                        .bayShare())
+                .isZero();
+        assertThat(filter("{\"drawsFrom\": \"scoop\"}").intake().ram()).isEqualTo(0.5);
+        assertThat(filter("{\"drawsFrom\": \"scoop\", \"ram_pct\": 0}").intake().ram())
+                .isZero();
+        assertThat(filter("{\"drawsFrom\": \"wheel arch\"}").intake()).isEqualTo(new Intake(Intake.From.WHEEL_ARCH, 0));
     }
 }

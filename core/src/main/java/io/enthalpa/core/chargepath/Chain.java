@@ -231,7 +231,13 @@ final class Chain {
                     free ? t : t + filter.heatGain() + filter.bayShare() * (march.bay - march.ambient.temperature());
             pressure[i + 1] = free
                     ? p
-                    : p - filter.lossNow() * share * share * PathElement.Filter.REFERENCE_DENSITY / air.density(p, t);
+                    : p
+                            + filter.intake().gain(march.met)
+                            - filter.lossNow()
+                                    * share
+                                    * share
+                                    * PathElement.Filter.REFERENCE_DENSITY
+                                    / air.density(p, t);
         } else if (element instanceof PathElement.Core) {
             temperature[i + 1] = march.cooling.outletTemperature(coreNumber[i], air, m, t);
             return free ? keep(i) : passCore(i, m);

@@ -103,8 +103,7 @@ public final class ChargePathSolver {
     public void advance(OperatingPoint point, ChargeCooling cooling) {
         this.point = point;
         march.cooling = cooling;
-        march.target = path.ambient().pressure() + point.boost();
-        march.atLimit = false;
+        march.ask(point);
         this.throttleLoss = 0;
         this.limited = false;
         boolean found = newton();

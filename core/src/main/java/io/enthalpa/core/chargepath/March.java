@@ -20,6 +20,8 @@ final class March {
     double mostRatio;
     /** K of the air in the engine bay. */
     double bay;
+    /** Pa of the outside air that is met on the road, were it stopped. */
+    double met;
     /** Absolute pressure in the manifold that is asked for, Pa. */
     double target;
     /** A piece that costs nothing while its price is looked for; null for none. */
@@ -39,6 +41,13 @@ final class March {
         this.ambient = ambient;
         this.air = ambient.air();
         this.bay = ambient.temperature();
+    }
+
+    /** What the moment asks for, to be found by every blower at one ratio. */
+    void ask(OperatingPoint point) {
+        target = ambient.pressure() + point.boost();
+        met = air.density(ambient.pressure(), ambient.temperature()) * point.roadSpeed() * point.roadSpeed() / 2;
+        atLimit = false;
     }
 
     /** @return kg of a charge for each kg of the outside air in it */

@@ -39,15 +39,6 @@ public sealed interface PathElement {
     /** @return what its case says */
     <T> T to(Cases<T> cases);
 
-    Method FILTER_METHOD = Method.of(
-                    "filter",
-                    "Filter and intake",
-                    "One reading of its loss, carried to other flows and air; dirt moves it from the clean reading towards the one at which it is due for "
-                            + "change. The warm-up of the intake is the user's.")
-            .formula("loss = reading (m/m_reading)^2 1.2/rho")
-            .source(Citation.commonPractice(
-                    "box and paper lose with the square of the flow; due for change at about twice the clean loss"))
-            .leavesOut("The paper's own laminar share, which makes a clean filter a little better at low flow.");
     Method PLENUM_METHOD = Method.of(
                     "plenum", "Plenum", "The jet from the last pipe is lost; what is left is the manifold state.")
             .formula("loss = rho v^2 / 2 at its inlet")
@@ -74,6 +65,7 @@ public sealed interface PathElement {
      * @param dirtyLoss Pa at the same flow when it is due for change
      * @param soiling   0 clean to 1 due for change
      * @param bayShare  of its air that comes from the engine bay, 0 to 1
+     * @param intake    where it draws from
      */
     record Filter(
             String name,
@@ -83,7 +75,8 @@ public sealed interface PathElement {
             double heatGain,
             double dirtyLoss,
             double soiling,
-            double bayShare)
+            double bayShare,
+            Intake intake)
             implements PathElement {
         static final double REFERENCE_DENSITY = 1.2;
 
@@ -94,15 +87,19 @@ public sealed interface PathElement {
 
         public Filter(
                 String name, double bore, double loss, double flow, double heatGain, double dirtyLoss, double soiling) {
-            this(name, bore, loss, flow, heatGain, dirtyLoss, soiling, 0);
+            this(name, bore, loss, flow, heatGain, dirtyLoss, soiling, 0, Intake.OUTSIDE);
         }
 
         public Filter withHeatGain(double other) {
-            return new Filter(name, bore, loss, flow, other, dirtyLoss, soiling, bayShare);
+            return new Filter(name, bore, loss, flow, other, dirtyLoss, soiling, bayShare, intake);
         }
 
         public Filter withBayShare(double other) {
-            return new Filter(name, bore, loss, flow, heatGain, dirtyLoss, soiling, other);
+            return new Filter(name, bore, loss, flow, heatGain, dirtyLoss, soiling, other, intake);
+        }
+
+        public Filter withIntake(Intake other) {
+            return new Filter(name, bore, loss, flow, heatGain, dirtyLoss, soiling, bayShare, other);
         }
 
         /** @return Pa at the reading's flow, as dirty as it is */

@@ -4,6 +4,7 @@ import io.enthalpa.core.chargepath.Banks;
 import io.enthalpa.core.chargepath.BaySpec;
 import io.enthalpa.core.chargepath.ChargePathSolver;
 import io.enthalpa.core.chargepath.Filling;
+import io.enthalpa.core.chargepath.Intake;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.PathWall;
 import io.enthalpa.core.chargepath.Price;
@@ -101,7 +102,8 @@ public final class Methods {
                     "The charge path",
                     List.of(
                             ChargePathSolver.METHOD,
-                            PathElement.FILTER_METHOD,
+                            Intake.FILTER_METHOD,
+                            Intake.METHOD,
                             FrictionFactor.METHOD,
                             BendLoss.METHOD,
                             MitreLoss.METHOD,

@@ -7,6 +7,7 @@ import io.enthalpa.core.chargepath.ChargePath;
 import io.enthalpa.core.chargepath.ChargePathSolver;
 import io.enthalpa.core.chargepath.CoolingSide;
 import io.enthalpa.core.chargepath.Filling;
+import io.enthalpa.core.chargepath.Intake;
 import io.enthalpa.core.chargepath.LegResult;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.PathResult;
@@ -201,7 +202,7 @@ public final class Reasons {
             add(
                     here,
                     loss,
-                    PathElement.FILTER_METHOD,
+                    Intake.FILTER_METHOD,
                     pressure("reading, as dirty as it is", filter.lossNow()),
                     flow("at", filter.flow()),
                     new Figure("density", in.density(), Quantity.DENSITY));

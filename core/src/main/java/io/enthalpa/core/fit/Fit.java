@@ -31,6 +31,7 @@ import java.util.stream.IntStream;
  * @param air       what stands close behind each face that air goes through
  * @param stacks    of the ways of the air whose opening has a place
  * @param clamps    that no tool comes to
+ * @param keptIn    filters that cannot be taken off
  * @param mountings of those bodies that have mounts and whose weight is known
  * @param unweighed numbers of bodies that have mounts and have to be weighed
  * @param solids    of the room's obstacles, one for each
@@ -44,6 +45,7 @@ public record Fit(
         List<AirBehind> air,
         List<AirStack> stacks,
         List<ToolRoom> clamps,
+        List<KeptIn> keptIn,
         List<Mounted> mountings,
         List<Integer> unweighed,
         List<Solid> solids) {
@@ -71,7 +73,7 @@ public record Fit(
             }
         }
         rows.sort(Comparator.comparingDouble(row -> -row.missing()));
-        return new Fit(
+        Fit fit = new Fit(
                 List.copyOf(bodies),
                 pipes,
                 Bodies.without(option),
@@ -80,6 +82,7 @@ public record Fit(
                 AirBehind.of(bodies, room, solids),
                 AirStack.of(option),
                 ToolRoom.of(bodies, pipes, solids),
+                List.of(),
                 mountings(option, standing, room),
                 IntStream.range(0, standing.size())
                         .filter(i -> !standing.get(i).stand().mounts().isEmpty())
@@ -88,6 +91,13 @@ public record Fit(
                         .boxed()
                         .toList(),
                 List.copyOf(solids));
+        return fit.with(KeptIn.of(fit, room));
+    }
+
+    private Fit with(List<KeptIn> kept) {
+        return kept.isEmpty()
+                ? this
+                : new Fit(bodies, pipes, unplaced, gone, gaps, air, stacks, clamps, kept, mountings, unweighed, solids);
     }
 
     private static List<Mounted> mountings(BuildOption option, List<Body> bodies, RoomSpec room) {

@@ -27,6 +27,7 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         FIT_AIR_BEHIND,
         FIT_STACK_ELSEWHERE,
         FIT_NO_TOOL,
+        FIT_KEPT_IN,
         PIPE_GONE,
         PIPE_NO_START,
         PIPE_NO_END,
@@ -118,6 +119,14 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
                         named(clamp.element(), fit.bodies().get(clamp.body()).name()),
                         "",
                         List.of(new Figure("asked", ToolRoom.WANTED, Quantity.LENGTH)))));
+        fit.keptIn()
+                .forEach(kept -> found.add(new FitFinding(
+                        Kind.FIT_KEPT_IN,
+                        fit.bodies().get(kept.body()).name(),
+                        kept.by(),
+                        List.of(
+                                new Figure("after", kept.after(), Quantity.LENGTH),
+                                new Figure("wanted", kept.wanted(), Quantity.LENGTH)))));
         pipes(fit, found);
         fit.unbuildable().forEach(fault -> found.add(fault.says()));
         fit.unweighed()

@@ -25,6 +25,12 @@ public record Note(Kind kind, Subject subject, String of, double value, double l
         AREA_STEPS_UP(Quantity.SHARE),
         /** Area shrinks by more than 15 % into this piece without a cone. */
         AREA_STEPS_DOWN(Quantity.SHARE),
+        /** A filter in a wheel arch. */
+        FILTER_IN_ARCH(Quantity.NUMBER),
+        /** A filter in the engine bay; value the share of its air from there, limit how much warmer it is behind the filter. */
+        FILTER_IN_BAY(Quantity.SHARE, Quantity.TEMPERATURE_DIFFERENCE),
+        /** A scoop in front of a filter; value the share of what is met that it keeps. */
+        FILTER_SCOOPED(Quantity.SHARE),
         /** Bends less than five bores apart: they disturb each other. In bores. */
         BENDS_CLOSE(Quantity.NUMBER),
         /** Two pipes side by side with less area than the one they replace; value is their share of it. */

@@ -1,6 +1,7 @@
 package io.enthalpa.core.notes;
 
 import io.enthalpa.core.chargepath.Ambient;
+import io.enthalpa.core.chargepath.Intake;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.PieceResult;
 import io.enthalpa.core.chargepath.Pieces;
@@ -118,6 +119,9 @@ final class PathNotes {
             if (behind && i > 0) {
                 areaStep(notes, pieces.get(i - 1).element(), piece.element(), here);
             }
+            if (piece.element() instanceof PathElement.Filter filter) {
+                intake(notes, here, filter, piece.temperature());
+            }
             if (piece.element() instanceof PathElement.Blower blower) {
                 behind = true;
                 blower(notes, here, blower.spec(), piece);
@@ -128,6 +132,17 @@ final class PathNotes {
                 pair(notes, here, pair, piece, stations.get(i).bore(), i == 0, behind);
                 behind |= pair.legs().get(0).path().stream().anyMatch(PathElement.Blower.class::isInstance);
             }
+        }
+    }
+
+    private static void intake(List<Note> notes, Spot here, PathElement.Filter filter, double warmer) {
+        if (filter.intake().from() == Intake.From.WHEEL_ARCH) {
+            notes.add(new Note(Kind.FILTER_IN_ARCH, here, filter.name(), 0, 0));
+        } else if (filter.intake().from() == Intake.From.BAY) {
+            notes.add(new Note(Kind.FILTER_IN_BAY, here, filter.name(), filter.bayShare(), warmer));
+        } else if (filter.intake().from() == Intake.From.SCOOP) {
+            notes.add(new Note(
+                    Kind.FILTER_SCOOPED, here, filter.name(), filter.intake().ram(), 0));
         }
     }
 

@@ -18,6 +18,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -187,6 +188,38 @@ class WorkedPathTest {
         solver.bayAir(330);
         assertThat(solver.solve(POINT, ChargeCooling.NONE).stations().get(1).temperature())
                 .isCloseTo(318, within(1e-9));
+    }
+
+    /** 50 m/s in air of 300 K meet OUTSIDE / (287.05 x 300) x 1250 Pa; a scoop keeps half of it, a filter beside it nothing. */
+    @Test
+    void aScoopKeepsSomeOfWhatItMeets() {
+        OperatingPoint fast = new OperatingPoint(POINT.speed(), POINT.boost(), 50);
+        double met = OUTSIDE / (287.05 * 300) * 1250;
+        PathElement[] line = line(4);
+        PathResult beside = solver(line).solve(fast, ChargeCooling.NONE);
+        PathElement.Filter filter = (PathElement.Filter) line[0];
+        line[0] = filter.withIntake(Intake.of(Intake.From.SCOOP, OptionalDouble.empty()));
+        PathResult scooped = solver(line).solve(fast, ChargeCooling.NONE);
+        assertThat(gained(scooped)).isCloseTo(met / 2, withinPercentage(0.1));
+        assertThat(gained(beside)).isCloseTo(0, within(1.0));
+        assertThat(scooped.pressureRatio()).isLessThan(beside.pressureRatio());
+        // Standing there is nothing to meet.
+        OperatingPoint still = new OperatingPoint(POINT.speed(), POINT.boost(), 0);
+        assertThat(solver(line)
+                        .solve(still, ChargeCooling.NONE)
+                        .stations()
+                        .get(1)
+                        .totalPressure())
+                .isCloseTo(beside.stations().get(1).totalPressure(), within(1e-6));
+        line[0] = filter.withIntake(Intake.of(Intake.From.SCOOP, OptionalDouble.of(0.9)));
+        assertThat(gained(solver(line).solve(fast, ChargeCooling.NONE))).isCloseTo(0.9 * met, withinPercentage(0.1));
+    }
+
+    /** @return Pa behind the filter more than the outside less the filter's own loss of 1500 Pa at 0.2 kg/s */
+    private static double gained(PathResult result) {
+        double share = result.flow() / 0.2;
+        double loss = 1500 * share * share * 1.2 * 287.05 * 300 / OUTSIDE;
+        return result.stations().get(1).totalPressure() + loss - OUTSIDE;
     }
 
     /** A tenth more of every loss that is a formula's: not the filter, whose loss was read, and not the jet into the plenum. */

@@ -5,7 +5,9 @@ import static io.enthalpa.formats.document.Suffix.KPA;
 import static io.enthalpa.formats.document.Suffix.MM;
 import static io.enthalpa.formats.document.Suffix.PCT;
 
+import io.enthalpa.core.chargepath.Intake;
 import io.enthalpa.core.chargepath.PathElement;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
 @Part(value = "filter", says = "filter and intake in front of the blower", named = true)
@@ -62,6 +64,18 @@ record FilterPiece(
         @Nullable
         Double bayShare_pct,
 
+        Intake.@Nullable From drawsFrom,
+
+        @Figure(
+                label = "ram kept",
+                min = 0,
+                max = 100,
+                usual = 50,
+                help =
+                        "of the pressure of the air that is met on the road; a scoop that looks forwards about half, nothing elsewhere; common practice, no source")
+        @Nullable
+        Double ram_pct,
+
         @Nullable String id)
         implements Piece {
     /** Dirty filters lose about twice as much (common practice, no source); for files that do not say. */
@@ -79,6 +93,7 @@ record FilterPiece(
                     "at least the clean loss, " + Piece.kPa(loss),
                     "");
         }
+        Intake.From from = drawsFrom == null ? Intake.From.OUTSIDE : drawsFrom;
         return new PathElement.Filter(
                 name,
                 MM.si(bore_mm),
@@ -87,7 +102,8 @@ record FilterPiece(
                 heatGain_K,
                 dirty,
                 PCT.si(soiling_pct).orElse(0),
-                PCT.si(bayShare_pct).orElse(0));
+                PCT.si(bayShare_pct).orElse(from.bayShare()),
+                Intake.of(from, PCT.si(ram_pct)));
     }
 
     static FilterPiece of(PathElement.Filter f) {
@@ -100,7 +116,11 @@ record FilterPiece(
                 f.heatGain(),
                 KPA.of(f.dirtyLoss()),
                 PCT.of(f.soiling()),
-                f.bayShare() > 0 ? PCT.of(f.bayShare()) : null,
+                f.bayShare() == f.intake().from().bayShare() ? null : PCT.of(f.bayShare()),
+                f.intake().from() == Intake.From.OUTSIDE ? null : f.intake().from(),
+                f.intake().equals(Intake.of(f.intake().from(), OptionalDouble.empty()))
+                        ? null
+                        : PCT.of(f.intake().ram()),
                 null);
     }
 }

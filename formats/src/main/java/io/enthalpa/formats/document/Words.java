@@ -1,6 +1,7 @@
 package io.enthalpa.formats.document;
 
 import io.enthalpa.core.chargepath.CoolingSide;
+import io.enthalpa.core.chargepath.Intake;
 import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.engine.BlowerType;
 import io.enthalpa.core.exchanger.Coolant;
@@ -94,6 +95,9 @@ final class Words {
         words(Mount.Metal.class, "steel", "stainless", "aluminium");
         words(Coupling.class, "straight hose", "hump hose", "quick joint", "V-band", "weld");
         words(Clamp.class, "worm drive", "T-bolt", "constant tension");
+        words(
+                Intake.From.class,
+                Arrays.stream(Intake.From.values()).map(Intake.From::words).toArray(String[]::new));
         words(
                 Fitting.Kind.class,
                 Arrays.stream(Fitting.Kind.values()).map(Fitting.Kind::words).toArray(String[]::new));
