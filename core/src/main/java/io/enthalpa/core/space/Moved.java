@@ -9,8 +9,8 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * tangent, {@code r w^2 / 2} for w to either side, so that few angles are looked at.
  */
 final class Moved {
-    /** m: a tenth of what a gap is promised to. */
-    private static final double TOLERANCE = 1e-6;
+    /** m: with what the chords of a bend stray from it still less than what a gap is promised to. */
+    private static final double TOLERANCE = 4e-6;
 
     private static final int MOST_CELLS = 4000;
 
