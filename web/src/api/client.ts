@@ -192,6 +192,8 @@ export const api = {
     call<Ribbon>('POST', '/preview/ribbon', { document, option, of }, undefined, signal),
   turned: (document: BuildDocument, option: string, of: string, turns: TurnsDocument) =>
     call<Schemas['TurnedAnswer']>('POST', '/preview/turned', { document, option, of, turns }),
+  mirrored: (document: BuildDocument, option: string, of: string) =>
+    call<Schemas['MirroredAnswer']>('POST', '/preview/mirrored', { document, option, of }),
   joints: (document: BuildDocument, option: string, signal?: AbortSignal) =>
     call<JointsView>('POST', '/preview/joints', { document, option }, undefined, signal),
   pairs: (document: BuildDocument, option: string, signal?: AbortSignal) =>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import { type FitView } from '../api/client'
+import { computed, ref } from 'vue'
+import { api, type FitView } from '../api/client'
 import { useBuild } from '../build/store'
 import { newIdentity, type Edit } from '../document/edit'
 import { ofKind } from '../document/pieces'
@@ -80,6 +80,20 @@ const {
   () => props.picked,
   () => now.value,
 )
+const refused = ref('')
+/** The pipe of the other leg becomes its mirror; where that comes to is worked out for the newest document. */
+async function mirror(r: Run): Promise<void> {
+  const [letter, other] = [build.letter, now.value!.mirror!]
+  refused.value = ''
+  try {
+    await build.here().worked(async (document) => {
+      const at = `/options/${document.options.findIndex((o) => o.letter === letter)}`
+      return (await api.mirrored(document, letter, r.of)).edits.map((e) => ({ pointer: `${at}${e.pointer}`, value: e.value }))
+    }, `${other} as the mirror of ${r.of}`)
+  } catch (e) {
+    refused.value = (e as Error).message
+  }
+}
 function putCorner(r: Run): void {
   const ends = { from: r.from ?? placeOf(r, 'from'), to: r.to ?? placeOf(r, 'to') }
   const { behind, at } = middleOfLongest(ends.from, r.corners, ends.to)
@@ -222,13 +236,14 @@ function putCorner(r: Run): void {
         Typed by lengths, turns and bends, what comes behind moves along; the end stays on its port, and the last straight and bend take up what is
         left.
       </p>
-      <Notice v-if="failed" :says="failed" />
+      <Notice v-if="failed || refused" :says="failed || refused" />
       <p v-for="(m, i) in now?.mends ?? []" :key="i" class="mend">
         {{ say(m.says, build.catalogue!.sentences, settings.units) }}
         <button v-if="m.corners" type="button" class="act" @click="mend(picked, m)">mend it</button>
       </p>
       <p class="add">
         <button type="button" class="act" @click="putCorner(picked)">a corner more, in the middle of the longest straight</button>
+        <button v-if="now?.mirror" type="button" class="act" @click="mirror(picked)">{{ now.mirror }} as its mirror on the other side</button>
       </p>
       <PipeFittings v-if="now" :run="picked" :row="row(picked)" :laid="now" />
       <PipeBraces v-if="now" :run="picked" :row="row(picked)" :carriers="carriers" />
@@ -269,6 +284,8 @@ th .act,
   font-weight: 500;
 }
 .add {
+  display: flex;
+  gap: 22px;
   padding-top: 6px;
 }
 .mend {

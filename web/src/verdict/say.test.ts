@@ -23,6 +23,15 @@ describe('what was found of a run, and what is worth knowing of an answer', () =
     expect(say({ kind, of, values }, sentences, 'us')).toBe(us)
   })
 
+  it('has every number with its unit, whichever a sentence asks for', () => {
+    const asked = new Set(Object.values(sentences).flatMap((text) => [...text.matchAll(/\{\w+ (\w+)/g)].map((m) => m[1]!)))
+    expect(asked).toContain('kW')
+    for (const unit of asked) {
+      const words = say({ kind: 'MEAN', values: { x: 7 } }, { MEAN: `{x ${unit} 0}` }, 'metric')
+      expect([unit, /[^\d.]/.test(words)]).toEqual([unit, unit !== 'num'])
+    }
+  })
+
   it('stands in the order it was found, each in its place', () => {
     const finding = (part: FindingView['part'], kind: FindingView['kind'], values: Record<string, number>): FindingView => ({
       part,

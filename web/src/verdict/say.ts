@@ -36,9 +36,12 @@ export function say(
       case 'N':
       case 'MPa':
       case 'Hz':
+      case 'kW':
         return spoken(value, unit, system, system === 'us' ? undefined : Number(digits ?? 0))
       case 'deg':
         return `${value.toFixed(Number(digits ?? 0))}°`
+      case 'rpm':
+        return `${value.toFixed(0)} rpm`
       case 'num':
         return value.toFixed(Number(digits ?? 0))
       default:

@@ -117,12 +117,14 @@ public final class Sentences {
             case "N" -> fixed(value, digits) + " N";
             case "MPa" -> fixed(value, digits) + " MPa";
             case "Hz" -> fixed(value, digits) + " Hz";
+            case "rpm" -> fixed(value, digits) + " rpm";
             case "deg" -> fixed(value, digits) + "\u00b0";
             case "num" -> fixed(value, digits);
             case "clock" -> clock(value);
             case "span" -> span(value);
             case "mass" -> mass(value);
-            default -> fixed(value, 0);
+            case "" -> fixed(value, 0);
+            default -> throw new IllegalArgumentException("no words for " + place.group());
         };
     }
 

@@ -39,6 +39,7 @@ import io.enthalpa.core.fit.Buildable;
 import io.enthalpa.core.fit.Clocking;
 import io.enthalpa.core.fit.Fittings;
 import io.enthalpa.core.fit.Fork;
+import io.enthalpa.core.fit.Mirrored;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.fit.ToolRoom;
 import io.enthalpa.core.fit.WayOut;
@@ -159,6 +160,7 @@ public final class Methods {
                             BoxPorts.METHOD,
                             Buildable.METHOD,
                             Fittings.METHOD,
+                            Mirrored.METHOD,
                             Banks.METHOD,
                             LargestCore.METHOD,
                             Centreline.METHOD,

@@ -40,7 +40,8 @@ public record RunSpec(Vector3D from, List<Corner> corners, Vector3D to) {
                 mirrored(to));
     }
 
-    private static Vector3D mirrored(Vector3D p) {
+    /** @param p m @return as far to the other side of the datum */
+    public static Vector3D mirrored(Vector3D p) {
         return new Vector3D(p.getX(), -p.getY(), p.getZ());
     }
 

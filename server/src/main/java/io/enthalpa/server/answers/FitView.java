@@ -259,7 +259,7 @@ public record FitView(
                         .toList(),
                 bodies(option, fit),
                 fit.pipes().laid().stream()
-                        .map(l -> LaidPipeView.of(l, fit.pipes().run(l)))
+                        .map(l -> LaidPipeView.of(l, fit.pipes().run(l), option))
                         .toList(),
                 fit.pipes().startings().stream()
                         .map(LaidPipeView.StartingView::of)

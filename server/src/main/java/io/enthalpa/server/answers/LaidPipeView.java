@@ -1,7 +1,9 @@
 package io.enthalpa.server.answers;
 
+import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.fit.Buildable;
 import io.enthalpa.core.fit.Fittings;
+import io.enthalpa.core.fit.Mirrored;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.route.Centreline;
@@ -25,6 +27,7 @@ import org.jspecify.annotations.Nullable;
  * @param last_mm     straight behind the last bend
  * @param mends       what cannot be made so
  * @param fittings    in its wall, as they are written
+ * @param mirror      the pipe at the same place of the other leg of its pair
  * @param best_mm     along it, where there is most room for one more
  */
 public record LaidPipeView(
@@ -39,7 +42,8 @@ public record LaidPipeView(
         double last_mm,
         List<MendView> mends,
         List<FittingView> fittings,
-        @Nullable Double best_mm) {
+        @Nullable Double best_mm,
+        @Nullable String mirror) {
     /** What cannot be made so, and its corners and where its fittings are with the least change that mends it; none where none does. */
     public record MendView(
             FitView.FitFindingView says,
@@ -101,7 +105,7 @@ public record LaidPipeView(
         }
     }
 
-    static LaidPipeView of(Pipework.Laid l, Run run) {
+    static LaidPipeView of(Pipework.Laid l, Run run, BuildOption option) {
         TurnList turns = l.turns();
         Iterator<Double> shares =
                 Arrays.stream(l.piece().spec().shares(PipeSpec.USUAL_FRICTION)).iterator();
@@ -131,6 +135,7 @@ public record LaidPipeView(
                                 FitView.mm(f.hole()),
                                 FitView.point(l.line().at(f.along()))))
                         .toList(),
-                Fittings.best(l, run).stream().mapToObj(FitView::mm).findFirst().orElse(null));
+                Fittings.best(l, run).stream().mapToObj(FitView::mm).findFirst().orElse(null),
+                Mirrored.other(option, l.pipe().name()).orElse(null));
     }
 }

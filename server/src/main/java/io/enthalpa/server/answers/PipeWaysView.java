@@ -83,7 +83,7 @@ public record PipeWaysView(String of, List<WayView> ways, List<FitView.FitFindin
             List<Run> runs =
                     way.all().map(l -> way.option().runs().get(l.run())).toList();
             return new WayView(
-                    LaidPipeView.of(way.laid(), runs.get(0)),
+                    LaidPipeView.of(way.laid(), runs.get(0), way.option()),
                     way.all().flatMap(l -> FitView.outlines(l.drawn()).stream()).toList(),
                     runs.stream().map(LaidRunView::of).toList(),
                     EditView.of(OptionEdits.between(now, asLaidNow)),

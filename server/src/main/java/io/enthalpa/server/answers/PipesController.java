@@ -3,11 +3,13 @@ package io.enthalpa.server.answers;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.fit.Bodies;
+import io.enthalpa.core.fit.Mirrored;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.fit.Relaid;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.trial.PairsTold;
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.formats.document.OptionEdits;
 import io.enthalpa.formats.document.Pointers;
 import io.enthalpa.formats.document.TurnsDocument;
 import io.enthalpa.server.problem.Asked;
@@ -67,6 +69,23 @@ class PipesController {
                                 "joints " + option,
                                 JointsView.class,
                                 () -> JointsView.ifThere(BuildFile.read(document), option)));
+    }
+
+    /** @param of name of a pipe in a leg of a pair */
+    record MirroredRequest(JsonNode document, String option, String of) {}
+
+    /** Within the option. */
+    record MirroredAnswer(List<EditView> edits) {}
+
+    /** What makes the pipe of the other leg the mirror of this one. */
+    @PostMapping("/mirrored")
+    MirroredAnswer mirrored(@RequestBody MirroredRequest request) {
+        BuildOption option =
+                BuildFile.read(Asked.document(request.document())).option(Asked.text(request.option(), "option"));
+        String of = Asked.text(request.of(), "of");
+        return Mirrored.of(option, of)
+                .map(then -> new MirroredAnswer(EditView.of(OptionEdits.between(option, then))))
+                .orElseThrow(() -> FitController.refused("/of", "of", of, "a pipe with one like it in the other leg"));
     }
 
     /** @param place "/path/3" */
