@@ -2,8 +2,8 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import type { PipeWay, Taste } from '../api/client'
 import { useBuild, type Asked } from '../build/store'
-import { newIdentity, type Edit } from '../document/edit'
-import type { Run } from '../document/types'
+import { at, newIdentity, type Edit } from '../document/edit'
+import type { Obstacle, Run } from '../document/types'
 import JobProgress from '../jobs/JobProgress.vue'
 import { useJob } from '../jobs/job'
 import { bendsOf, inBends } from '../pipes/laid'
@@ -47,8 +47,8 @@ function like(other: Taste): void {
 const found = computed(() => job.value?.routes)
 /** Each way with what must be changed for it, if anything. */
 const rows = computed(() => [
-  ...(found.value?.ways ?? []).map((way) => ({ way, how: '' })),
-  ...(found.value?.opens ?? []).map((o) => ({ way: o.way, how: o.says })),
+  ...(found.value?.ways ?? []).map((way) => ({ way, how: '', moved: undefined })),
+  ...(found.value?.opens ?? []).map((o) => ({ way: o.way, how: o.says, moved: o.moved })),
 ])
 watch(
   [rows, picked],
@@ -93,8 +93,15 @@ function edits(way: PipeWay, root: string, counted: Run[]): (Edit | { pointer: s
 }
 const words = (i: number) =>
   `${props.of}${rows.value[i]!.way.runs.length > 1 ? ' as two' : ''} ${inBends(bendsOf(rows.value[i]!.way.laid).length)}, ${mm(rows.value[i]!.way.laid.length_mm)} long`
+/** The obstacle that is out of the way then, for every option. */
+function out(i: number): Edit[] {
+  const place = rows.value[i]!.moved
+  const obstacle = place && (at(asked.value!.document, place) as Obstacle | undefined)
+  return obstacle ? [{ row: `/room/obstacles/#${obstacle.id}`, out: true }] : []
+}
 async function layIt(i: number): Promise<void> {
-  const done = await build.act(edits(rows.value[i]!.way, build.optionAt, build.option?.runs ?? []) as Edit[], `laid: ${words(i)}`)
+  const laid = edits(rows.value[i]!.way, build.optionAt, build.option?.runs ?? []) as Edit[]
+  const done = await build.act([...out(i), ...laid], `laid: ${words(i)}`)
   if (done.done) emit('taken')
 }
 async function asOption(i: number): Promise<void> {
@@ -104,6 +111,7 @@ async function asOption(i: number): Promise<void> {
     edits(rows.value[i]!.way, '', from?.runs ?? []),
     `option from ${build.letter}: ${words(i)}`,
     asked.value,
+    out(i),
   )
   if (done.done) emit('taken')
 }
@@ -167,7 +175,7 @@ function leave(): void {
       </table>
       <p v-if="rows.length" class="fine">
         Each is clear standing and moved, and checked again as it would be laid. Loss, worst intake and how long the target is kept are against the
-        option as it stands.
+        option as it stands.<template v-if="rows.some((r) => r.moved)"> What is out of the way is so for every option.</template>
       </p>
     </template>
   </div>

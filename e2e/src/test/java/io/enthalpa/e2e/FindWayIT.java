@@ -103,7 +103,8 @@ class FindWayIT extends OnDemo {
         assertThat(said)
                 .containsText("The housing of turbo clocked otherwise, as far as it is clear there: no way either.");
         assertThat(said).containsText("core turned over: there is a way.");
-        assertThat(rows()).hasCount(1);
+        assertThat(rows()).hasCount(2);
+        assertThat(rows().nth(1)).containsText("washer bottle out of the way: there is a way.");
         page.raw().getByLabel("Way 1 as a new option").click();
         assertThat(page.raw().locator(".says.first")).containsText("Fits.");
         page.saved();
@@ -112,7 +113,18 @@ class FindWayIT extends OnDemo {
         assertThat(over.runs())
                 .singleElement()
                 .satisfies(r -> assertThat(r.of()).isEqualTo("hot pipe"));
+        // Taken, the bottle is out of the room.
         page.option("C");
+        find("hot pipe");
+        page.raw().getByLabel("Way 2 in this option").click(new Locator.ClickOptions().setTimeout(LOOKS_MS));
+        assertThat(page.raw().locator(".says.first")).containsText("Fits.");
+        page.saved();
+        Build without = BuildFile.read(page.file());
+        assertThat(without.room().orElseThrow().obstacles())
+                .noneMatch(o -> o.name().equals("washer bottle"));
+        assertThat(without.option("C").runs()).hasSize(1);
+        page.button("Undo").click();
+        page.saved();
         find("hot pipe");
         page.raw().getByText("put away").click();
         assertThat(said).hasCount(0);

@@ -124,8 +124,8 @@ public final class PipeWays {
      * What was tried.
      *
      * @param of     the body that is set otherwise, or the obstacle that is out of the way; empty where it is the pipe that is other
-     * @param figure m, outside of the tube or of each of two; rad that a housing is clocked to; number of the way a port turns
-     * @param way    that it opens; empty where it opens none, or where that is laid by hand
+     * @param figure m, outside of the tube or of each of two; rad that a housing is clocked to; number of the way a port turns; of the obstacle
+     * @param way    that it opens; empty where it opens none
      */
     public record Tried(Opening opening, String of, OptionalDouble figure, boolean opens, Optional<Way> way) {
         private static Tried none(Opening opening, String of) {
@@ -164,6 +164,23 @@ public final class PipeWays {
         return checked(with(in, passable.run(way.spec())), List.of(passable.spot()), way.roomy());
     }
 
+    /** Where one obstacle is out of the way: laid and checked in the room without it. */
+    private Optional<Way> without(int obstacle) {
+        Passable passable = asked.without(obstacle);
+        List<Obstacle> others = new ArrayList<>(room.obstacles());
+        others.remove(obstacle);
+        List<Solid> left = new ArrayList<>(solids);
+        left.remove(obstacle);
+        RoomSpec then = new RoomSpec(room.datum(), room.carriers(), others);
+        return router(passable)
+                .one(taste)
+                .flatMap(way -> {
+                    BuildOption with = with(option, passable.run(way.spec()));
+                    return checked(with, Fit.of(with, then, left), List.of(passable.spot()), way.roomy());
+                })
+                .flatMap(way -> priced(List.of(way)).stream().findFirst());
+    }
+
     private static BuildOption with(BuildOption in, Run run) {
         List<Run> runs = new ArrayList<>(in.runs());
         runs.removeIf(r -> r.of().equals(run.of()));
@@ -173,7 +190,10 @@ public final class PipeWays {
 
     /** @param spots of the pipe, or of both @return empty where one is not laid then, or keeps not all its gaps */
     private Optional<Way> checked(BuildOption with, List<Spot> spots, boolean roomy) {
-        Fit then = Fit.of(with, room, solids);
+        return checked(with, Fit.of(with, room, solids), spots, roomy);
+    }
+
+    private static Optional<Way> checked(BuildOption with, Fit then, List<Spot> spots, boolean roomy) {
         int standing = then.bodies().size() - then.pipes().laid().size();
         List<Pipework.Laid> laid = new ArrayList<>();
         Optional<GapRow> tight = Optional.empty();
@@ -261,12 +281,10 @@ public final class PipeWays {
             Obstacle obstacle = room.obstacles().get(k);
             if (obstacle.moving().isPresent()) {
                 int number = k;
-                all.add(() -> new Tried(
-                        Opening.MOVED,
-                        obstacle.name(),
-                        OptionalDouble.empty(),
-                        router(asked.without(number)).one(taste).isPresent(),
-                        Optional.empty()));
+                all.add(() -> {
+                    Optional<Way> way = without(number);
+                    return new Tried(Opening.MOVED, obstacle.name(), OptionalDouble.of(number), way.isPresent(), way);
+                });
             }
         }
         return all;

@@ -54,6 +54,7 @@ final class ToldWays {
                         switch (tried.opening()) {
                             case CLOCKED -> new Figure("clocked", f, Quantity.ANGLE);
                             case PORT_TURNED -> Figure.plain("turn", f);
+                            case MOVED -> Figure.plain("obstacle", f);
                             default -> new Figure("size", f, Quantity.LENGTH);
                         }));
         return new FitFinding(kind, pipe, tried.of(), figures);

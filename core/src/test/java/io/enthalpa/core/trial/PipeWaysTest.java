@@ -93,6 +93,14 @@ class PipeWaysTest {
         assertThat(moved.opening()).isEqualTo(PipeWays.Opening.MOVED);
         assertThat(moved.opens()).isTrue();
         assertThat(ways.says(moved).to()).isEqualTo("lid");
+        assertThat(moved.figure().orElseThrow()).isZero();
+        // Laid, it keeps its gaps where the lid is not, and stands in the lid where it is.
+        PipeWays.Way way = moved.way().orElseThrow();
+        assertThat(way.tight().orElseThrow().missing()).isNegative();
+        assertThat(way.change()).isPresent();
+        assertThat(Fit.of(way.option(), Rooms.room(back, front, over, under)).fits())
+                .isTrue();
+        assertThat(Fit.of(way.option(), Rooms.room(lid)).fits()).isFalse();
         PipeWays.Tried smaller = tried(ways, PipeWays.Opening.SMALLER).get(0);
         assertThat(smaller.opening()).isEqualTo(PipeWays.Opening.SMALLER);
         assertThat(smaller.figure().orElseThrow()).isCloseTo(0.057, within(1e-9));

@@ -98,8 +98,16 @@ public record PipeWaysView(String of, List<WayView> ways, List<FitView.FitFindin
         }
     }
 
-    /** A way that something opens, with what it says. */
-    public record OpensView(String says, WayView way) {}
+    /** A way that something opens, with what it says. @param moved the obstacle that is out of the way then, "/room/obstacles/3" */
+    public record OpensView(
+            String says, WayView way, @Nullable String moved) {
+        static OpensView of(BuildOption now, PipeWays.Tried tried, FitFinding says, PipeWays.Way way) {
+            String moved = tried.opening() == PipeWays.Opening.MOVED
+                    ? "/room/obstacles/" + (int) tried.figure().orElseThrow()
+                    : null;
+            return new OpensView(Sentences.of(says), WayView.of(now, way), moved);
+        }
+    }
 
     /** @param tried what has come of it so far */
     public static PipeWaysView of(
@@ -111,7 +119,7 @@ public record PipeWaysView(String of, List<WayView> ways, List<FitView.FitFindin
             for (PipeWays.Tried t : tried) {
                 FitFinding finding = ways.says(t);
                 says.add(FitView.FitFindingView.of(finding));
-                t.way().ifPresent(way -> opens.add(new OpensView(Sentences.of(finding), WayView.of(now, way))));
+                t.way().ifPresent(way -> opens.add(OpensView.of(now, t, finding, way)));
             }
         }
         return new PipeWaysView(
