@@ -44,7 +44,7 @@ public final class Fittings {
 
     private Fittings() {}
 
-    /** @param m along the pipe */
+    /** m along the pipe. */
     private record Reach(double from, double to) {
         boolean meets(Reach other) {
             return from < other.to - TRUE && other.from < to - TRUE;
