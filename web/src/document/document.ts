@@ -72,7 +72,7 @@ export type ScrollRuns = (typeof scrollRunsWords)[number]
 export const fittingKindWords = ['temperature sensor', 'pressure nipple', 'relief valve', 'injection nozzle', 'plugged boss'] as const
 export type FittingKind = (typeof fittingKindWords)[number]
 
-export const couplingWords = ['straight hose', 'hump hose', 'quick joint', 'V-band', 'weld'] as const
+export const couplingWords = ['straight hose', 'hump hose', 'quick joint', 'V-band', 'bellows', 'weld'] as const
 export type Coupling = (typeof couplingWords)[number]
 
 export const clampWords = ['worm drive', 'T-bolt', 'constant tension'] as const

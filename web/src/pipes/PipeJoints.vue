@@ -45,6 +45,7 @@ const MENDS: Record<NonNullable<JointView['mend']>['by'], string> = {
   HUMP_BOTH: 'hump hoses at both ends of the pipe',
   QUICK: 'a quick joint there',
   V_BAND: 'a V-band there',
+  BELLOWS: 'a bellows there',
   CARRY: 'hang the core on the',
 }
 function mends(j: JointView): string {

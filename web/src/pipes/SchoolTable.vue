@@ -105,13 +105,4 @@ small {
   color: var(--ink-2);
   font-weight: 500;
 }
-.moves {
-  text-align: right;
-  white-space: nowrap;
-}
-.moves .act {
-  min-height: 24px;
-  font-size: var(--s1);
-  font-weight: 500;
-}
 </style>

@@ -330,11 +330,6 @@ td {
 .layers :deep(input) {
   text-align: right;
 }
-.moves .act {
-  margin-left: 10px;
-  font-size: var(--s1);
-  font-weight: 500;
-}
 .card {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(228px, 1fr));

@@ -156,13 +156,8 @@ th {
 .places :deep(input) {
   text-align: right;
 }
-th .act,
-.moves .act {
+th .act {
   min-height: 24px;
-}
-.moves .act {
-  font-size: var(--s1);
-  font-weight: 500;
 }
 .card > .act {
   min-height: 24px;

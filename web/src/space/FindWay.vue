@@ -220,13 +220,6 @@ th {
 .picked .why {
   font-weight: 400;
 }
-.moves {
-  text-align: right;
-  white-space: nowrap;
-}
-.moves .act + .act {
-  margin-left: 14px;
-}
 .worse {
   padding: 4px 0;
   font-weight: 600;

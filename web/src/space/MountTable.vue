@@ -215,10 +215,6 @@ td small {
 .act {
   min-height: 24px;
 }
-.moves .act {
-  font-size: var(--s1);
-  font-weight: 500;
-}
 .card {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(228px, 1fr));

@@ -106,16 +106,7 @@ td:nth-child(3) {
   width: 84px;
   min-width: 72px;
 }
-.moves {
-  white-space: nowrap;
-}
-th .act,
-.moves .act {
+th .act {
   min-height: 24px;
-}
-.moves .act {
-  margin-left: 10px;
-  font-size: var(--s1);
-  font-weight: 500;
 }
 </style>

@@ -107,10 +107,4 @@ td {
 .left {
   text-align: left;
 }
-.moves .act,
-.add .act {
-  min-height: 24px;
-  font-size: var(--s1);
-  font-weight: 500;
-}
 </style>

@@ -112,10 +112,4 @@ td {
   gap: 12px;
   align-items: center;
 }
-.moves .act,
-.add .act {
-  min-height: 24px;
-  font-size: var(--s1);
-  font-weight: 500;
-}
 </style>

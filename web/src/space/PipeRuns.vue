@@ -267,21 +267,8 @@ th {
 .corners :deep(input) {
   text-align: right;
 }
-th .act,
-.moves .act {
+th .act {
   min-height: 24px;
-}
-.moves {
-  text-align: right;
-  white-space: nowrap;
-}
-.moves .act + .act {
-  margin-left: 14px;
-}
-.moves .act,
-.add .act {
-  font-size: var(--s1);
-  font-weight: 500;
 }
 .add {
   display: flex;

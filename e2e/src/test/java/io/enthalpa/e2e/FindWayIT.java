@@ -151,7 +151,7 @@ class FindWayIT extends OnDemo {
         page.raw().locator("input[type=file]").first().setInputFiles(file);
         page.surface("Space");
         find("cold pipe");
-        Locator two = rows().filter(new Locator.FilterOptions().setHasText("Two of 57 mm side by side"));
+        Locator two = rows().filter(new Locator.FilterOptions().setHasText("Two of 57 mm outside, side by side"));
         assertThat(two).hasCount(1, new LocatorAssertions.HasCountOptions().setTimeout(LOOKS_MS));
         two.getByText("lay it so").click();
         assertThat(page.raw().locator(".says.first")).containsText("Fits.");

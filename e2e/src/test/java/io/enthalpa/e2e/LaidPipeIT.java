@@ -116,4 +116,33 @@ class LaidPipeIT extends OnDemo {
         assertThat(straight()).isEqualTo(typed);
         page.assertNothingWrong();
     }
+
+    /** Two banks: one pipe laid, the other its mirror, how alike they fill in words; a scoop before a filter. */
+    @Test
+    void theOtherBankIsTheMirrorAndBothAreToldOf() throws IOException {
+        page.openBuild("Saltline", "Space").option("A");
+        page.raw().getByLabel("Lay left bank pipe").click();
+        page.button("a corner more, in the middle of the longest straight").click();
+        page.type("corner 1 up", "300").saved();
+        page.button("right bank pipe as its mirror on the other side").click();
+        assertThat(page.raw().locator(".pipes tbody tr").nth(3)).containsText("63 mm");
+        page.saved();
+        BuildOption mirrored = BuildFile.read(page.file()).option("A");
+        assertThat(mirrored.runs()).extracting(Run::of).containsExactly("left bank pipe", "right bank pipe");
+        Vector3D left = mirrored.runs().get(0).corners().get(0).at();
+        Vector3D right = mirrored.runs().get(1).corners().get(0).at();
+        assertThat(right.distance(new Vector3D(left.getX(), -left.getY(), left.getZ())))
+                .isLessThan(1e-6);
+        assertThat(left.getZ()).isEqualTo(0.3);
+
+        page.surface("Pipes");
+        Locator banks = page.raw().locator(".told").nth(1);
+        assertThat(banks).containsText("two banks: both together have 146 % of the area of one of 70 mm bore.");
+        page.button("put a balance tube in").click();
+        assertThat(banks).containsText("Without the balance tube it would be");
+        page.surface("Brief").pick("left filter draws from", "scoop").saved();
+        assertThat(page.raw().locator("aside.verdict"))
+                .containsText("left filter draws from a scoop that keeps 50 % of what it meets");
+        page.assertNothingWrong();
+    }
 }

@@ -200,7 +200,6 @@ final class Page {
         return this;
     }
 
-    /** The text under the plumb line of a station: figure, change, name, pressure. */
     /** Draws another place's temperature beside the intake's. */
     Page alsoShow(String place) {
         page.locator(".also .p-multiselect").click();
@@ -214,6 +213,7 @@ final class Page {
         return this;
     }
 
+    /** The text under the plumb line of a station: figure, change, name, pressure. */
     Locator station(int index) {
         return page.locator("[data-station='" + index + "']");
     }

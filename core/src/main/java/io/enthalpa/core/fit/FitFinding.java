@@ -58,6 +58,7 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         JOINT_PUSHED_OFF,
         JOINT_NO_BEAD,
         JOINT_HOT,
+        JOINT_LOOSE,
         PIPE_RINGS,
         PIPE_OVER_HELD,
         PAIR_AREA,

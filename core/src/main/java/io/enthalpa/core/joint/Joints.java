@@ -14,6 +14,8 @@ import io.enthalpa.core.fit.Body;
 import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.place.Spot;
+import io.enthalpa.core.quantity.Figure;
+import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.route.Brace;
@@ -119,6 +121,7 @@ public final class Joints {
         HUMP_BOTH,
         QUICK,
         V_BAND,
+        BELLOWS,
         CARRY
     }
 
@@ -165,6 +168,7 @@ public final class Joints {
         tries.add(new Try(Mend.HUMP_BOTH, option.withJoints(both), "", ""));
         tries.add(as(Mend.QUICK, seam, now.as(Coupling.QUICK)));
         tries.add(as(Mend.V_BAND, seam, now.as(Coupling.V_BAND)));
+        tries.add(as(Mend.BELLOWS, seam, now.as(Coupling.BELLOWS)));
         tries.addAll(carried(seam));
         return tries;
     }
@@ -205,8 +209,35 @@ public final class Joints {
      * @param longest free length; empty of hose
      * @param hangs   carrier that it hangs on
      * @param fights  carriers that it is bolted to hard and that move against each other
+     * @param loose   what it is joined to by bellows that no brace is beside
      */
-    public record Pipe(int number, String of, Run run, Optional<Held> longest, String hangs, List<String> fights) {}
+    public record Pipe(
+            int number,
+            String of,
+            Run run,
+            Optional<Held> longest,
+            String hangs,
+            List<String> fights,
+            List<String> loose) {}
+
+    /** m along the pipe from a bellows to the brace that takes its pull; common practice, no source. */
+    private static final double BESIDE = 0.3;
+
+    private List<String> loose(Pipework.Laid laid, Run run) {
+        double length = laid.line().length();
+        return all.stream()
+                .map(Joint::seam)
+                .filter(s -> s.joining().coupling() == Coupling.BELLOWS)
+                .filter(s -> s.spot().equals(laid.spot()) || s.beside().equals(laid.spot()))
+                .filter(s -> {
+                    boolean start = s.spot().equals(laid.spot()) && s.end() == JointsSpec.End.START;
+                    return run.braces().stream().noneMatch(b -> (start ? b.along() : length - b.along()) <= BESIDE);
+                })
+                .map(s -> s.spot().equals(laid.spot())
+                        ? s.other().name()
+                        : s.pipe().name())
+                .toList();
+    }
 
     /** @return those that are laid */
     public List<Pipe> held() {
@@ -226,7 +257,8 @@ public final class Joints {
                             run,
                             Held.of(l, run),
                             pipes.hangs(l),
-                            hard.size() > 1 ? hard : List.of());
+                            hard.size() > 1 ? hard : List.of(),
+                            loose(l, run));
                 })
                 .toList();
     }
@@ -241,6 +273,13 @@ public final class Joints {
         if (!pipe.fights().isEmpty()) {
             found.add(new FitFinding(
                     FitFinding.Kind.PIPE_OVER_HELD, pipe.of(), String.join(" and ", pipe.fights()), List.of()));
+        }
+        for (String at : pipe.loose()) {
+            found.add(new FitFinding(
+                    FitFinding.Kind.JOINT_LOOSE,
+                    pipe.of(),
+                    at,
+                    List.of(new Figure("beside", BESIDE, Quantity.LENGTH))));
         }
         return found;
     }

@@ -12,6 +12,11 @@ public enum Coupling {
     QUICK(new Bears(1.5e-3, Math.toRadians(3), 2e-3), 473.15, 0.25, 0.9, 75, 2),
     /** Two welded flanges butted flush. */
     V_BAND(Bears.NOTHING, 1173.15, 0.3, 0.9, 40, 2),
+    /**
+     * Thin folded stainless welded to both ends, with nothing inside: a mesh liner sheds wire into what is behind it. Bears no pull, so the pipe is braced beside
+     * it.
+     */
+    BELLOWS(new Bears(5e-3, Math.toRadians(5), 6e-3), 923.15, 0.5, 1.2, 110, 2),
     /** One piece. */
     WELD(Bears.NOTHING, 1173.15, 0, 0.5, 0, 1);
 
@@ -36,7 +41,7 @@ public enum Coupling {
         return bears;
     }
 
-    /** @return K of the air in it for long: silicone 177 °C (350 °F), seals of fluorine rubber 200 °C, metal 900 °C */
+    /** @return K of the air in it for long: silicone 177 °C (350 °F), seals of fluorine rubber 200 °C, thin stainless 650 °C, metal 900 °C */
     public double hottest() {
         return hottest;
     }

@@ -140,7 +140,7 @@ public final class PipeWays {
 
     /** @return what came of it */
     public FitFinding says(Tried tried) {
-        return ToldWays.tried(asked.pipe().name(), tried);
+        return ToldWays.tried(asked.pipe(), tried);
     }
 
     /** @param dropped ways that were found and are not as they should be when they are laid: there should be none */

@@ -1,5 +1,6 @@
 package io.enthalpa.core.trial;
 
+import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.fit.FitFinding.Kind;
 import io.enthalpa.core.fit.Pipework;
@@ -32,7 +33,7 @@ final class ToldWays {
     }
 
     /** @return what came of it */
-    static FitFinding tried(String pipe, PipeWays.Tried tried) {
+    static FitFinding tried(PathElement.Pipe pipe, PipeWays.Tried tried) {
         List<Figure> figures = new ArrayList<>(List.of(Figure.plain("opens", tried.opens() ? 1 : 0)));
         Kind kind = switch (tried.opening()) {
             case TIGHT_BENDS -> Kind.WAY_TIGHT_BENDS;
@@ -57,6 +58,8 @@ final class ToldWays {
                             case MOVED -> Figure.plain("obstacle", f);
                             default -> new Figure("size", f, Quantity.LENGTH);
                         }));
-        return new FitFinding(kind, pipe, tried.of(), figures);
+        // Tube is called by its outside, hose by its bore.
+        figures.add(Figure.plain("bore", pipe.spec().material().isTube() ? 0 : 1));
+        return new FitFinding(kind, pipe.name(), tried.of(), figures);
     }
 }

@@ -288,6 +288,21 @@ class JointsTest {
         assertThat(joints.mend(joints.all().indexOf(outlet)).orElseThrow().by()).isEqualTo(Joints.Mend.HUMP);
     }
 
+    /** TF-33, common practice, no source: bellows without a mesh liner, braced beside. */
+    @Test
+    void aBellowsIsBracedBeside() {
+        all(Coupling.BELLOWS);
+        var engine = Rooms.build(moving(Motion.STILL), option).engine();
+        Joints.Pipe pipe = joints(Motion.STILL).held().get(0);
+        assertThat(pipe.loose()).containsExactlyInAnyOrder("blower", "core");
+        assertThat(Joints.findings(pipe, engine)).extracting(FitFinding::kind).contains(Kind.JOINT_LOOSE);
+        // A metre long: 0.3 from its beginning is beside the blower, 0.71 is beside the core.
+        brace(new Brace(0.3, Carrier.ENGINE, true));
+        assertThat(joints(Motion.STILL).held().get(0).loose()).containsExactly("core");
+        brace(new Brace(0.3, Carrier.ENGINE, true), new Brace(0.71, Carrier.ENGINE, true));
+        assertThat(joints(Motion.STILL).held().get(0).loose()).isEmpty();
+    }
+
     /** TF-22: alloy of 60.2 by 1.6, free for a metre: pi/2 x 29.3e-3 sqrt(70e9 / 2700 / 2) = 165.7 Hz, which four cylinders reach at 4971 rpm; half as long 663. */
     @Test
     void aLongPipeRingsUntilItIsBracedInTheMiddle() {

@@ -93,7 +93,7 @@ final class Words {
         words(Stand.What.class, "core", "radiator", "tank", "pump", "filter", "blower", "throttle", "plenum", null);
         words(Mount.Axis.class, "up", "back", "right");
         words(Mount.Metal.class, "steel", "stainless", "aluminium");
-        words(Coupling.class, "straight hose", "hump hose", "quick joint", "V-band", "weld");
+        words(Coupling.class, "straight hose", "hump hose", "quick joint", "V-band", "bellows", "weld");
         words(Clamp.class, "worm drive", "T-bolt", "constant tension");
         words(
                 Intake.From.class,

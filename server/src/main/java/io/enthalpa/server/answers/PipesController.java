@@ -15,6 +15,7 @@ import io.enthalpa.formats.document.TurnsDocument;
 import io.enthalpa.server.problem.Asked;
 import io.enthalpa.server.work.Work;
 import java.util.List;
+import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -59,16 +60,23 @@ class PipesController {
     JointsView joints(
             @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
             @RequestBody JointsRequest request) {
+        return now(page, "joints", request, JointsView.class, JointsView::ifThere);
+    }
+
+    /** Of a whole option, kept while its document is. */
+    private <T> T now(
+            @Nullable String page,
+            String kind,
+            JointsRequest request,
+            Class<T> answer,
+            BiFunction<Build, String, T> ask) {
         JsonNode document = Asked.document(request.document());
         String option = Asked.text(request.option(), "option");
         return work.now(
                 page,
-                "joints",
+                kind,
                 () -> known.about(document)
-                        .or(
-                                "joints " + option,
-                                JointsView.class,
-                                () -> JointsView.ifThere(BuildFile.read(document), option)));
+                        .or(kind + " " + option, answer, () -> ask.apply(BuildFile.read(document), option)));
     }
 
     /** @param of name of a pipe in a leg of a pair */
@@ -98,13 +106,7 @@ class PipesController {
     PairsAnswer pairs(
             @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
             @RequestBody JointsRequest request) {
-        JsonNode document = Asked.document(request.document());
-        String option = Asked.text(request.option(), "option");
-        return work.now(
-                page,
-                "pairs",
-                () -> known.about(document)
-                        .or("pairs " + option, PairsAnswer.class, () -> told(BuildFile.read(document), option)));
+        return now(page, "pairs", request, PairsAnswer.class, PipesController::told);
     }
 
     private static PairsAnswer told(Build build, String option) {
