@@ -1,6 +1,7 @@
 package io.enthalpa.core.chargepath;
 
 import java.util.List;
+import java.util.OptionalDouble;
 
 /**
  * One of two ways side by side.
@@ -33,15 +34,14 @@ public record LegResult(
                 + pieces.stream().mapToDouble(PieceResult::lossWithoutBlower).sum();
     }
 
-    /** @return m, bore of its narrowest tube, joint or cone; of its beginning where it has none */
-    public double narrowest() {
+    /** @return m, bore of its narrowest tube, joint or cone; empty where it has none */
+    public OptionalDouble narrowest() {
         return pieces.stream()
                 .map(PieceResult::element)
                 .filter(e -> e instanceof PathElement.Pipe
                         || e instanceof PathElement.Joint
                         || e instanceof PathElement.Reducer)
                 .mapToDouble(PathElement::bore)
-                .min()
-                .orElse(stations.get(0).bore());
+                .min();
     }
 }

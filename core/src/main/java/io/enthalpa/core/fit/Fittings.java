@@ -106,10 +106,10 @@ public final class Fittings {
         double start = laid.before().isPresent() ? Pipework.STUB : 0;
         double end = length - (laid.behind().isPresent() ? Pipework.STUB : 0);
         if (own.from < start - TRUE) {
-            return fault(Kind.FITTING_IN_JOINT, laid, run, number, "begins", own.from, start);
+            return fault(Kind.FITTING_IN_JOINT, laid, run, number, "begins", Math.max(0, own.from), start);
         }
         if (own.to > end + TRUE) {
-            return fault(Kind.FITTING_IN_JOINT, laid, run, number, "ends", length - own.to, length - end);
+            return fault(Kind.FITTING_IN_JOINT, laid, run, number, "ends", Math.max(0, length - own.to), length - end);
         }
         if (straights(laid).stream().noneMatch(s -> own.from > s.from - TRUE && own.to < s.to + TRUE)) {
             return fault(Kind.FITTING_IN_BEND, laid, run, number, "", f.across(), f.across());

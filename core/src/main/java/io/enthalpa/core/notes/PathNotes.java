@@ -2,6 +2,7 @@ package io.enthalpa.core.notes;
 
 import io.enthalpa.core.chargepath.Ambient;
 import io.enthalpa.core.chargepath.Intake;
+import io.enthalpa.core.chargepath.LegResult;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.PieceResult;
 import io.enthalpa.core.chargepath.Pieces;
@@ -157,7 +158,8 @@ final class PathNotes {
         double replaced = ownAir ? pair.mergedBore() : bore;
         double area = 0;
         for (int k = 0; k < 2; k++) {
-            double narrowest = piece.legs().get(k).narrowest();
+            LegResult leg = piece.legs().get(k);
+            double narrowest = leg.narrowest().orElse(leg.stations().get(0).bore());
             area += Math.PI / 4 * narrowest * narrowest;
         }
         double one = Math.PI / 4 * replaced * replaced;

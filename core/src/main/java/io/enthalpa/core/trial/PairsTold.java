@@ -47,10 +47,13 @@ public record PairsTold(Spot pair, List<FitFinding> says) {
                 at > 0 ? result.path().stations().get(at).bore() : pair.piece().mergedBore();
         LegResult first = piece.legs().get(0);
         LegResult second = piece.legs().get(1);
-        // Two blowers that fill a bank each take the place of nothing.
-        if (at > 0 || !banks) {
-            double share =
-                    (first.narrowest() * first.narrowest() + second.narrowest() * second.narrowest()) / (one * one);
+        // Two blowers that fill a bank each take the place of nothing, and blowers alone are no pipes.
+        if ((at > 0 || !banks)
+                && first.narrowest().isPresent()
+                && second.narrowest().isPresent()) {
+            double share = (square(first.narrowest().getAsDouble())
+                            + square(second.narrowest().getAsDouble()))
+                    / square(one);
             says.add(new FitFinding(
                     Kind.PAIR_AREA,
                     pair.piece().name(),
@@ -73,6 +76,10 @@ public record PairsTold(Spot pair, List<FitFinding> says) {
             }
         }
         return new PairsTold(pair.spot(), says);
+    }
+
+    private static double square(double bore) {
+        return bore * bore;
     }
 
     private static FitFinding filled(Banks banks) {

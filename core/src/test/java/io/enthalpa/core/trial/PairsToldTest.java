@@ -80,4 +80,21 @@ class PairsToldTest {
                 .extracting(FitFinding::kind)
                 .contains(Kind.BANKS_UNEVEN);
     }
+
+    /** Filter and blower in each leg: nothing there has the area of a pipe. */
+    @Test
+    void blowersAloneAreToldByWhatTheyCarry() {
+        Parallel blowers = new Parallel(
+                "two blowers",
+                0,
+                List.of(
+                        new Leg("left", List.of(Paths.filter(), Paths.blower())),
+                        new Leg("right", List.of(Paths.filter(), Paths.blower()))),
+                0.4,
+                0.063,
+                Optional.empty());
+        List<PathElement> path = List.of(blowers, Paths.pipe("hot", 0.063, 0.5, 1), Paths.core("core"), Paths.plenum());
+        Build build = Rooms.build(Rooms.room(), new BuildOption("A", "first", 100e3, path, List.of(), List.of()));
+        assertThat(told(build)).extracting(FitFinding::kind).containsExactly(Kind.PAIR_WAYS);
+    }
 }
