@@ -15,7 +15,7 @@ public record Intake(From from, double ram) {
                     "Filter and intake",
                     "One reading of its loss, carried to other flows and air; dirt moves it from the clean reading towards the one at which it is due for "
                             + "change. The warm-up of the intake is the user's.")
-            .formula("loss = reading (m/m_reading)^2 1.2/rho")
+            .formula("loss = reading (m/m_reading)^2 1.2/rho, less what a scoop keeps of rho v^2 / 2")
             .source(Citation.commonPractice(
                     "box and paper lose with the square of the flow; due for change at about twice the clean loss"))
             .leavesOut("The paper's own laminar share, which makes a clean filter a little better at low flow.");

@@ -205,7 +205,8 @@ public final class Reasons {
                     Intake.FILTER_METHOD,
                     pressure("reading, as dirty as it is", filter.lossNow()),
                     flow("at", filter.flow()),
-                    new Figure("density", in.density(), Quantity.DENSITY));
+                    new Figure("density", in.density(), Quantity.DENSITY),
+                    new Figure("ram kept", filter.intake().ram(), Quantity.SHARE));
         } else if (element instanceof PathElement.Blower blower) {
             blower(here, blower.spec(), in, out, piece);
         } else if (element instanceof PathElement.Reducer r) {
