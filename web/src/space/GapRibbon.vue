@@ -20,6 +20,8 @@ const H = 118
 const LEFT = 40
 const TOP = 18
 const BOTTOM = 22
+/** Nearer to the end of the sheet the words of a mark end on it. */
+const EDGE = 24
 /** mm: more to spare is more than enough. */
 const ENOUGH = 60
 const ribbon = shallowRef<Ribbon>()
@@ -145,7 +147,7 @@ function keys(event: KeyboardEvent): void {
     >
       <g v-for="t in ticks" :key="t" class="tick">
         <line :x1="x(t)" :x2="x(t)" :y1="TOP" :y2="H - BOTTOM" />
-        <text :x="x(t)" :y="H - 7" text-anchor="middle">{{ spoken(t, 'mm', settings.units) }}</text>
+        <text :x="x(t)" :y="H - 7" :text-anchor="x(t) > x(length) - EDGE ? 'end' : 'middle'">{{ spoken(t, 'mm', settings.units) }}</text>
       </g>
       <path :d="above" class="above" />
       <path :d="below" class="below" />
