@@ -47,6 +47,11 @@ export type PipeWays = Schemas['PipeWaysView']
 export type PipeWay = Schemas['WayView']
 export type Taste = Schemas['RoutesRequest']['taste']
 export type Ribbon = Schemas['RibbonView']
+/** A pipe by its name, a hose by that and by the core on whose water it is. */
+export interface RunName {
+  of: string
+  loop?: string
+}
 export type RibbonSpot = Schemas['SpotView']
 export type GapView = Schemas['RoomGapView']
 export type WayOutView = Schemas['WayOutView']
@@ -188,10 +193,10 @@ export const api = {
     call<ClockingAnswer>('POST', '/preview/clocking', { document, option, place }, undefined, signal),
   largestCore: (document: BuildDocument, option: string, place: string, of: { airBehind?: boolean; deepest_mm?: number; back_mm?: number; right_mm?: number; up_mm?: number }, signal?: AbortSignal) =>
     call<LargestAnswer>('POST', '/preview/largest-core', { document, option, place, ...of }, undefined, signal),
-  ribbon: (document: BuildDocument, option: string, of: string, signal?: AbortSignal) =>
-    call<Ribbon>('POST', '/preview/ribbon', { document, option, of }, undefined, signal),
-  turned: (document: BuildDocument, option: string, of: string, turns: TurnsDocument) =>
-    call<Schemas['TurnedAnswer']>('POST', '/preview/turned', { document, option, of, turns }),
+  ribbon: (document: BuildDocument, option: string, of: RunName, signal?: AbortSignal) =>
+    call<Ribbon>('POST', '/preview/ribbon', { document, option, ...of }, undefined, signal),
+  turned: (document: BuildDocument, option: string, of: RunName, turns: TurnsDocument) =>
+    call<Schemas['TurnedAnswer']>('POST', '/preview/turned', { document, option, ...of, turns }),
   mirrored: (document: BuildDocument, option: string, of: string) =>
     call<Schemas['MirroredAnswer']>('POST', '/preview/mirrored', { document, option, of }),
   joints: (document: BuildDocument, option: string, signal?: AbortSignal) =>

@@ -39,6 +39,9 @@ export type FinnedBlockConstruction = (typeof finnedBlockConstructionWords)[numb
 export const finTypeWords = ['plain', 'offset strip', 'louvred'] as const
 export type FinType = (typeof finTypeWords)[number]
 
+export const hoseMakeWords = ['plain', 'wired', 'moulded'] as const
+export type HoseMake = (typeof hoseMakeWords)[number]
+
 export const corePortsLayoutWords = ['opposite corners', 'one end', 'middle'] as const
 export type CorePortsLayout = (typeof corePortsLayoutWords)[number]
 
@@ -855,6 +858,9 @@ export interface HosePiece {
   bends?: Bend[]
   /** wrap, mm, 0 to 50, usually 0: foam or fibre round it, so that a cold hose does not drip; its heat from the bay is that of the loop */
   wrap_mm?: number
+  make?: HoseMake
+  /** bends to no less than, mm, 5 to 2000, usually 50: radius of its middle line, as its maker says; empty for 5 bores plain, 2.5 wired, 1.5 moulded */
+  least_mm?: number
   id?: string
 }
 
@@ -1303,9 +1309,10 @@ export interface Scroll {
   runs: ScrollRuns
 }
 
-/** how a pipe of the option is laid in the room; its length and bends follow from it */
+/** how a pipe of the option, or a hose of a water loop, is laid in the room; its length and bends follow from it */
 export interface Run {
   of: string
+  loop?: string
   from?: RunEnd
   corners: RunCorner[]
   to?: RunEnd
@@ -1470,7 +1477,7 @@ export const usual = {
   'core/block/fin': { gap_mm: 6, pitch_mm: 2, thickness_mm: 0.15, interval_mm: 3, louvreAngle_deg: 27 },
   'core/air': { faceShare_pct: 22, standstill_m_s: 0.5 },
   'core/water': { flow_L_min: 20, volume_L: 6, soak_W_K: 4, glycol_pct: 0 },
-  'water/piece': { height_mm: 400, bore_mm: 19, beside: 1, length_mm: 800, wrap_mm: 0 },
+  'water/piece': { height_mm: 400, bore_mm: 19, beside: 1, length_mm: 800, wrap_mm: 0, least_mm: 50 },
   'water/pump': { speed_pct: 100, drivenAt_rpm: 2000, efficiency_pct: 25 },
   'water/pump/curve': { flow_L_min: 30, pressure_kPa: 40 },
   'water/chiller': { loss_kPa: 8, flow_L_min: 20 },

@@ -191,11 +191,21 @@ export function calledSo(option: BuildOption, optionAt: string, core: string, na
   const stands = (option.stands ?? [])
     .filter((stand) => stand.of === core)
     .map((stand): Edit => ({ pointer: `${optionAt}/stands/#${stand.id}/of`, value: name }))
-  const runs = (option.runs ?? []).filter((run) => run.of === core).map((run): Edit => ({ pointer: `${optionAt}/runs/#${run.id}/of`, value: name }))
+  const runs = (option.runs ?? []).flatMap((run): Edit[] => [
+    ...(run.of === core && !run.loop ? [{ pointer: `${optionAt}/runs/#${run.id}/of`, value: name }] : []),
+    ...(run.loop === core ? [{ pointer: `${optionAt}/runs/#${run.id}/loop`, value: name }] : []),
+  ])
   const joints = (option.joints?.others ?? [])
     .filter((joint) => joint.of === core)
     .map((joint): Edit => ({ pointer: `${optionAt}/joints/others/#${joint.id}/of`, value: name }))
   return [...stacks, ...hanging, ...stands, ...runs, ...joints]
+}
+
+/** A hose of a loop is called by its name where it is laid. */
+export function hoseCalledSo(option: BuildOption, optionAt: string, core: string, hose: string, name: string): Edit[] {
+  return (option.runs ?? [])
+    .filter((run) => run.loop === core && run.of === hose)
+    .map((run): Edit => ({ pointer: `${optionAt}/runs/#${run.id}/of`, value: name }))
 }
 
 /** @returns the cores that hang on the loop of one of that name */

@@ -158,17 +158,6 @@ function take(item: CatalogueItem): void {
   columns: 3 220px;
   column-gap: 34px;
 }
-.follows {
-  display: flex;
-  justify-content: space-between;
-  min-height: 34px;
-  padding: 7px 6px 7px 0;
-  border-bottom: 1px solid var(--hair);
-  color: var(--ink-2);
-}
-.follows b {
-  font-weight: 500;
-}
 .caution {
   padding: 8px 0;
   color: var(--ink-2);

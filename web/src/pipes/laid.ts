@@ -7,7 +7,7 @@ type LaidPipe = FitView['pipes'][number]
 const STRAIGHT_ON = 0.05
 
 /** @returns how a pipe is laid in the room; undefined for one that is as long and bent as it is typed */
-export const laidAs = (pipe: PipePiece, fit: FitView | undefined): LaidPipe | undefined => fit?.pipes.find((p) => p.name === pipe.name)
+export const laidAs = (pipe: PipePiece, fit: FitView | undefined): LaidPipe | undefined => fit?.pipes.find((p) => p.name === pipe.name && !p.loop)
 
 export const bendsOf = (laid: LaidPipe): LaidPipe['turns'] => laid.turns.filter((t) => t.angle_deg > STRAIGHT_ON)
 

@@ -10,7 +10,7 @@ import { useSettings } from '../settings/store'
 import type { Ball } from './SheetMarks.vue'
 
 /** What a pipe has to spare of the gaps asked, along its own length; where one is on it a ball of that gap stands in the room. */
-const props = defineProps<{ of: string; fit: FitView }>()
+const props = defineProps<{ of: string; loop?: string; fit: FitView }>()
 const emit = defineEmits<{ spot: [spot: Ball | undefined] }>()
 const build = useBuild()
 const settings = useSettings()
@@ -37,7 +37,7 @@ async function look(): Promise<void> {
   asking = true
   const mine = (question = new AbortController())
   try {
-    ribbon.value = await api.ribbon(build.document, build.letter, props.of, mine.signal)
+    ribbon.value = await api.ribbon(build.document, build.letter, { of: props.of, loop: props.loop }, mine.signal)
   } catch {
     // What is wrong with the document is said where it was typed; the last good one stays.
   } finally {
@@ -45,7 +45,7 @@ async function look(): Promise<void> {
   }
   if (again) void look()
 }
-watch([() => props.of, () => props.fit], look, { immediate: true })
+watch([() => props.of, () => props.loop, () => props.fit], look, { immediate: true })
 onBeforeUnmount(() => {
   again = false
   question?.abort()

@@ -16,7 +16,7 @@ import PipeFittings from './PipeFittings.vue'
 import { cornersOf, middleOfLongest, placeAt, type Place } from './run'
 import { TURN_KEYS, useTypedTurns } from './typedTurns'
 
-/** Which pipes of the option are laid in the room, and by which corners: their length and bends follow. */
+/** Which pipes and hoses of the option are laid in the room, and by which corners: their length and bends follow. */
 const props = defineProps<{ fit?: FitView; picked?: Run }>()
 const emit = defineEmits<{ pick: [row: string | undefined]; find: [pipe: string] }>()
 const build = useBuild()
@@ -27,22 +27,35 @@ const mm = (v: number) => spoken(v, 'mm', settings.units)
 const runs = computed(() => build.option?.runs ?? [])
 const row = (r: Run) => `${build.optionAt}/runs/#${r.id}`
 const laid = (r: Run) => props.fit?.pipes.find((p) => p.place === `/runs/${runs.value.indexOf(r)}`)
-/** Every pipe with its run, then the runs of pipes that are gone. */
-const rows = computed(() => {
-  const pipes = ofKind(build.option!, 'pipe').map((p) => p.piece.name)
+interface Row {
+  name: string
+  /** Name of the core on whose water a hose is. */
+  loop?: string
+  run?: Run
+  gone?: boolean
+}
+/** Every pipe with its run, every hose of a loop, then the runs of what is gone. */
+const rows = computed<Row[]>(() => {
+  const there: Row[] = [
+    ...ofKind(build.option!, 'pipe').map((p) => ({ name: p.piece.name })),
+    ...ofKind(build.option!, 'core').flatMap((c) =>
+      (c.piece.water?.pieces ?? []).filter((p) => p.kind === 'hose').map((p) => ({ name: p.name, loop: c.piece.name })),
+    ),
+  ]
+  const is = (r: Run, row: Row) => r.of === row.name && r.loop === row.loop
   return [
-    ...pipes.map((name) => ({ name, run: runs.value.find((r) => r.of === name) })),
-    ...runs.value.filter((r) => !pipes.includes(r.of)).map((run) => ({ name: run.of, run })),
+    ...there.map((row) => ({ ...row, run: runs.value.find((r) => is(r, row)) })),
+    ...runs.value.filter((r) => !there.some((row) => is(r, row))).map((run) => ({ name: run.of, loop: run.loop, run, gone: true })),
   ]
 })
-const isPipe = (name: string) => ofKind(build.option!, 'pipe').some((p) => p.piece.name === name)
 const carriers = computed(() => ['body', ...(build.document?.room?.carriers ?? []).map((c) => c.name)])
 const now = computed(() => (props.picked ? laid(props.picked) : undefined))
 
-function lay(name: string): void {
-  const start = props.fit?.startings.find((s) => s.of === name)
+function lay({ name, loop }: Row): void {
+  const start = props.fit?.startings.find((s) => s.of === name && (s.loop ?? undefined) === loop)
   const fresh: Run = {
     of: name,
+    loop,
     from: start?.from_mm && placeAt(start.from_mm),
     corners: (start?.corners_mm ?? []).map((c) => ({ ...placeAt(c), id: newIdentity() })),
     to: start?.to_mm && placeAt(start.to_mm),
@@ -104,11 +117,11 @@ function putCorner(r: Run): void {
 
 <template>
   <section>
-    <h2>Pipes laid in the room</h2>
+    <h2>{{ rows.some((r) => r.loop) ? 'Pipes and hoses' : 'Pipes' }} laid in the room</h2>
     <table class="figures pipes">
       <thead>
         <tr>
-          <th scope="col">pipe</th>
+          <th scope="col">{{ rows.some((r) => r.loop) ? 'pipe or hose' : 'pipe' }}</th>
           <th scope="col">outside</th>
           <th scope="col">along its middle</th>
           <th scope="col">of it straight</th>
@@ -117,7 +130,7 @@ function putCorner(r: Run): void {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="r in rows" :key="r.run?.id ?? r.name" :class="{ picked: r.run && r.run === picked }">
+        <tr v-for="r in rows" :key="r.run?.id ?? `${r.loop}/${r.name}`" :class="{ picked: r.run && r.run === picked }">
           <th scope="row">
             <button v-if="r.run" type="button" class="act" :aria-pressed="r.run === picked" @click="emit('pick', row(r.run))">{{ r.name }}</button>
             <template v-else>{{ r.name }}</template>
@@ -132,11 +145,11 @@ function putCorner(r: Run): void {
             {{ r.run ? 'cannot be laid yet: what is wrong stands above' : 'not laid: as long as it is typed' }}
           </td>
           <td class="moves">
-            <button v-if="isPipe(r.name)" type="button" class="act" :aria-label="`Find a way for ${r.name}`" @click="emit('find', r.name)">
+            <button v-if="!r.loop && !r.gone" type="button" class="act" :aria-label="`Find a way for ${r.name}`" @click="emit('find', r.name)">
               find a way
             </button>
             <button v-if="r.run" type="button" class="act" :aria-label="`Do not lay ${r.name} any more`" @click="drop(r.run)">out</button>
-            <button v-else type="button" class="act" :aria-label="`Lay ${r.name}`" :disabled="!fit" @click="lay(r.name)">lay it</button>
+            <button v-else type="button" class="act" :aria-label="`Lay ${r.name}`" :disabled="!fit" @click="lay(r)">lay it</button>
           </td>
         </tr>
       </tbody>
@@ -172,7 +185,7 @@ function putCorner(r: Run): void {
                     :of="`corner ${i + 1}`"
                     bare
                     optional
-                    empty="stock"
+                    :empty="now?.loop ? mm(now.usual_mm) : 'stock'"
                   />
                 </td>
                 <template v-if="cut.turns[i]">
@@ -245,8 +258,8 @@ function putCorner(r: Run): void {
         <button type="button" class="act" @click="putCorner(picked)">a corner more, in the middle of the longest straight</button>
         <button v-if="now?.mirror" type="button" class="act" @click="mirror(picked)">{{ now.mirror }} as its mirror on the other side</button>
       </p>
-      <PipeFittings v-if="now" :run="picked" :row="row(picked)" :laid="now" />
-      <PipeBraces v-if="now" :run="picked" :row="row(picked)" :carriers="carriers" />
+      <PipeFittings v-if="now && !now.loop" :run="picked" :row="row(picked)" :laid="now" />
+      <PipeBraces v-if="now && !now.loop" :run="picked" :row="row(picked)" :carriers="carriers" />
     </div>
   </section>
 </template>

@@ -20,6 +20,7 @@ const fit = {
   bodies: [{ place: '/stands/0', name: 'core', what: 'CORE', usual: false, scroll: false, parts: [square('block', -50, 50)] }],
   pipes: [],
   startings: [],
+  loops: [],
   unplaced: [{ of: 'plenum', what: 'PLENUM', name: 'plenum' }],
   gone: ['old core'],
   obstacles: [{ place: '/room/obstacles/0', name: 'box', parts: [square('box', 53, 153)] }],
@@ -186,6 +187,8 @@ describe('the room', () => {
       last_mm: 224,
       mends: [],
       fittings: [],
+      usual_mm: 76,
+      highest_mm: 0,
     }
     onScreen(build, laid)
     build.answers.A!.fit = { ...fit, pipes: [view] }

@@ -197,9 +197,11 @@ watch(
 const body = computed(() => stands.value.find((s) => picked.value === `${build.optionAt}/stands/#${s.id}`))
 const run = computed(() => build.option?.runs?.find((r) => picked.value === `${build.optionAt}/runs/#${r.id}`))
 /** How it is laid, and what each of its bends costs: its part of what the pipe loses at full load. */
-const laid = computed(() => fit.value?.pipes.find((p) => p.name === run.value?.of))
+const laid = computed(() => fit.value?.pipes.find((p) => p.name === run.value?.of && (p.loop ?? undefined) === run.value.loop))
 const costs = computed(() => {
-  const loss = allPieces(build.answer?.steady?.pieces ?? []).find((p) => p.name === run.value?.of)?.loss_kPa
+  const steady = build.answer?.steady
+  const row = run.value?.loop ? steady?.loops.find((l) => l.core === run.value!.loop)?.pieces : allPieces(steady?.pieces ?? [])
+  const loss = row?.find((p) => p.name === run.value?.of)?.loss_kPa
   return (laid.value?.turns ?? []).map((t) => (loss && t.share > 0 ? spoken(t.share * loss, 'kPa', settings.units, 2) : ''))
 })
 const ball = ref<Ball>()
@@ -254,7 +256,7 @@ const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) ==
         @unbent="build.drop([], '')"
         @corner="bend"
       />
-      <GapRibbon v-if="fit && run && laid" :of="run.of" :fit="fit" @spot="ball = $event" />
+      <GapRibbon v-if="fit && run && laid" :of="run.of" :loop="run.loop" :fit="fit" @spot="ball = $event" />
       <FindWay v-if="seeking" :key="sought" :of="seeking" @ghosts="ghosts = $event" @taken="seeking = undefined" @done="seeking = undefined" />
       <p v-if="fit?.gone.length" class="fine">Kept, though not in this option any more: {{ fit.gone.join(', ') }}.</p>
       <BodyTable v-model:pointing="pointing" v-model:pointed="pointed" class="block" :fit="fit" :picked="body" @pick="picked = $event" @see="pick" />

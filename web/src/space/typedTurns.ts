@@ -63,7 +63,7 @@ export function useTypedTurns(run: () => Run | undefined, now: () => Laid | unde
     const prior = before
     const ask = worked(async (document): Promise<Edit[]> => {
       await prior
-      const there = await api.turned(document, letter, r.of, { turns: mine.turns, straight_mm: mine.last_mm })
+      const there = await api.turned(document, letter, { of: r.of, loop: r.loop }, { turns: mine.turns, straight_mm: mine.last_mm })
       const end: Edit[] = there.to_mm ? [{ pointer: `${row}/to`, value: placeAt(there.to_mm) }] : []
       return [{ pointer: `${row}/corners`, value: cornersOf(there.corners, r.corners) }, ...end]
     }, `${r.of} cut otherwise`)

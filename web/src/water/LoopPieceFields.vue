@@ -1,16 +1,41 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useBuild } from '../build/store'
-import { corePortsFeedWords, corePortsLayoutWords, FITTINGS, pipeMaterialWords, type LoopPiece, type PipePiece } from '../document/types'
+import type { FitView } from '../api/client'
+import {
+  corePortsFeedWords,
+  corePortsLayoutWords,
+  FITTINGS,
+  hoseMakeWords,
+  pipeMaterialWords,
+  type LoopPiece,
+  type PipePiece,
+} from '../document/types'
 import BendTable from '../pipes/BendTable.vue'
+import { bendsOf, inBends } from '../pipes/laid'
+import { spoken } from '../quantity/catalogue'
+import { useSettings } from '../settings/store'
 import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 import TextField from '../ui/TextField.vue'
 import { isChamber } from './loop'
+import { hoseCalledSo } from '../document/pieces'
 
 /** What is known of a piece of a water loop, to type over; a pump with its curve. */
-const props = defineProps<{ piece: LoopPiece; here: string }>()
+const props = defineProps<{
+  piece: LoopPiece
+  here: string
+  /** On whose water it is. */
+  core: string
+  /** Of a hose how it is laid in the room. */
+  laid?: FitView['pipes'][number]
+  /** Its height where the loop's heights are those of the room. */
+  height?: FitView['loops'][number]['heights'][number]
+}>()
 const build = useBuild()
+const settings = useSettings()
+const mm = (v: number) => spoken(v, 'mm', settings.units)
+const heightLabel = computed(() => ({ hose: 'highest place', tank: 'water level' })[props.piece.kind as string] ?? 'height')
 
 const yesNo = [
   { value: 'no', label: 'no' },
@@ -41,18 +66,24 @@ function addPoint(): void {
 
 <template>
   <div class="fields">
-    <TextField label="name" :pointer="`${here}/name`" required :longest="60" />
-    <NumberField
-      part="water/piece"
-      name="height_mm"
-      :pointer="`${here}/height_mm`"
-      :of="piece.name"
-      :label="piece.kind === 'hose' ? 'highest place' : piece.kind === 'tank' ? 'water level' : 'height'"
+    <TextField
+      label="name"
+      :pointer="`${here}/name`"
+      required
+      :longest="60"
+      :also="(name) => hoseCalledSo(build.option!, build.optionAt, core, piece.name, name)"
     />
+    <p v-if="height && !height.typed" class="follows">
+      <span>{{ heightLabel }}, from the room</span><b>{{ mm(height.up_mm) }}</b>
+    </p>
+    <NumberField v-else part="water/piece" name="height_mm" :pointer="`${here}/height_mm`" :of="piece.name" :label="heightLabel" />
     <NumberField v-if="!isChamber(piece.kind)" part="water/piece" name="bore_mm" :pointer="`${here}/bore_mm`" :of="piece.name" />
     <NumberField v-if="!isChamber(piece.kind)" part="water/piece" name="beside" :pointer="`${here}/beside`" :of="piece.name" optional empty="1" />
+    <p v-if="laid" class="follows">
+      <span>straight length, as laid</span><b>{{ mm(laid.straight_mm) }}</b>
+    </p>
     <NumberField
-      v-if="piece.kind === 'hose' || isFitting"
+      v-else-if="piece.kind === 'hose' || isFitting"
       part="water/piece"
       name="length_mm"
       :pointer="`${here}/length_mm`"
@@ -69,7 +100,25 @@ function addPoint(): void {
       fallback="silicone"
       :of="piece.name"
     />
-    <NumberField v-if="piece.kind === 'hose'" part="water/piece" name="wrap_mm" :pointer="`${here}/wrap_mm`" :of="piece.name" optional empty="bare" />
+    <template v-if="piece.kind === 'hose'">
+      <ChoiceField
+        v-if="(piece.material ?? 'silicone') === 'silicone'"
+        label="made"
+        :pointer="`${here}/make`"
+        :choices="hoseMakeWords"
+        fallback="plain"
+        :of="piece.name"
+      />
+      <NumberField
+        part="water/piece"
+        name="least_mm"
+        :pointer="`${here}/least_mm`"
+        :of="piece.name"
+        optional
+        :empty="laid ? mm(laid.usual_mm) : undefined"
+      />
+      <NumberField part="water/piece" name="wrap_mm" :pointer="`${here}/wrap_mm`" :of="piece.name" optional empty="bare" />
+    </template>
     <template v-if="piece.kind === 'core'">
       <ChoiceField label="water ports" :pointer="`${here}/ports`" :choices="corePortsLayoutWords" :of="piece.name" />
       <ChoiceField label="fed from the" :pointer="`${here}/fedFrom`" :choices="corePortsFeedWords" :of="piece.name" />
@@ -92,7 +141,14 @@ function addPoint(): void {
       <NumberField part="water/pump" name="efficiency_pct" :pointer="`${here}/efficiency_pct`" :of="piece.name" optional />
     </template>
   </div>
-  <BendTable v-if="piece.kind === 'hose'" :pipe="{ ...(piece as unknown as PipePiece), bends: piece.bends ?? [] }" :at="here" />
+  <p v-if="laid" class="fine">
+    Laid in the room: {{ mm(laid.length_mm) }} along its middle with {{ inBends(bendsOf(laid).length) }}.
+    <RouterLink :to="{ name: 'space', query: $route.query }" class="act">its corners on Space</RouterLink>
+  </p>
+  <p v-else-if="height?.typed" class="fine">
+    Not in the room itself: it stands there at {{ mm(height.up_mm) }} up from the datum, as far from the cap as is typed.
+  </p>
+  <BendTable v-if="piece.kind === 'hose' && !laid" :pipe="{ ...(piece as unknown as PipePiece), bends: piece.bends ?? [] }" :at="here" />
   <table v-if="piece.kind === 'pump'" class="figures curve">
     <thead>
       <tr>

@@ -42,6 +42,23 @@ const view = computed(() => build.answer?.steady?.loops.find((l) => l.place === 
 const stands = computed(() => onLoopOf(build.option!, core.value?.name ?? '').map((c) => c.piece.sharesLoop!.stands))
 const was = computed(() => build.ghost?.answer.steady?.loops.find((l) => l.core === core.value?.name))
 const pieces = computed(() => loop.value?.pieces ?? [])
+/** How a hose is laid in the room, and the heights of the pieces where they are those of the room. */
+const laidAs = (p: LoopPiece) => build.answer?.fit?.pipes.find((l) => l.loop === core.value?.name && l.name === p.name && p.kind === 'hose')
+const heights = computed(() => {
+  const there = build.answer?.fit?.loops.find((l) => l.core === core.value?.name)?.heights
+  return there?.length === pieces.value.length ? there : undefined
+})
+/** The loop as it is drawn: what is laid and placed as it is in the room. */
+const drawn = computed(
+  () =>
+    loop.value && {
+      ...loop.value,
+      pieces: pieces.value.map((p, i) => {
+        const long = laidAs(p)
+        return { ...p, height_mm: heights.value?.[i]!.up_mm ?? p.height_mm, ...(long && { length_mm: long.straight_mm }) } as LoopPiece
+      }),
+    },
+)
 /** The piece picked, by its identity: it stays picked wherever it moves. */
 const picked = ref<string>()
 const index = computed(() => {
@@ -218,7 +235,7 @@ function choose(p: string): void {
         <Notice v-if="failed" :says="failed" />
       </section>
       <template v-else>
-        <LoopDrawing :loop="loop" :view="view" :chosen="index" :place="place" :stands="stands" @pick="picked = pieces[$event]?.id" />
+        <LoopDrawing :loop="drawn ?? loop" :view="view" :chosen="index" :place="place" :stands="stands" @pick="picked = pieces[$event]?.id" />
         <div class="pair">
           <section v-if="piece" class="chosen-piece">
             <header>
@@ -249,7 +266,7 @@ function choose(p: string): void {
                 </button>
               </span>
             </header>
-            <LoopPieceFields :piece="piece" :here="here" />
+            <LoopPieceFields :piece="piece" :here="here" :core="core!.name" :laid="laidAs(piece)" :height="heights?.[index]" />
             <div v-if="pumps.length && view && view.heads.length" class="plot">
               <h2>Where pump and loop meet</h2>
               <PumpPlot :view="view" />

@@ -5,6 +5,7 @@ import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.fit.Bodies;
 import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.fit.Passable;
+import io.enthalpa.core.fit.Laid;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.room.Carrier;
 import io.enthalpa.core.room.Obstacle;
@@ -69,7 +70,7 @@ public class RunBenchmark {
         }
         Run run = passable.run(ways.get(0).spec());
         laid = option.withRuns(List.of(run));
-        Pipework.Laid pipe = Pipework.of(laid, Bodies.of(laid)).laid().get(0);
+        Laid pipe = Pipework.of(laid, Bodies.of(laid)).laid().get(0);
         line = pipe.line();
         outside = pipe.outside();
         tube = line.solid(PIPE, outside);

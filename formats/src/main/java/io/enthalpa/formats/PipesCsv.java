@@ -2,7 +2,7 @@ package io.enthalpa.formats;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
-import io.enthalpa.core.fit.Pipework;
+import io.enthalpa.core.fit.Laid;
 import io.enthalpa.core.route.TurnList;
 import java.io.IOException;
 import java.io.StringWriter;
@@ -31,12 +31,12 @@ public final class PipesCsv {
 
     private PipesCsv() {}
 
-    public static String of(List<Pipework.Laid> pipes) {
+    public static String of(List<Laid> pipes) {
         StringWriter out = new StringWriter();
         try (CsvWriter writer =
                 CsvWriter.builder().lineDelimiter(LineDelimiter.LF).build(out)) {
             writer.writeRecord(HEAD);
-            for (Pipework.Laid l : pipes) {
+            for (Laid l : pipes) {
                 TurnList turns = l.turns();
                 row(writer, l, "begins", l.spec().from(), "", "", "", "");
                 for (int i = 0; i < turns.steps().size(); i++) {
@@ -59,7 +59,7 @@ public final class PipesCsv {
         return out.toString();
     }
 
-    private static void row(CsvWriter writer, Pipework.Laid l, String point, Vector3D at, String... turn) {
+    private static void row(CsvWriter writer, Laid l, String point, Vector3D at, String... turn) {
         String[] all = {
             l.pipe().name(),
             mm(l.pipe().outside()),

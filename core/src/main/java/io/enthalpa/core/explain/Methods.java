@@ -39,9 +39,11 @@ import io.enthalpa.core.fit.Buildable;
 import io.enthalpa.core.fit.Clocking;
 import io.enthalpa.core.fit.Fittings;
 import io.enthalpa.core.fit.Fork;
+import io.enthalpa.core.fit.Hosework;
 import io.enthalpa.core.fit.Mirrored;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.fit.ToolRoom;
+import io.enthalpa.core.fit.WaterPorts;
 import io.enthalpa.core.fit.WayOut;
 import io.enthalpa.core.fluid.Atmosphere;
 import io.enthalpa.core.fluid.GlycolWater;
@@ -83,6 +85,7 @@ import io.enthalpa.core.verdict.RunShape;
 import io.enthalpa.core.waterloop.ChillerSpec;
 import io.enthalpa.core.waterloop.CorePorts;
 import io.enthalpa.core.waterloop.CoresOnLoop;
+import io.enthalpa.core.waterloop.HoseMake;
 import io.enthalpa.core.waterloop.IceSpec;
 import io.enthalpa.core.waterloop.LoopHeights;
 import io.enthalpa.core.waterloop.LoopHydraulics;
@@ -166,6 +169,9 @@ public final class Methods {
                             Centreline.METHOD,
                             TurnList.METHOD,
                             Pipework.METHOD,
+                            Hosework.METHOD,
+                            HoseMake.METHOD,
+                            WaterPorts.METHOD,
                             Fork.METHOD,
                             Router.METHOD,
                             Ribbon.METHOD,

@@ -118,10 +118,18 @@ public final class Bodies {
     /** Of a core as it is made, of a housing that is clocked its outlet too; of what is a box {@link BoxPorts}. */
     private List<OpenPort> ports(Stand stand) {
         return switch (stand.what()) {
-            case CORE -> CoreBody.ports(core(stand).spec());
+            case CORE -> {
+                PathElement.Core core = core(stand);
+                List<OpenPort> all = new ArrayList<>(CoreBody.ports(core.spec()));
+                core.loop().ifPresent(loop -> all.addAll(WaterPorts.ofCore(core.spec(), loop.ports())));
+                yield all;
+            }
             case BLOWER, THROTTLE, FILTER, PLENUM ->
                 BoxPorts.of(option.path(), piece(stand), size(stand), scroll(stand));
-            default -> List.of();
+            case RADIATOR -> WaterPorts.ofRadiator(size(stand));
+            case TANK -> WaterPorts.ofTank(size(stand));
+            case PUMP -> WaterPorts.ofPump(size(stand));
+            case PIPE -> List.of();
         };
     }
 

@@ -45,15 +45,14 @@ public final class BoxPorts {
             ports.add(ScrollBody.port(size, scroll.get(), piece.bore()));
         } else if (!(piece instanceof PathElement.Plenum)) {
             Vector3D rear = new Vector3D(size.deep() / 2, 0, 0);
-            ports.add(OpenPort.of(
-                    "outlet", List.of(rear, rear.add(EndTankSpec.USUAL_STUB, Vector3D.PLUS_I)), piece.bore()));
+            ports.add(OpenPort.of("outlet", List.of(rear, rear.add(EndTankSpec.USUAL_STUB, Vector3D.PLUS_I))));
         }
         return ports;
     }
 
     private static OpenPort front(String role, Size size, double aside, PathElement piece) {
         Vector3D front = new Vector3D(-size.deep() / 2, aside, 0);
-        return OpenPort.of(role, List.of(front, front.add(EndTankSpec.USUAL_STUB, Vector3D.MINUS_I)), piece.bore());
+        return OpenPort.of(role, List.of(front, front.add(EndTankSpec.USUAL_STUB, Vector3D.MINUS_I)));
     }
 
     /** The pair whose legs end on it with no more than joints and cones between. */

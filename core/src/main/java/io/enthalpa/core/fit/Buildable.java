@@ -42,6 +42,8 @@ public final class Buildable {
 
     /** rad that a hose on a port bears; common practice, no source. */
     private static final double OUT_OF_SQUARE = Math.toRadians(2);
+    /** rad that a hose of a water loop bears where it comes on; common practice, no source. */
+    private static final double HOSE_OUT_OF_SQUARE = Math.toRadians(10);
 
     private Buildable() {}
 
@@ -49,7 +51,55 @@ public final class Buildable {
     public record Fault(FitFinding says, Optional<Run> mended) {}
 
     /** @param run as it is laid */
-    public static List<Fault> of(Pipework.Laid laid, Run run) {
+    public static List<Fault> of(Laid laid, Run run) {
+        return laid.hose().isPresent() ? hose(laid, run) : pipe(laid, run);
+    }
+
+    /** It is neither cut from stock nor welded: it kinks. */
+    private static List<Fault> hose(Laid laid, Run run) {
+        List<Fault> faults = new ArrayList<>();
+        double least = laid.usualRadius();
+        for (Bend b : laid.line().bends()) {
+            if (b.radius() < least - TRUE) {
+                Fault tight = fault(
+                        Kind.HOSE_KINKS,
+                        laid,
+                        b.corner() + 1,
+                        b.radius(),
+                        least,
+                        changed(run, b.corner(), c -> new Run.Corner(c.at(), OptionalDouble.empty())));
+                faults.add(hasRoom(laid, b.corner(), least) ? tight : new Fault(tight.says, Optional.empty()));
+            }
+        }
+        ends(laid, run, HOSE_OUT_OF_SQUARE, faults);
+        return faults;
+    }
+
+    /** Whether the straights beside a corner are long enough for such a bend. */
+    private static boolean hasRoom(Laid laid, int corner, double radius) {
+        List<RunSpec.Corner> corners = new ArrayList<>(laid.spec().corners());
+        corners.set(corner, new RunSpec.Corner(corners.get(corner).at(), radius));
+        try {
+            Centreline.of(
+                    new RunSpec(laid.spec().from(), corners, laid.spec().to()),
+                    laid.pipe().name());
+            return true;
+        } catch (EnthalpaFault tooLong) {
+            return false;
+        }
+    }
+
+    private static void ends(Laid laid, Run run, double most, List<Fault> faults) {
+        int last = laid.spec().corners().size() - 1;
+        laid.before()
+                .flatMap(j -> square(laid, run, j, laid.spec().from(), 0, most))
+                .ifPresent(faults::add);
+        laid.behind()
+                .flatMap(j -> square(laid, run, j, laid.spec().to(), last, most))
+                .ifPresent(faults::add);
+    }
+
+    private static List<Fault> pipe(Laid laid, Run run) {
         List<Fault> faults = new ArrayList<>();
         double tightest = TIGHTEST * laid.pipe().size();
         for (Bend b : laid.line().bends()) {
@@ -86,8 +136,7 @@ public final class Buildable {
             }
         }
         int last = laid.spec().corners().size() - 1;
-        laid.before().flatMap(j -> square(laid, run, j, laid.spec().from(), 0)).ifPresent(faults::add);
-        laid.behind().flatMap(j -> square(laid, run, j, laid.spec().to(), last)).ifPresent(faults::add);
+        ends(laid, run, OUT_OF_SQUARE, faults);
         seat(laid, run, all.get(0), laid.before().isPresent(), 0, 1).ifPresent(faults::add);
         seat(laid, run, all.get(all.size() - 1), laid.behind().isPresent(), last, -1)
                 .ifPresent(faults::add);
@@ -107,17 +156,15 @@ public final class Buildable {
 
     /** Square again with the corner next to the port put onto the line of the port, as far off as it is. */
     private static Optional<Fault> square(
-            Pipework.Laid laid, Run run, Pipework.Joined joined, Vector3D port, int corner) {
-        if (joined.off() <= OUT_OF_SQUARE) {
+            Laid laid, Run run, Laid.Joined joined, Vector3D port, int corner, double mostOff) {
+        if (joined.off() <= mostOff) {
             return Optional.empty();
         }
         FitFinding says = new FitFinding(
                 Kind.PIPE_OUT_OF_SQUARE,
                 laid.pipe().name(),
                 FitFinding.named(joined.port().role(), joined.name()),
-                List.of(
-                        new Figure("off", joined.off(), Quantity.ANGLE),
-                        new Figure("most", OUT_OF_SQUARE, Quantity.ANGLE)));
+                List.of(new Figure("off", joined.off(), Quantity.ANGLE), new Figure("most", mostOff, Quantity.ANGLE)));
         if (run.corners().isEmpty()) {
             return Optional.of(new Fault(says, Optional.empty()));
         }
@@ -127,8 +174,7 @@ public final class Buildable {
         return Optional.of(new Fault(says, Optional.of(changed(run, corner, c -> new Run.Corner(on, c.radius())))));
     }
 
-    private static Optional<Fault> seat(
-            Pipework.Laid laid, Run run, Stretch end, boolean joined, int corner, int sense) {
+    private static Optional<Fault> seat(Laid laid, Run run, Stretch end, boolean joined, int corner, int sense) {
         double left = length(end);
         if (!joined || laid.spec().corners().isEmpty() || left > Pipework.STUB - TRUE) {
             return Optional.empty();
@@ -143,7 +189,7 @@ public final class Buildable {
                 moved(laid, run, corner, way, l -> length(sense > 0 ? l.get(0) : l.get(l.size() - 1)), Pipework.STUB)));
     }
 
-    private static Fault fault(Kind kind, Pipework.Laid laid, int corner, double is, double wanted, Run mended) {
+    private static Fault fault(Kind kind, Laid laid, int corner, double is, double wanted, Run mended) {
         return new Fault(
                 new FitFinding(
                         kind,
@@ -172,12 +218,7 @@ public final class Buildable {
 
     /** As far as it takes: a corner that is moved turns otherwise, and its bend takes more or less of the straight. */
     private static Run moved(
-            Pipework.Laid laid,
-            Run run,
-            int corner,
-            Vector3D way,
-            ToDoubleFunction<List<Stretch>> left,
-            double wanted) {
+            Laid laid, Run run, int corner, Vector3D way, ToDoubleFunction<List<Stretch>> left, double wanted) {
         double by = 0;
         for (int i = 0; i < ROUNDS; i++) {
             List<RunSpec.Corner> corners = new ArrayList<>(laid.spec().corners());

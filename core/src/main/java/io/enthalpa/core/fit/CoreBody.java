@@ -78,7 +78,7 @@ public final class CoreBody {
     static List<OpenPort> ports(CoreSpec spec) {
         return new CorePorts(spec)
                 .all().stream()
-                        .map(port -> OpenPort.of(port.role(), line(port, spec.tanks()), port.bore()))
+                        .map(port -> OpenPort.of(port.role(), line(port, spec.tanks())))
                         .toList();
     }
 }

@@ -124,7 +124,7 @@ public record Fit(
 
     /** What pipes are joined to counts without the joint. */
     private static List<GapRow> beside(int i, int j, List<Body> bodies, Pipework pipes, RoomSpec room) {
-        int standing = bodies.size() - pipes.laid().size();
+        int standing = bodies.size() - pipes.all().size();
         Body one = bodies.get(i);
         Body other = bodies.get(j);
         if (i >= standing) {
@@ -149,7 +149,7 @@ public record Fit(
 
     /** @return whether one of the two is a pipe on a port of the other, or goes on where the other ends */
     public boolean isJoined(int body, int other) {
-        int standing = bodies.size() - pipes.laid().size();
+        int standing = bodies.size() - pipes.all().size();
         int first = Math.min(body, other);
         int second = Math.max(body, other);
         return second >= standing
@@ -249,7 +249,7 @@ public record Fit(
 
     /** @return what of the laid pipes cannot be made as they are laid */
     public List<Buildable.Fault> unbuildable() {
-        return pipes.laid().stream()
+        return pipes.all().stream()
                 .flatMap(l -> Buildable.of(l, pipes.run(l)).stream())
                 .toList();
     }

@@ -37,6 +37,7 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         PIPE_NO_WELD,
         PIPE_NO_SEAT_START,
         PIPE_NO_SEAT_END,
+        HOSE_KINKS,
         FITTING_OFF,
         FITTING_HOLE,
         FITTING_IN_JOINT,

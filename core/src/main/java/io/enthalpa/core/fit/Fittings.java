@@ -52,7 +52,7 @@ public final class Fittings {
     }
 
     /** @return each as part of its pipe */
-    static List<Solid.Part> parts(Pipework.Laid laid) {
+    static List<Solid.Part> parts(Laid laid) {
         return laid.fittings().stream()
                 .filter(f -> f.along() <= laid.line().length())
                 .map(f -> {
@@ -83,7 +83,7 @@ public final class Fittings {
     }
 
     /** @return what cannot sit where it is, with the nearest place where it can */
-    static List<Buildable.Fault> faults(Pipework.Laid laid, Run run) {
+    static List<Buildable.Fault> faults(Laid laid, Run run) {
         List<Buildable.Fault> faults = new ArrayList<>();
         for (int i = 0; i < run.fittings().size(); i++) {
             wrong(laid, run, i).ifPresent(faults::add);
@@ -91,7 +91,7 @@ public final class Fittings {
         return faults;
     }
 
-    private static Optional<Buildable.Fault> wrong(Pipework.Laid laid, Run run, int number) {
+    private static Optional<Buildable.Fault> wrong(Laid laid, Run run, int number) {
         Fitting f = run.fittings().get(number);
         double length = laid.line().length();
         double bore = laid.pipe().bore();
@@ -129,12 +129,12 @@ public final class Fittings {
     }
 
     /** On the same side of the tube: their rounds meet at its wall. */
-    private static boolean touch(Pipework.Laid laid, Fitting a, Fitting b) {
+    private static boolean touch(Laid laid, Fitting a, Fitting b) {
         Vector3D one = on(laid, a);
         return one.distance(on(laid, b)) < (a.across() + b.across()) / 2 - TRUE;
     }
 
-    private static Vector3D on(Pipework.Laid laid, Fitting f) {
+    private static Vector3D on(Laid laid, Fitting f) {
         return laid.line().at(f.along()).add(laid.outside() / 2, laid.line().side(f.along(), f.clock()));
     }
 
@@ -146,7 +146,7 @@ public final class Fittings {
         return new Reach(b.along() - BAND, b.along() + BAND);
     }
 
-    private static List<Reach> straights(Pipework.Laid laid) {
+    private static List<Reach> straights(Laid laid) {
         List<Reach> all = new ArrayList<>();
         double along = 0;
         for (Stretch s : laid.line().stretches()) {
@@ -159,7 +159,7 @@ public final class Fittings {
     }
 
     /** What is left of the straights for something of that breadth, as reaches of its middle. */
-    private static List<Reach> free(Pipework.Laid laid, double across, List<Reach> taken) {
+    private static List<Reach> free(Laid laid, double across, List<Reach> taken) {
         double start = laid.before().isPresent() ? Pipework.STUB : 0;
         double end = laid.line().length() - (laid.behind().isPresent() ? Pipework.STUB : 0);
         List<Reach> left = straights(laid).stream()
@@ -179,7 +179,7 @@ public final class Fittings {
     }
 
     /** @return m along it: the middle of the longest straight that nothing sits on; empty where there is none */
-    public static OptionalDouble best(Pipework.Laid laid, Run run) {
+    public static OptionalDouble best(Laid laid, Run run) {
         return free(laid, 0, taken(run, -1)).stream()
                 .max(Comparator.comparingDouble(s -> s.to - s.from))
                 .map(s -> OptionalDouble.of((s.from + s.to) / 2))
@@ -198,7 +198,7 @@ public final class Fittings {
     }
 
     /** The nearest place where it can sit. */
-    private static Optional<Run> mended(Pipework.Laid laid, Run run, int number) {
+    private static Optional<Run> mended(Laid laid, Run run, int number) {
         Fitting f = run.fittings().get(number);
         return free(laid, f.across(), taken(run, number)).stream()
                 .map(s -> Math.max(s.from, Math.min(s.to, f.along())))
@@ -211,12 +211,12 @@ public final class Fittings {
     }
 
     private static Optional<Buildable.Fault> fault(
-            Kind kind, Pipework.Laid laid, Run run, int number, String to, double is, double wanted) {
+            Kind kind, Laid laid, Run run, int number, String to, double is, double wanted) {
         return Optional.of(new Buildable.Fault(
                 finding(kind, laid, run.fittings().get(number), to, is, wanted), mended(laid, run, number)));
     }
 
-    private static FitFinding finding(Kind kind, Pipework.Laid laid, Fitting f, String to, double is, double wanted) {
+    private static FitFinding finding(Kind kind, Laid laid, Fitting f, String to, double is, double wanted) {
         return new FitFinding(
                 kind,
                 FitFinding.named(f.kind().words(), laid.pipe().name()),

@@ -64,10 +64,9 @@ public final class Mirrored {
         List<PathElement> path =
                 Pieces.with(other.spot(), option.path(), p -> new Pipe(name, pipe.spec(), pipe.wall()));
         List<Run> runs = new ArrayList<>(option.runs());
-        Optional<Run> laid =
-                runs.stream().filter(r -> r.of().equals(pipe.name())).findFirst();
+        Optional<Run> laid = runs.stream().filter(r -> r.isOfPipe(pipe.name())).findFirst();
         int at = 0;
-        while (at < runs.size() && !runs.get(at).of().equals(name)) {
+        while (at < runs.size() && !runs.get(at).isOfPipe(name)) {
             at++;
         }
         if (at < runs.size()) {

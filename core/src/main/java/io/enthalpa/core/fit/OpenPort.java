@@ -10,17 +10,20 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param role "inlet", "first outlet"
  * @param at   m, the middle of its mouth
  * @param out  unit vector out of it
- * @param bore m
  */
-public record OpenPort(String role, Vector3D at, Vector3D out, double bore) {
+public record OpenPort(String role, Vector3D at, Vector3D out) {
     /** @param line m, its middle line, the last two points the ends of what the hose is put on */
-    static OpenPort of(String role, List<Vector3D> line, double bore) {
+    static OpenPort of(String role, List<Vector3D> line) {
         Vector3D end = line.get(line.size() - 1);
-        return new OpenPort(role, end, end.subtract(line.get(line.size() - 2)).normalize(), bore);
+        return new OpenPort(role, end, end.subtract(line.get(line.size() - 2)).normalize());
     }
 
     OpenPort moved(Pose pose) {
-        return new OpenPort(role, pose.toRoom(at), pose.turn().applyTo(out), bore);
+        return new OpenPort(role, pose.toRoom(at), pose.turn().applyTo(out));
+    }
+
+    boolean isOfWater() {
+        return role.equals(WaterPorts.IN) || role.equals(WaterPorts.OUT);
     }
 
     /** @return whether a part of the body it is on belongs to it: its tube, its clamp */

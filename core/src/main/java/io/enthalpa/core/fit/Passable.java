@@ -64,6 +64,26 @@ public record Passable(
         return new Passable(between.spot(), between.pipe(), tube(between.pipe()), start, end, keepouts, between.run());
     }
 
+    /** @param solids of the room's obstacles @return what a laid pipe or hose keeps its gaps to */
+    public static List<Keepout> around(
+            Pipework pipes, List<Body> bodies, Laid laid, RoomSpec room, List<Solid> solids) {
+        String carrier = pipes.hangs(laid);
+        List<Keepout> keepouts = new ArrayList<>(toRoom(room, solids, carrier));
+        int own = pipes.all().indexOf(laid);
+        for (int i = 0; i < bodies.size(); i++) {
+            Body body = bodies.get(i);
+            keepouts.add(keepout(pipes.joint(own, i).map(body::without).orElse(body), room, carrier));
+        }
+        List<Body> laidBodies = pipes.asBodies();
+        for (int i = 0; i < laidBodies.size(); i++) {
+            if (i != own && !pipes.goesOn(own, i)) {
+                Body other = laidBodies.get(i);
+                keepouts.add(keepout(pipes.isForked(own, i) ? Fork.without(other) : other, room, carrier));
+            }
+        }
+        return keepouts;
+    }
+
     private static Tube tube(PathElement.Pipe pipe) {
         return new Tube(
                 pipe.outside() + 2 * pipe.wall().wrap(),
@@ -127,8 +147,10 @@ public record Passable(
         List<Keepout> all = new ArrayList<>();
         List<Body> bodies = pipes.asBodies();
         for (int i = 0; i < bodies.size(); i++) {
-            Spot other = pipes.laid().get(i).spot();
-            if (!other.equals(between.spot()) && !between.beside().isBeside(other)) {
+            Laid laid = pipes.all().get(i);
+            Spot other = laid.spot();
+            if (laid.hose().isPresent()
+                    || !other.equals(between.spot()) && !between.beside().isBeside(other)) {
                 boolean forked = other.row().isBeside(between.spot().row());
                 all.add(keepout(forked ? Fork.without(bodies.get(i)) : bodies.get(i), room, carrier));
             }
@@ -168,6 +190,6 @@ public record Passable(
     /** @return how it is laid then; its ends stay on what they are on */
     public Run run(RunSpec way) {
         Run like = before.orElseGet(() -> new Run(pipe.name(), Optional.empty(), List.of(), Optional.empty()));
-        return like.withCorners(Relaid.corners(way, pipe));
+        return like.withCorners(Relaid.corners(way, Pipework.stockRadius(pipe)));
     }
 }

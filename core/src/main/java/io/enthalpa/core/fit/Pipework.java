@@ -4,20 +4,14 @@ import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.fault.EnthalpaFault;
-import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.loss.PipeSpec.Bend;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.room.Carrier;
 import io.enthalpa.core.room.Stand;
-import io.enthalpa.core.route.Centreline;
-import io.enthalpa.core.route.Fitting;
 import io.enthalpa.core.route.JointsSpec;
 import io.enthalpa.core.route.Run;
-import io.enthalpa.core.route.RunSpec;
-import io.enthalpa.core.route.TurnList;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
-import io.enthalpa.core.space.Solid;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -39,77 +33,13 @@ public final class Pipework {
             .source(Citation.commonPractice("pipes are bought by the outside and measured along the middle"))
             .leavesOut("Beads, clamps and welds on it; that a long pipe shakes with both its ends.");
 
-    /**
-     * @param run    its number among the runs of the option
-     * @param before what it begins on
-     * @param behind what it ends on
-     * @param fittings in its wall
-     */
-    public record Laid(
-            int run,
-            Spot spot,
-            PathElement.Pipe pipe,
-            RunSpec spec,
-            Centreline line,
-            Optional<Joined> before,
-            Optional<Joined> behind,
-            List<Fitting> fittings) {
-        /** @return m that must be clear of all else */
-        public double outside() {
-            return Pipework.outside(pipe);
-        }
-
-        /** m: no wider than a line of a drawing. */
-        private static final double DRAWN = 1e-3;
-
-        /** @return as it is drawn: with few parts */
-        public Solid drawn() {
-            return withMore(line.solid(pipe.name(), outside(), DRAWN));
-        }
-
-        /** With the arms of a Y it ends on and what is in its wall. */
-        private Solid withMore(Solid tube) {
-            List<Solid.Part> parts = new ArrayList<>(tube.parts());
-            Stream.of(before, behind)
-                    .flatMap(Optional::stream)
-                    .flatMap(j -> j.fork.stream())
-                    .forEach(fork -> parts.add(fork.arm(outside())));
-            parts.addAll(Fittings.parts(this));
-            return Solid.of(parts);
-        }
-
-        /** @return as it is cut and put together */
-        public TurnList turns() {
-            return TurnList.of(spec, pipe.name());
-        }
-
-        /** @return as long and bent as it is laid */
-        public PathElement.Pipe piece() {
-            List<Bend> bends = new ArrayList<>();
-            for (Centreline.Bend b : line.bends()) {
-                boolean stock = b.radius() == stockRadius(pipe);
-                bends.add(new Bend(b.angle(), b.radius(), stock));
-            }
-            PipeSpec spec = new PipeSpec(pipe.spec().material(), pipe.spec().bore(), line.straight(), bends);
-            return pipe.withSpec(spec).withWall(pipe.wall().within(spec.developed()));
-        }
-    }
-
-    /**
-     * A port that a pipe comes on.
-     *
-     * @param body its number among the bodies that have a place
-     * @param name of the body
-     * @param off  rad that the pipe is out of square with it
-     * @param fork where two legs come on it
-     */
-    public record Joined(int body, String name, OpenPort port, double off, Optional<Fork> fork) {}
-
     private final BuildOption option;
     private final List<Body> bodies;
     private final List<Laid> laid = new ArrayList<>();
     private final List<Unlaid> unlaid = new ArrayList<>();
     /** Ends of those that are laid, by the spot of the pipe. */
+    private final Hosework hoses;
+
     private final Map<Spot, PipeEnd> ends = new HashMap<>();
 
     /** What a brace that does not give is bolted to; without one what the body at its beginning, or else at its end, hangs on. */
@@ -122,6 +52,7 @@ public final class Pipework {
     private Pipework(BuildOption option, List<Body> bodies) {
         this.option = option;
         this.bodies = bodies;
+        this.hoses = Hosework.of(option, bodies);
     }
 
     /** @param bodies of the option that have a place */
@@ -133,40 +64,54 @@ public final class Pipework {
         return work;
     }
 
-    /** @return the option, its pipes as long and bent as they are laid */
+    /** @return the option, its pipes and hoses as long and bent as they are laid */
     public static BuildOption applied(BuildOption option) {
         if (option.runs().isEmpty()) {
             return option;
         }
         List<PathElement> path = option.path();
-        for (Laid l : of(option, Bodies.of(option)).laid) {
-            path = Pieces.with(l.spot, path, pipe -> l.piece());
+        Pipework work = of(option, Bodies.of(option));
+        for (Laid l : work.laid) {
+            path = Pieces.with(l.spot(), path, pipe -> l.piece());
         }
-        return option.withPath(path);
+        return option.withPath(work.hoses.applied(path));
     }
 
-    /** @return in the order of the path */
+    /** @return the pipes of the charge, in the order of the path */
     public List<Laid> laid() {
         return List.copyOf(laid);
     }
 
+    /** @return the pipes of the charge, then the hoses of the loops */
+    public List<Laid> all() {
+        return Stream.concat(laid.stream(), hoses.laid().stream()).toList();
+    }
+
+    /** @return the water loops whose heights are those of the room */
+    public List<LoopInRoom> loops() {
+        return hoses.inRoom();
+    }
+
+    /** @param loop name of the core on whose water the hose is; empty of a pipe of the charge */
+    public Optional<Laid> laid(String of, Optional<String> loop) {
+        return all().stream()
+                .filter(l -> run(l).of().equals(of) && run(l).loop().equals(loop))
+                .findFirst();
+    }
+
     /** @return as it is written */
     public Run run(Laid l) {
-        return option.runs().get(l.run);
+        return option.runs().get(l.run());
     }
 
     /** @return whether what joins it there comes apart */
     boolean isClamped(Laid l, JointsSpec.End end) {
-        return option.joints().at(l.pipe.name(), end).coupling().isJoint();
+        return l.hose().isPresent()
+                || option.joints().at(l.pipe().name(), end).coupling().isJoint();
     }
 
     public List<Unlaid> unlaid() {
-        return List.copyOf(unlaid);
-    }
-
-    /** m that must be clear of all else. */
-    private static double outside(PathElement.Pipe pipe) {
-        return pipe.outside() + 2 * pipe.wall().wrap();
+        return Stream.concat(unlaid.stream(), hoses.unlaid().stream()).toList();
     }
 
     /** @return m, of the middle line of a bend of stock */
@@ -180,7 +125,7 @@ public final class Pipework {
         for (Pieces.Placed<PathElement> placed : all) {
             for (int i = 0; i < found.length; i++) {
                 boolean its = placed.piece() instanceof PathElement.Pipe
-                        && placed.piece().name().equals(option.runs().get(i).of());
+                        && option.runs().get(i).isOfPipe(placed.piece().name());
                 if (its && !found[i] && !ends.containsKey(placed.spot())) {
                     found[i] = true;
                     lay(i, placed.spot(), (PathElement.Pipe) placed.piece());
@@ -188,7 +133,7 @@ public final class Pipework {
             }
         }
         for (int i = 0; i < found.length; i++) {
-            if (!found[i]) {
+            if (!found[i] && option.runs().get(i).loop().isEmpty()) {
                 unlaid.add(new Unlaid(i, option.runs().get(i).of(), Unlaid.Why.GONE, ""));
             }
         }
@@ -209,28 +154,10 @@ public final class Pipework {
                     number, run.of(), Unlaid.Why.NO_END, between.beside().nameBehind()));
             return;
         }
-        RunSpec spec = new RunSpec(
-                run.from().orElseGet(() -> start.orElseThrow().at()),
-                run.corners().stream()
-                        .map(c -> new RunSpec.Corner(c.at(), c.radius().orElse(stockRadius(pipe))))
-                        .toList(),
-                run.to().orElseGet(() -> finish.orElseThrow().at()));
         try {
-            Centreline line = Centreline.of(spec, run.of());
-            List<Vector3D> points = spec.points();
-            int n = points.size();
-            Vector3D first = points.get(1).subtract(points.get(0)).normalize();
-            Vector3D last = points.get(n - 1).subtract(points.get(n - 2)).normalize();
-            ends.put(spot, new PipeEnd(spec.to(), last, Optional.empty(), -1, Optional.empty()));
-            laid.add(new Laid(
-                    number,
-                    spot,
-                    pipe,
-                    spec,
-                    line,
-                    joined(start, first),
-                    joined(finish, last.negate()),
-                    run.fittings()));
+            Laid made = Laid.of(number, run, spot, pipe, Optional.empty(), start, finish, bodies);
+            ends.put(spot, made.end());
+            laid.add(made);
         } catch (EnthalpaFault wrong) {
             unlaid.add(new Unlaid(number, run.of(), Unlaid.Why.WRONG, wrong.sentence()));
         }
@@ -239,18 +166,19 @@ public final class Pipework {
     /** m straight out of a port before a first bend: room for the joint; common practice, no source. */
     static final double STUB = 0.05;
     /**
-     * @return for each pipe that is not laid how one may begin to lay it: square out of the ports that are known, with a corner before each
+     * @return for each pipe and hose that is not laid how one may begin to lay it: square out of the ports that are known, with a corner before each
      *     where there are two; otherwise straight on
      */
     public List<Run> startings() {
         List<Run> all = new ArrayList<>();
         for (Pieces.Placed<PathElement.Pipe> placed : Pieces.of(PathElement.Pipe.class, option.path())) {
             PathElement.Pipe pipe = placed.piece();
-            if (option.runs().stream().noneMatch(r -> r.of().equals(pipe.name()))) {
+            if (option.runs().stream().noneMatch(r -> r.isOfPipe(pipe.name()))) {
                 Between between = between(placed.spot(), pipe, Optional.empty());
-                all.add(Starting.of(pipe, between.start(), between.finish()));
+                all.add(Starting.of(pipe.name(), stockRadius(pipe), between.start(), between.finish()));
             }
         }
+        all.addAll(hoses.startings());
         return all;
     }
 
@@ -262,7 +190,7 @@ public final class Pipework {
                 .map(placed -> between(
                         placed.spot(),
                         placed.piece(),
-                        option.runs().stream().filter(r -> r.of().equals(of)).findFirst()));
+                        option.runs().stream().filter(r -> r.isOfPipe(of)).findFirst()));
     }
 
     private Between between(Spot spot, PathElement.Pipe pipe, Optional<Run> run) {
@@ -272,16 +200,6 @@ public final class Pipework {
         Optional<PipeEnd> finish =
                 run.flatMap(Run::to).isPresent() ? Optional.empty() : end(spot, pipe, beside, start, false);
         return new Between(spot, pipe, beside, start, finish, run);
-    }
-
-    private Optional<Joined> joined(Optional<PipeEnd> end, Vector3D away) {
-        return end.filter(e -> e.port().isPresent())
-                .map(e -> new Joined(
-                        e.body(),
-                        bodies.get(e.body()).name(),
-                        e.port().get(),
-                        Vector3D.angle(e.port().get().out(), away),
-                        e.fork()));
     }
 
     /** Straight on through joints and cones to the port, or to the pipe that ends there; of what two legs share their own arm of the Y. */
@@ -316,7 +234,7 @@ public final class Pipework {
                         end.heading().negate(),
                         end.at().subtract(f.at())))
                 .orElseGet(() -> Fork.left(end.heading()));
-        Fork fork = Fork.of(end.at(), end.heading(), left, leg, outside(pipe), angle);
+        Fork fork = Fork.of(end.at(), end.heading(), left, leg, Laid.outside(pipe), angle);
         return new PipeEnd(fork.at(), end.heading(), end.port(), end.body(), Optional.of(fork));
     }
 
@@ -328,7 +246,7 @@ public final class Pipework {
                     && body.stand().of().equals(piece.name())) {
                 int number = i;
                 List<OpenPort> fit = body.ports().stream()
-                        .filter(p -> p.role().endsWith(role))
+                        .filter(p -> !p.isOfWater() && p.role().endsWith(role))
                         .toList();
                 return fit.stream()
                         .skip(fit.size() > 1 ? beside.leg() : 0)
@@ -340,47 +258,46 @@ public final class Pipework {
         return Optional.empty();
     }
 
-    /** @return each pipe as a body, in the order of {@link #laid} */
+    /** @return each as a body, in the order of {@link #all} */
     List<Body> asBodies() {
-        return laid.stream().map(this::body).toList();
+        return all().stream().map(this::body).toList();
     }
 
     /** @return name of the carrier that it hangs on */
     public String hangs(Laid l) {
         return carrierOf(
                 Optional.of(run(l)),
-                l.before.or(l::behind).stream().mapToInt(j -> j.body).findFirst(),
+                l.before().or(l::behind).stream().mapToInt(Laid.Joined::body).findFirst(),
                 bodies);
     }
 
     private Body body(Laid l) {
-        Stand stand = new Stand(l.pipe.name(), Stand.What.PIPE, l.spec.from(), 0, 0, 0, hangs(l), Optional.empty());
-        return new Body(
-                l.pipe.name(),
-                l.run,
-                stand,
-                l.withMore(l.line.solid(l.pipe.name(), l.outside())),
-                false,
-                Optional.empty(),
-                List.of());
+        Stand stand = new Stand(l.pipe().name(), Stand.What.PIPE, l.spec().from(), 0, 0, 0, hangs(l), Optional.empty());
+        return new Body(l.pipe().name(), l.run(), stand, l.solid(), false, Optional.empty(), List.of());
     }
 
     /** @return the port of a body that a pipe comes on; empty where they are not joined */
     Optional<OpenPort> joint(int pipe, int body) {
-        Laid l = laid.get(pipe);
-        return l.before
-                .filter(j -> j.body == body)
-                .or(() -> l.behind.filter(j -> j.body == body))
-                .map(Joined::port);
+        Laid l = all().get(pipe);
+        return l.before()
+                .filter(j -> j.body() == body)
+                .or(() -> l.behind().filter(j -> j.body() == body))
+                .map(Laid.Joined::port);
     }
 
     /** @return whether one pipe goes on where the other ends */
     boolean goesOn(int pipe, int other) {
-        return new Neighbours(option.path(), laid.get(pipe).spot).isBeside(laid.get(other).spot);
+        Laid one = all().get(pipe);
+        Laid two = all().get(other);
+        if (one.hose().isPresent() || two.hose().isPresent()) {
+            return one.hose().isPresent() && two.hose().isPresent() && hoses.goesOn(one, two);
+        }
+        return new Neighbours(option.path(), one.spot()).isBeside(two.spot());
     }
 
     /** @return whether both are legs of one pair, whose arms meet where they part */
     boolean isForked(int pipe, int other) {
-        return laid.get(pipe).spot.row().isBeside(laid.get(other).spot.row());
+        return Math.max(pipe, other) < laid.size()
+                && laid.get(pipe).spot().row().isBeside(laid.get(other).spot().row());
     }
 }

@@ -1,6 +1,5 @@
 package io.enthalpa.core.fit;
 
-import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.route.RunSpec;
 import io.enthalpa.core.route.TurnList;
@@ -12,14 +11,11 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
 public final class Relaid {
     private Relaid() {}
 
-    /** @return as they are written, to a hundredth of a millimetre */
-    static List<Run.Corner> corners(RunSpec spec, PathElement.Pipe pipe) {
+    /** @param usual m, radius of a bend that says none @return as they are written, to a hundredth of a millimetre */
+    static List<Run.Corner> corners(RunSpec spec, double usual) {
         return spec.corners().stream()
                 .map(c -> new Run.Corner(
-                        told(c.at()),
-                        c.radius() == Pipework.stockRadius(pipe)
-                                ? OptionalDouble.empty()
-                                : OptionalDouble.of(c.radius())))
+                        told(c.at()), c.radius() == usual ? OptionalDouble.empty() : OptionalDouble.of(c.radius())))
                 .toList();
     }
 
@@ -37,15 +33,15 @@ public final class Relaid {
      * @param last  m of straight behind the last
      * @return the pipe from where it begins, so cut and put together; an end that is on a port stays there, and the last bend takes up what is left
      */
-    public static Run turned(Pipework pipes, Pipework.Laid l, List<TurnList.Step> steps, double last) {
+    public static Run turned(Pipework pipes, Laid l, List<TurnList.Step> steps, double last) {
         TurnList now = l.turns();
         List<TurnList.Step> bent = steps.stream()
                 .map(s -> Double.isNaN(s.radius())
-                        ? new TurnList.Step(s.length(), s.turn(), s.angle(), Pipework.stockRadius(l.pipe()))
+                        ? new TurnList.Step(s.length(), s.turn(), s.angle(), l.usualRadius())
                         : s)
                 .toList();
         RunSpec spec = new TurnList(now.from(), now.heading(), bent, last).run();
         Run run = pipes.run(l);
-        return run.withEnd(run.to().map(typed -> told(spec.to()))).withCorners(corners(spec, l.pipe()));
+        return run.withEnd(run.to().map(typed -> told(spec.to()))).withCorners(corners(spec, l.usualRadius()));
     }
 }

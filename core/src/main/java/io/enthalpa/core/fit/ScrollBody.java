@@ -39,7 +39,7 @@ final class ScrollBody {
 
     /** @return the end of its outlet, about its middle */
     static OpenPort port(Size size, Scroll scroll, double bore) {
-        return OpenPort.of(OUTLET, line(radius(size), scroll, bore), bore);
+        return OpenPort.of(OUTLET, line(radius(size), scroll, bore));
     }
 
     private static double radius(Size size) {

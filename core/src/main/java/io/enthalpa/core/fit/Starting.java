@@ -1,7 +1,7 @@
 package io.enthalpa.core.fit;
 
-import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.route.Run;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -11,6 +11,12 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
 final class Starting {
     /** rad: a first bend that would turn farther back is left to the hand. */
     private static final double MOST_TURN = Math.toRadians(150);
+    /** rad: what turns farther back does so in two bends. */
+    private static final double FAR_BACK = Math.toRadians(110);
+    /** m: less far aside it does not matter which way round. */
+    private static final double ASIDE = 0.01;
+    /** Radii between the corners of two right angles, with some straight. */
+    private static final double BETWEEN = 2.5;
     /** Angles settle at once: each moves its corner by little. */
     private static final int ROUNDS = 30;
     /** m of a pipe of which one end is known. */
@@ -18,13 +24,10 @@ final class Starting {
 
     private Starting() {}
 
-    static Run of(PathElement.Pipe pipe, Optional<PipeEnd> start, Optional<PipeEnd> finish) {
+    /** @param radius m, of the bends it begins with */
+    static Run of(String of, double radius, Optional<PipeEnd> start, Optional<PipeEnd> finish) {
         if (start.isPresent() && finish.isPresent()) {
-            return new Run(
-                    pipe.name(),
-                    Optional.empty(),
-                    square(start.get(), finish.get(), Pipework.stockRadius(pipe)),
-                    Optional.empty());
+            return new Run(of, Optional.empty(), square(start.get(), finish.get(), radius), Optional.empty());
         }
         Optional<Vector3D> from = start.isPresent()
                 ? Optional.empty()
@@ -32,25 +35,53 @@ final class Starting {
         Optional<Vector3D> to = finish.isPresent()
                 ? Optional.empty()
                 : Optional.of(start.map(e -> e.at().add(OPEN, e.heading())).orElse(new Vector3D(OPEN, 0, 0)));
-        return new Run(pipe.name(), from, List.of(), to);
+        return new Run(of, from, List.of(), to);
     }
 
-    /** A corner before each port, as far out as its own bend takes. */
+    /** A corner before each port, as far out as its own bend takes; two where it would turn far back. */
     private static List<Run.Corner> square(PipeEnd start, PipeEnd finish, double radius) {
+        List<Vector3D> before = roundBack(start, finish, radius);
+        List<Vector3D> behind = roundBack(finish, start, radius);
         double first = radius;
         double last = radius;
         for (int i = 0; i < ROUNDS; i++) {
-            Vector3D way = finish.at()
-                    .add(Pipework.STUB + last, finish.heading())
-                    .subtract(start.at().add(Pipework.STUB + first, start.heading()));
+            Vector3D way = corner(finish, behind, last).subtract(corner(start, before, first));
             if (way.getNorm() == 0) {
                 break;
             }
             first = radius * Math.tan(Math.min(MOST_TURN, Vector3D.angle(start.heading(), way)) / 2);
             last = radius * Math.tan(Math.min(MOST_TURN, Vector3D.angle(finish.heading(), way.negate())) / 2);
         }
-        return List.of(
-                new Run.Corner(start.at().add(Pipework.STUB + first, start.heading()), OptionalDouble.empty()),
-                new Run.Corner(finish.at().add(Pipework.STUB + last, finish.heading()), OptionalDouble.empty()));
+        List<Vector3D> all = new ArrayList<>(before);
+        if (before.isEmpty()) {
+            all.add(corner(start, before, first));
+        }
+        if (behind.isEmpty()) {
+            all.add(corner(finish, behind, last));
+        }
+        for (int i = behind.size() - 1; i >= 0; i--) {
+            all.add(behind.get(i));
+        }
+        return all.stream()
+                .map(at -> new Run.Corner(at, OptionalDouble.empty()))
+                .toList();
+    }
+
+    /** The last of the corners before a port. */
+    private static Vector3D corner(PipeEnd end, List<Vector3D> back, double tangent) {
+        return back.isEmpty() ? end.at().add(Pipework.STUB + tangent, end.heading()) : back.get(back.size() - 1);
+    }
+
+    /** A right angle out of the port, aside to where the other end is, and one more: room for both bends between. */
+    private static List<Vector3D> roundBack(PipeEnd end, PipeEnd other, double radius) {
+        Vector3D way = other.at().subtract(end.at());
+        if (Vector3D.angle(end.heading(), way) <= FAR_BACK) {
+            return List.of();
+        }
+        Vector3D aside = way.subtract(end.heading().scalarMultiply(way.dotProduct(end.heading())));
+        Vector3D side =
+                aside.getNorm() > ASIDE ? aside.normalize() : end.heading().orthogonal();
+        Vector3D out = end.at().add(Pipework.STUB + radius, end.heading());
+        return List.of(out, out.add(BETWEEN * radius, side));
     }
 }

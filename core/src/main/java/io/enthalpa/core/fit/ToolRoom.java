@@ -41,7 +41,7 @@ public record ToolRoom(int body, String element) {
      */
     static List<ToolRoom> of(List<Body> bodies, Pipework pipes, List<Solid> solids) {
         List<ToolRoom> all = new ArrayList<>();
-        int standing = bodies.size() - pipes.laid().size();
+        int standing = bodies.size() - pipes.all().size();
         for (int i = 0; i < bodies.size(); i++) {
             List<Solid> others = new ArrayList<>(solids);
             for (int j = 0; j < bodies.size(); j++) {
@@ -50,7 +50,7 @@ public record ToolRoom(int body, String element) {
                 }
             }
             if (i >= standing) {
-                for (Band clamp : bands(pipes, pipes.laid().get(i - standing))) {
+                for (Band clamp : bands(pipes, pipes.all().get(i - standing))) {
                     if (isShut(clamp.band, others)) {
                         all.add(new ToolRoom(i, clamp.name));
                     }
@@ -73,7 +73,7 @@ public record ToolRoom(int body, String element) {
     private record Band(String name, Frustum band) {}
 
     /** Of a pipe at its ends, where what it is joined by has one: in the middle of what the joint sits on. */
-    private static List<Band> bands(Pipework pipes, Pipework.Laid laid) {
+    private static List<Band> bands(Pipework pipes, Laid laid) {
         List<Band> all = new ArrayList<>();
         boolean first = pipes.run(laid).from().isEmpty() && pipes.isClamped(laid, JointsSpec.End.START);
         boolean last = laid.behind().isPresent() && pipes.isClamped(laid, JointsSpec.End.END);
@@ -86,7 +86,7 @@ public record ToolRoom(int body, String element) {
         return all;
     }
 
-    private static Frustum band(Pipework.Laid laid, double along) {
+    private static Frustum band(Laid laid, double along) {
         Vector3D middle = laid.line().at(along);
         Vector3D half = laid.line().heading(along).scalarMultiply(Spigot.CLAMP_WIDTH / 2);
         double radius = laid.pipe().outside() / 2 + Spigot.CLAMP_OUT;

@@ -3,7 +3,7 @@ package io.enthalpa.core.joint;
 import io.enthalpa.core.engine.EngineSpec;
 import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.fit.FitFinding.Kind;
-import io.enthalpa.core.fit.Pipework.Laid;
+import io.enthalpa.core.fit.Laid;
 import io.enthalpa.core.loss.PipeMaterial;
 import io.enthalpa.core.quantity.Figure;
 import io.enthalpa.core.quantity.Quantity;

@@ -12,6 +12,7 @@ import io.enthalpa.core.engine.EngineSpec;
 import io.enthalpa.core.fit.Bodies;
 import io.enthalpa.core.fit.Body;
 import io.enthalpa.core.fit.FitFinding;
+import io.enthalpa.core.fit.Laid;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.quantity.Figure;
@@ -223,7 +224,7 @@ public final class Joints {
     /** m along the pipe from a bellows to the brace that takes its pull; common practice, no source. */
     private static final double BESIDE = 0.3;
 
-    private List<String> loose(Pipework.Laid laid, Run run) {
+    private List<String> loose(Laid laid, Run run) {
         double length = laid.line().length();
         return all.stream()
                 .map(Joint::seam)

@@ -240,6 +240,20 @@ public final class Centreline {
         return stretches.stream().mapToDouble(Stretch::length).sum();
     }
 
+    /** @return m up from the datum, of the highest place of its middle line */
+    public double highest() {
+        double most = Double.NEGATIVE_INFINITY;
+        for (Stretch s : stretches) {
+            most = Math.max(most, Math.max(s.at(0).getZ(), s.at(s.length()).getZ()));
+            if (s instanceof Bend b) {
+                // Highest where R (sin t way + (1 - cos t) inward) is.
+                double top = Math.atan2(b.way.getZ(), -b.inward.getZ());
+                most = top > 0 && top < b.angle ? Math.max(most, b.on(top).getZ()) : most;
+            }
+        }
+        return most;
+    }
+
     /** @param along m from its beginning, held between its ends */
     public Vector3D at(double along) {
         return on(along, Stretch::at);

@@ -6,9 +6,10 @@ import java.util.OptionalDouble;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
- * How a pipe is laid in the room.
+ * How a pipe or a hose of a water loop is laid in the room.
  *
- * @param of      name of the pipe
+ * @param of      name of the pipe or hose
+ * @param loop    name of the core on whose water the hose is; empty of a pipe of the charge
  * @param from    m, where it begins; empty where it begins on what stands before it, and goes along when that is moved
  * @param corners in the order of the flow
  * @param to      m, where it ends; empty where it ends on what stands behind it
@@ -17,6 +18,7 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  */
 public record Run(
         String of,
+        Optional<String> loop,
         Optional<Vector3D> from,
         List<Corner> corners,
         Optional<Vector3D> to,
@@ -39,6 +41,27 @@ public record Run(
         this(of, from, corners, to, List.of(), List.of());
     }
 
+    /** Of a pipe of the charge. */
+    public Run(
+            String of,
+            Optional<Vector3D> from,
+            List<Corner> corners,
+            Optional<Vector3D> to,
+            List<Brace> braces,
+            List<Fitting> fittings) {
+        this(of, Optional.empty(), from, corners, to, braces, fittings);
+    }
+
+    /** @return whether it is that of a pipe of the charge of this name */
+    public boolean isOfPipe(String name) {
+        return loop.isEmpty() && of.equals(name);
+    }
+
+    /** @return that of a hose on the water of a core */
+    public Run on(String core) {
+        return new Run(of, Optional.of(core), from, corners, to, braces, fittings);
+    }
+
     /** @return carrier of the first brace that does not give */
     public Optional<String> heldBy() {
         return braces.stream().filter(b -> !b.rubber()).map(Brace::carrier).findFirst();
@@ -46,19 +69,19 @@ public record Run(
 
     /** @return laid by other corners */
     public Run withCorners(List<Corner> others) {
-        return new Run(of, from, others, to, braces, fittings);
+        return new Run(of, loop, from, others, to, braces, fittings);
     }
 
     /** @return typed elsewhere, or ending on what stands there */
     public Run withEnd(Optional<Vector3D> other) {
-        return new Run(of, from, corners, other, braces, fittings);
+        return new Run(of, loop, from, corners, other, braces, fittings);
     }
 
     public Run withBraces(List<Brace> others) {
-        return new Run(of, from, corners, to, others, fittings);
+        return new Run(of, loop, from, corners, to, others, fittings);
     }
 
     public Run withFittings(List<Fitting> others) {
-        return new Run(of, from, corners, to, braces, others);
+        return new Run(of, loop, from, corners, to, braces, others);
     }
 }

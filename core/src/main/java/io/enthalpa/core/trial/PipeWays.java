@@ -10,8 +10,8 @@ import io.enthalpa.core.fit.Buildable;
 import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.fit.GapRow;
+import io.enthalpa.core.fit.Laid;
 import io.enthalpa.core.fit.Passable;
-import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
@@ -83,14 +83,14 @@ public final class PipeWays {
      */
     public record Way(
             BuildOption option,
-            Pipework.Laid laid,
-            Optional<Pipework.Laid> second,
+            Laid laid,
+            Optional<Laid> second,
             Optional<GapRow> tight,
             String beside,
             Optional<Change> change,
             boolean roomy) {
         /** @return the pipe, or both */
-        public Stream<Pipework.Laid> all() {
+        public Stream<Laid> all() {
             return Stream.concat(Stream.of(laid), second.stream());
         }
 
@@ -183,7 +183,7 @@ public final class PipeWays {
 
     private static BuildOption with(BuildOption in, Run run) {
         List<Run> runs = new ArrayList<>(in.runs());
-        runs.removeIf(r -> r.of().equals(run.of()));
+        runs.removeIf(r -> r.isOfPipe(run.of()));
         runs.add(run);
         return in.withRuns(runs);
     }
@@ -194,8 +194,8 @@ public final class PipeWays {
     }
 
     private static Optional<Way> checked(BuildOption with, Fit then, List<Spot> spots, boolean roomy) {
-        int standing = then.bodies().size() - then.pipes().laid().size();
-        List<Pipework.Laid> laid = new ArrayList<>();
+        int standing = then.bodies().size() - then.pipes().all().size();
+        List<Laid> laid = new ArrayList<>();
         Optional<GapRow> tight = Optional.empty();
         int tightest = 0;
         for (int i = 0; i < then.pipes().laid().size(); i++) {
@@ -216,7 +216,7 @@ public final class PipeWays {
             return Optional.empty();
         }
         String beside = tight.isPresent() ? beside(tight.get(), tightest, then) : "";
-        Optional<Pipework.Laid> second = laid.stream().skip(1).findFirst();
+        Optional<Laid> second = laid.stream().skip(1).findFirst();
         return Optional.of(new Way(with, laid.get(0), second, tight, beside, Optional.empty(), roomy));
     }
 
@@ -321,7 +321,7 @@ public final class PipeWays {
     /** What is wrong with an option besides the pipe that is looked for. */
     private int wrong(BuildOption other) {
         List<Run> runs = new ArrayList<>(other.runs());
-        runs.removeIf(r -> r.of().equals(asked.pipe().name()));
+        runs.removeIf(r -> r.isOfPipe(asked.pipe().name()));
         Fit fit = Fit.of(other.withRuns(runs), room, solids);
         return (int) fit.gaps().stream().filter(GapRow::isShort).count()
                 + FitFinding.of(fit, 0).size();

@@ -34,7 +34,7 @@ record TwoTubes(BuildOption option, List<String> names, Passable asked, double s
         PathElement.Parallel pair =
                 new PathElement.Parallel(pipe.name(), parts, legs, parts, pipe.bore(), Optional.empty());
         List<Run> others =
-                option.runs().stream().filter(r -> !r.of().equals(pipe.name())).toList();
+                option.runs().stream().filter(r -> !r.isOfPipe(pipe.name())).toList();
         BuildOption with = option.withPath(Pieces.with(asked.spot(), option.path(), p -> pair))
                 .withRuns(others);
         return new TwoTubes(with, names, asked, size);

@@ -99,7 +99,7 @@ class PipeworkTest {
     /** Moved 50 rearwards the port is out of square with the pipe by atan(50 / 253); 100 to the left the last straight is 100 shorter. */
     @Test
     void itGoesAlongWithWhatItIsOn() {
-        Pipework.Laid square = work(laid(HOT)).laid().get(0);
+        Laid square = work(laid(HOT)).laid().get(0);
         assertThat(square.behind().orElseThrow().off()).isCloseTo(0, within(1e-7));
         assertThat(square.before()).isEmpty();
         BuildOption behind = Rooms.core(Systems.standard(), 0.05, 0, 0).withRuns(List.of(HOT));
@@ -224,7 +224,7 @@ class PipeworkTest {
         BuildOption both = core.withStands(List.of(core.stands().get(0), turbo));
         Run run = work(both).startings().get(0);
         assertThat(run.corners()).hasSize(2);
-        Pipework.Laid laid = work(both.withRuns(List.of(run))).laid().get(0);
+        Laid laid = work(both.withRuns(List.of(run))).laid().get(0);
         assertThat(laid.before().orElseThrow().off()).isCloseTo(0, within(1e-7));
         assertThat(laid.behind().orElseThrow().off()).isCloseTo(0, within(1e-7));
         // What is straight before the first bend and behind the last is the room for a joint.
@@ -239,7 +239,7 @@ class PipeworkTest {
     @Test
     void anOutletIsWhereThePipeBehindBegins() {
         Run cold = new Run("cold pipe", Optional.empty(), List.of(), Optional.of(p(0, 0.447, 0)));
-        Pipework.Laid l = work(laid(cold)).laid().get(0);
+        Laid l = work(laid(cold)).laid().get(0);
         assertThat(l.line().length()).isCloseTo(0.1, within(EXACT));
         assertThat(l.before().orElseThrow().port().role()).isEqualTo("outlet");
         assertThat(l.before().orElseThrow().off()).isCloseTo(0, within(1e-7));
@@ -251,7 +251,7 @@ class PipeworkTest {
         BuildOption option = laid(new Run("cold pipe", Optional.empty(), List.of(), Optional.empty()));
         Stand plenum =
                 new Stand("plenum", Stand.What.PLENUM, p(0, 1.2, 0), -Math.PI / 2, 0, 0, "body", Optional.empty());
-        Pipework.Laid cold = work(option.withStands(List.of(option.stands().get(0), plenum)))
+        Laid cold = work(option.withStands(List.of(option.stands().get(0), plenum)))
                 .laid()
                 .get(0);
         double edge = Math.cbrt(0.003 / 4);

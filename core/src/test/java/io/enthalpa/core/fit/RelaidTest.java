@@ -36,7 +36,7 @@ class RelaidTest {
         return Pipework.of(option, Bodies.of(option));
     }
 
-    private static List<Step> steps(Pipework.Laid l) {
+    private static List<Step> steps(Laid l) {
         return new ArrayList<>(l.turns().steps());
     }
 
@@ -44,7 +44,7 @@ class RelaidTest {
     @Test
     void byItsOwnTurnsItIsItself() {
         Pipework pipes = pipes(Optional.empty());
-        Pipework.Laid l = pipes.laid().get(0);
+        Laid l = pipes.laid().get(0);
         Run same = Relaid.turned(pipes, l, steps(l), l.turns().last());
         assertThat(same).isEqualTo(pipes.run(l));
     }
@@ -54,7 +54,7 @@ class RelaidTest {
     void whatComesBehindMovesAlong() {
         for (Optional<Vector3D> to : List.of(Optional.<Vector3D>empty(), Optional.of(new Vector3D(0, -0.4, 0)))) {
             Pipework pipes = pipes(to);
-            Pipework.Laid l = pipes.laid().get(0);
+            Laid l = pipes.laid().get(0);
             List<Step> steps = steps(l);
             Step second = steps.get(1);
             assertThat(second.length()).isCloseTo(0.4 - STOCK - 0.12, within(1e-9));
@@ -79,7 +79,7 @@ class RelaidTest {
     @Test
     void aBendIsTurned() {
         Pipework pipes = pipes(Optional.of(new Vector3D(0, -0.4, 0)));
-        Pipework.Laid l = pipes.laid().get(0);
+        Laid l = pipes.laid().get(0);
         List<Step> steps = steps(l);
         Step first = steps.get(0);
         steps.set(0, new Step(first.length(), first.turn() + Math.PI / 2, first.angle(), Double.NaN));

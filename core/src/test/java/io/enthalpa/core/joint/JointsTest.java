@@ -10,6 +10,7 @@ import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.fit.Bodies;
 import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.fit.FitFinding.Kind;
+import io.enthalpa.core.fit.Laid;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.room.Carrier;
 import io.enthalpa.core.room.RoomSpec;
@@ -65,14 +66,14 @@ class JointsTest {
                 Optional.empty());
         Run run = new Run("hot pipe", Optional.empty(), List.of(), Optional.empty());
         option = core.withStands(List.of(core.stands().get(0), blower)).withRuns(List.of(run));
-        Pipework.Laid laid = laid();
+        Laid laid = laid();
         Stand there = blower.shifted(0, laid.line().length() - LENGTH, 0);
         option = option.withStands(List.of(core.stands().get(0), there));
         assertThat(laid().line().length()).isCloseTo(LENGTH, within(1e-9));
         assertThat(laid().before().orElseThrow().off()).isCloseTo(0, within(1e-9));
     }
 
-    private Pipework.Laid laid() {
+    private Laid laid() {
         return Pipework.of(option, Bodies.of(option)).laid().get(0);
     }
 

@@ -41,6 +41,15 @@ class CentrelineTest {
     /** 500 rearwards, a right angle of radius 100, 400 to the right: 400 and 300 straight, an arc of 50 pi; its middle 100 (1 - cos 45) in. */
     private static final RunSpec ELBOW = run(p(0, 0, 0), p(0.5, 0.4, 0), new Corner(p(0.5, 0, 0), 0.1));
 
+    /** A hump of two slopes of 45 degrees: its arc's middle lies 100 x root 2 under the corner, its top 100 over that. */
+    @Test
+    void theHighestPlaceIsOnTheArc() {
+        RunSpec hump = run(p(0, 0, 0), p(0.6, 0, 0), new Corner(p(0.3, 0, 0.3), 0.1));
+        assertThat(Centreline.of(hump, "hump").highest()).isCloseTo(0.3 - 0.1 * Math.sqrt(2) + 0.1, within(1e-12));
+        RunSpec dip = run(p(0, 0, 0.3), p(0.6, 0, 0.2), new Corner(p(0.3, 0, 0), 0.1));
+        assertThat(Centreline.of(dip, "dip").highest()).isEqualTo(0.3);
+    }
+
     @Test
     void aRightAngleByHand() {
         Centreline line = Centreline.of(ELBOW, "pipe");

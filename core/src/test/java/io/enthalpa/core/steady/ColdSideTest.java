@@ -368,7 +368,8 @@ class ColdSideTest {
         WaterLoopSpec bare = ((CoolingSide.Water) s.cooling).loop();
         s.cooling = new CoolingSide.Water(bare.withPieces(bare.pieces().stream()
                 .map(p -> p instanceof LoopPiece.Hose h
-                        ? (LoopPiece) new LoopPiece.Hose(h.name(), h.spec(), h.beside(), h.height(), 6e-3)
+                        ? (LoopPiece) new LoopPiece.Hose(
+                                h.name(), h.spec(), h.beside(), h.height(), 6e-3, h.make(), h.least())
                         : p)
                 .toList()));
         assertThat(told(s, Note.Kind.SWEATS)).isEmpty();

@@ -15,7 +15,7 @@ import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fit.Bodies;
 import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.fit.FitFinding.Kind;
-import io.enthalpa.core.fit.Pipework;
+import io.enthalpa.core.fit.Laid;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.room.Scroll;
@@ -177,8 +177,8 @@ class PipeWaysTest {
         assertThat(two.opens()).isTrue();
         assertThat(two.figure().orElseThrow()).isCloseTo(0.045, within(1e-9));
         PipeWays.Way way = two.way().orElseThrow();
-        Pipework.Laid left = way.laid();
-        Pipework.Laid right = way.second().orElseThrow();
+        Laid left = way.laid();
+        Laid right = way.second().orElseThrow();
         assertThat(Fit.of(way.option(), Rooms.room(slot)).fits()).isTrue();
         assertThat(way.option().path())
                 .filteredOn(PathElement.Parallel.class::isInstance)

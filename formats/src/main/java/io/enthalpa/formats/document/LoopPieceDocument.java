@@ -12,6 +12,7 @@ import io.enthalpa.core.loss.PerformanceCurve;
 import io.enthalpa.core.loss.PipeMaterial;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.waterloop.CorePorts;
+import io.enthalpa.core.waterloop.HoseMake;
 import io.enthalpa.core.waterloop.LoopPiece;
 import io.enthalpa.core.waterloop.PumpSpec;
 import java.util.ArrayList;
@@ -182,6 +183,18 @@ sealed interface LoopPieceDocument extends Named
             @Nullable
             Double wrap_mm,
 
+            @Nullable HoseMake make,
+
+            @Figure(
+                    label = "bends to no less than",
+                    min = 5,
+                    max = 2000,
+                    usual = 50,
+                    help =
+                            "radius of its middle line, as its maker says; empty for 5 bores plain, 2.5 wired, 1.5 moulded")
+            @Nullable
+            Double least_mm,
+
             @Nullable String id)
             implements LoopPieceDocument, Bored {
         @Override
@@ -192,7 +205,13 @@ sealed interface LoopPieceDocument extends Named
                     MM.si(length_mm),
                     bends == null ? List.of() : PipePiece.Bend.all(bends, at, MM.si(bore_mm), MM.si(bore_mm)));
             return new LoopPiece.Hose(
-                    name, spec, together(), MM.si(height_mm), MM.si(wrap_mm).orElse(0));
+                    name,
+                    spec,
+                    together(),
+                    MM.si(height_mm),
+                    MM.si(wrap_mm).orElse(0),
+                    make == null ? HoseMake.PLAIN : make,
+                    MM.si(least_mm));
         }
     }
 

@@ -6,6 +6,7 @@ import static io.enthalpa.formats.document.Suffix.MM;
 import static io.enthalpa.formats.document.Suffix.PCT;
 import static io.enthalpa.formats.document.Suffix.RPM;
 
+import io.enthalpa.core.waterloop.HoseMake;
 import io.enthalpa.core.waterloop.LoopPiece;
 import io.enthalpa.core.waterloop.PumpSpec;
 import io.enthalpa.formats.document.LoopPieceDocument.ChillerPiece;
@@ -48,6 +49,8 @@ final class LoopPieces implements LoopPiece.Cases<LoopPieceDocument> {
                 MM.of(h.spec().length()),
                 PipePiece.Bend.of(h.spec()),
                 h.wrap() > 0 ? MM.of(h.wrap()) : null,
+                h.make() == HoseMake.PLAIN ? null : h.make(),
+                MM.of(h.least()),
                 null);
     }
 

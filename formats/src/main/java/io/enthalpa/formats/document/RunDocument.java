@@ -16,9 +16,13 @@ import java.util.Set;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.jspecify.annotations.Nullable;
 
-@Part(value = "run", says = "how a pipe of the option is laid in the room; its length and bends follow from it")
+@Part(
+        value = "run",
+        says =
+                "how a pipe of the option, or a hose of a water loop, is laid in the room; its length and bends follow from it")
 record RunDocument(
         String of,
+        @Nullable String loop,
         @Called("its beginning") @Nullable RunEnd from,
 
         @Called(value = "corner", alone = true, most = Centreline.MOST_CORNERS)
@@ -149,6 +153,7 @@ record RunDocument(
         }
         return new Run(
                 of,
+                Optional.ofNullable(loop),
                 Optional.ofNullable(from).map(PlaceInRoom::vector),
                 corners.stream()
                         .map(c -> new Run.Corner(c.vector(), MM.si(c.radius_mm)))
@@ -163,6 +168,7 @@ record RunDocument(
     static RunDocument of(Run r) {
         return new RunDocument(
                 r.of(),
+                r.loop().orElse(null),
                 r.from().map(RunEnd::of).orElse(null),
                 r.corners().stream().map(RunDocument::corner).toList(),
                 r.to().map(RunEnd::of).orElse(null),

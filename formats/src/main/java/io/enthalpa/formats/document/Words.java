@@ -24,6 +24,7 @@ import io.enthalpa.core.route.Fitting;
 import io.enthalpa.core.route.JointsSpec;
 import io.enthalpa.core.sizing.CoolingMethod;
 import io.enthalpa.core.waterloop.CorePorts;
+import io.enthalpa.core.waterloop.HoseMake;
 import io.enthalpa.core.waterloop.IceSpec;
 import java.util.Arrays;
 import java.util.LinkedHashMap;
@@ -39,6 +40,7 @@ final class Words {
     static {
         words(BlowerType.class, "roots-type", "screw", "centrifugal", "turbo");
         words(PipeMaterial.class, "aluminium", "steel", "stainless", "silicone");
+        words(HoseMake.class, "plain", "wired", "moulded");
         words(
                 Effectiveness.class,
                 "crossflow",

@@ -324,7 +324,7 @@ class FitController {
             case "stl" -> file("model/stl", shapes.stl());
             case "obj" -> file("model/obj", shapes.obj().getBytes(StandardCharsets.UTF_8));
             case "glb" -> file("model/gltf-binary", shapes.glb());
-            case "csv" -> file("text/csv", PipesCsv.of(fit.pipes().laid()).getBytes(StandardCharsets.UTF_8));
+            case "csv" -> file("text/csv", PipesCsv.of(fit.pipes().all()).getBytes(StandardCharsets.UTF_8));
             default -> throw new NotThereException("a room as " + how + "; stl, obj, glb and csv are there");
         };
     }

@@ -9,7 +9,8 @@ import io.enthalpa.core.fit.Body;
 import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.fit.GapRow;
-import io.enthalpa.core.fit.Pipework;
+import io.enthalpa.core.fit.Laid;
+import io.enthalpa.core.fit.LoopInRoom;
 import io.enthalpa.core.mount.Held;
 import io.enthalpa.core.mount.Mounting;
 import io.enthalpa.core.room.Mount;
@@ -37,6 +38,7 @@ public record FitView(
         List<BodyView> bodies,
         List<LaidPipeView> pipes,
         List<LaidPipeView.StartingView> startings,
+        List<LoopInRoomView> loops,
         List<UnplacedView> unplaced,
         List<String> gone,
         List<ObstacleView> obstacles,
@@ -46,6 +48,20 @@ public record FitView(
     private static final int BACK = 0;
     private static final int RIGHT = 1;
     private static final int UP = 2;
+
+    /** A water loop whose heights are those of the room, piece by piece. */
+    public record LoopInRoomView(String core, List<LoopHeightView> heights) {
+        static LoopInRoomView of(LoopInRoom loop) {
+            return new LoopInRoomView(
+                    loop.core(),
+                    loop.heights().stream()
+                            .map(h -> new LoopHeightView(mm(h.up()), h.typed()))
+                            .toList());
+        }
+    }
+
+    /** @param typed true where it stands as far from the cap as was typed */
+    public record LoopHeightView(double up_mm, boolean typed) {}
 
     /** What is said, of what and to what; the numbers as they are told. */
     public record FitFindingView(FitFinding.Kind kind, String of, String to, Map<String, Double> values, String says) {
@@ -243,7 +259,8 @@ public record FitView(
     /** @return the same for a reader who has the obstacles from before: their outlines are two thirds of it */
     FitView withoutObstacles() {
         return new FitView(
-                fits, findings, trials, bodies, pipes, startings, unplaced, gone, List.of(), stacks, mountings, gaps);
+                fits, findings, trials, bodies, pipes, startings, loops, unplaced, gone, List.of(), stacks, mountings,
+                gaps);
     }
 
     private static FitView of(BuildOption option, RoomSpec room, double firing) {
@@ -258,12 +275,13 @@ public record FitView(
                                         trial, !row.isShort(), fit.gaps().indexOf(row))))
                         .toList(),
                 bodies(option, fit),
-                fit.pipes().laid().stream()
+                fit.pipes().all().stream()
                         .map(l -> LaidPipeView.of(l, fit.pipes().run(l), option))
                         .toList(),
                 fit.pipes().startings().stream()
                         .map(LaidPipeView.StartingView::of)
                         .toList(),
+                fit.pipes().loops().stream().map(LoopInRoomView::of).toList(),
                 fit.unplaced().stream()
                         .map(s -> new UnplacedView(s.of(), s.what(), Bodies.name(s)))
                         .toList(),
@@ -279,7 +297,7 @@ public record FitView(
     }
 
     private static List<BodyView> bodies(BuildOption option, Fit fit) {
-        List<Pipework.Laid> pipes = fit.pipes().laid();
+        List<Laid> pipes = fit.pipes().all();
         int standing = fit.bodies().size() - pipes.size();
         return IntStream.range(0, fit.bodies().size())
                 .mapToObj(i -> body(

@@ -3,8 +3,8 @@ package io.enthalpa.server.answers;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.fit.Buildable;
 import io.enthalpa.core.fit.Fittings;
+import io.enthalpa.core.fit.Laid;
 import io.enthalpa.core.fit.Mirrored;
-import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.route.Centreline;
 import io.enthalpa.core.route.Run;
@@ -19,6 +19,9 @@ import org.jspecify.annotations.Nullable;
  * A pipe as it is laid, and as it is cut and put together.
  *
  * @param place       of its run, "/runs/0"
+ * @param loop        name of the core on whose water it is; none of a pipe of the charge
+ * @param usual_mm    radius of a bend that says none
+ * @param highest_mm  up from the datum, of its middle
  * @param from_mm     where it begins: back, right, up
  * @param to_mm       where it ends
  * @param outside_mm  that must be clear, wrap included
@@ -33,6 +36,9 @@ import org.jspecify.annotations.Nullable;
 public record LaidPipeView(
         String place,
         String name,
+        @Nullable String loop,
+        double usual_mm,
+        double highest_mm,
         List<Double> from_mm,
         List<Double> to_mm,
         double outside_mm,
@@ -85,12 +91,14 @@ public record LaidPipeView(
     /** How one may begin to lay a pipe: back, right, up; no end where it is on a port. */
     public record StartingView(
             String of,
+            @Nullable String loop,
             @Nullable List<Double> from_mm,
             List<List<Double>> corners_mm,
             @Nullable List<Double> to_mm) {
         static StartingView of(Run run) {
             return new StartingView(
                     run.of(),
+                    run.loop().orElse(null),
                     run.from().map(StartingView::typed).orElse(null),
                     run.corners().stream().map(c -> typed(c.at())).toList(),
                     run.to().map(StartingView::typed).orElse(null));
@@ -105,13 +113,16 @@ public record LaidPipeView(
         }
     }
 
-    static LaidPipeView of(Pipework.Laid l, Run run, BuildOption option) {
+    static LaidPipeView of(Laid l, Run run, BuildOption option) {
         TurnList turns = l.turns();
         Iterator<Double> shares =
                 Arrays.stream(l.piece().spec().shares(PipeSpec.USUAL_FRICTION)).iterator();
         return new LaidPipeView(
                 "/runs/" + l.run(),
                 l.pipe().name(),
+                run.loop().orElse(null),
+                FitView.mm(l.usualRadius()),
+                FitView.mm(l.line().highest()),
                 FitView.point(l.spec().from()),
                 FitView.point(l.spec().to()),
                 FitView.mm(l.outside()),
@@ -135,7 +146,14 @@ public record LaidPipeView(
                                 FitView.mm(f.hole()),
                                 FitView.point(l.line().at(f.along()))))
                         .toList(),
-                Fittings.best(l, run).stream().mapToObj(FitView::mm).findFirst().orElse(null),
-                Mirrored.other(option, l.pipe().name()).orElse(null));
+                l.hose().isPresent()
+                        ? null
+                        : Fittings.best(l, run).stream()
+                                .mapToObj(FitView::mm)
+                                .findFirst()
+                                .orElse(null),
+                l.hose().isPresent()
+                        ? null
+                        : Mirrored.other(option, l.pipe().name()).orElse(null));
     }
 }

@@ -15,6 +15,7 @@ import io.enthalpa.formats.document.TurnsDocument;
 import io.enthalpa.server.problem.Asked;
 import io.enthalpa.server.work.Work;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import org.jspecify.annotations.Nullable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -37,7 +38,12 @@ class PipesController {
     }
 
     /** @param of name of the pipe */
-    record RibbonRequest(JsonNode document, String option, String of) {}
+    /** @param loop name of the core on whose water the hose is; none of a pipe */
+    record RibbonRequest(
+            JsonNode document,
+            String option,
+            String of,
+            @Nullable String loop) {}
 
     /** What a laid pipe has to spare along it; empty where it is not laid. */
     @PostMapping("/ribbon")
@@ -47,7 +53,11 @@ class PipesController {
         Build build = BuildFile.read(Asked.document(request.document()));
         String option = Asked.text(request.option(), "option");
         String of = Asked.text(request.of(), "of");
-        return work.now(page, "ribbon", () -> RibbonView.of(build.option(option), FitController.roomOf(build), of));
+        return work.now(
+                page,
+                "ribbon",
+                () -> RibbonView.of(
+                        build.option(option), FitController.roomOf(build), of, Optional.ofNullable(request.loop())));
     }
 
     record JointsRequest(JsonNode document, String option) {}
@@ -118,7 +128,12 @@ class PipesController {
     }
 
     /** @param of name of a laid pipe @param turns how it shall be cut and put together */
-    record TurnedRequest(JsonNode document, String option, String of, JsonNode turns) {}
+    record TurnedRequest(
+            JsonNode document,
+            String option,
+            String of,
+            @Nullable String loop,
+            JsonNode turns) {}
 
     /** Its corners then, and its end where that is typed: back, right, up. */
     record TurnedAnswer(
@@ -131,9 +146,7 @@ class PipesController {
         String of = Asked.text(request.of(), "of");
         TurnsDocument turns = TurnsDocument.read(request.turns());
         Pipework pipes = Pipework.of(option, Bodies.of(option));
-        Run run = pipes.laid().stream()
-                .filter(l -> l.pipe().name().equals(of))
-                .findFirst()
+        Run run = pipes.laid(of, Optional.ofNullable(request.loop()))
                 .map(l -> Relaid.turned(pipes, l, turns.steps(), turns.last()))
                 .orElseThrow(() -> FitController.refused("/of", "of", of, "the name of a laid pipe"));
         return new TurnedAnswer(

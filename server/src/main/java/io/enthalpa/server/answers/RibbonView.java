@@ -2,12 +2,15 @@ package io.enthalpa.server.answers;
 
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.fit.Bodies;
+import io.enthalpa.core.fit.Body;
 import io.enthalpa.core.fit.Passable;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
+import io.enthalpa.core.router.Keepout;
 import io.enthalpa.core.router.Ribbon;
 import java.util.List;
+import java.util.Optional;
 
 /** What a pipe has to spare of the gaps asked all along it. */
 record RibbonView(double outside_mm, List<SpotView> spots) {
@@ -26,31 +29,33 @@ record RibbonView(double outside_mm, List<SpotView> spots) {
             List<Double> at_mm,
             List<Double> on_mm) {}
 
-    static RibbonView of(BuildOption option, RoomSpec room, String of) {
-        return Pipework.of(option, Bodies.of(option)).laid().stream()
-                .filter(l -> l.pipe().name().equals(of))
-                .findFirst()
+    /** @param loop name of the core on whose water the hose is; empty of a pipe */
+    static RibbonView of(BuildOption option, RoomSpec room, String of, Optional<String> loop) {
+        List<Body> bodies = Bodies.of(option);
+        Pipework pipes = Pipework.of(option, bodies);
+        return pipes.laid(of, loop)
                 .map(l -> {
-                    Passable passable = Passable.of(
-                            option,
+                    List<Keepout> keepouts = Passable.around(
+                            pipes,
+                            bodies,
+                            l,
                             room,
-                            room.obstacles().stream().map(Obstacle::solid).toList(),
-                            of);
+                            room.obstacles().stream().map(Obstacle::solid).toList());
                     return new RibbonView(
                             FitView.mm(l.outside()),
-                            Ribbon.of(l.line(), l.outside(), passable.keepouts()).stream()
-                                    .map(s -> spot(s, passable))
+                            Ribbon.of(l.line(), l.outside(), keepouts).stream()
+                                    .map(s -> spot(s, keepouts))
                                     .toList());
                 })
                 .orElseGet(() -> new RibbonView(0, List.of()));
     }
 
-    private static SpotView spot(Ribbon.Spot s, Passable passable) {
+    private static SpotView spot(Ribbon.Spot s, List<Keepout> keepouts) {
         return new SpotView(
                 FitView.mm(s.along()),
                 FitView.mm(s.spare()),
                 FitView.mm(s.asked()),
-                s.nearest() < 0 ? "" : passable.keepouts().get(s.nearest()).name(),
+                s.nearest() < 0 ? "" : keepouts.get(s.nearest()).name(),
                 FitView.point(s.at()),
                 FitView.point(s.on()));
     }
