@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { allPieces, boreOf, calledSo, freeName, goneWith, NEW_KINDS, newPiece, ofKind, ofType } from './pieces'
+import { allPieces, boreOf, calledSo, freeName, goneWith, hoseCalledSo, NEW_KINDS, newPiece, ofKind, ofType } from './pieces'
 import { counted } from '../testing/surface'
 import { at } from './edit'
 import type { AirLayer, AirWay, BlowerPiece, BuildOption, CorePiece, PairPiece } from './types'
@@ -66,6 +66,17 @@ describe('pieces', () => {
       { pointer: '/options/#A/airWays/#w/layers/#a/name', value: 'front core' },
       { pointer: '/options/#A/airWays/#w/layers/#b/name', value: 'front core' },
     ])
+  })
+  it('are told apart from hoses of their name, and a hose follows its own name and that of its core', () => {
+    const runs = [
+      { id: 'p', of: 'riser', corners: [] },
+      { id: 'h', of: 'riser', loop: 'core', corners: [] },
+      { id: 'o', of: 'riser', loop: 'other', corners: [] },
+    ]
+    const room = { ...option, runs } as BuildOption
+    expect(calledSo(room, '/o', 'riser', 'cold pipe')).toEqual([{ pointer: '/o/runs/#p/of', value: 'cold pipe' }])
+    expect(calledSo(room, '/o', 'core', 'front core')).toEqual([{ pointer: '/o/runs/#h/loop', value: 'front core' }])
+    expect(hoseCalledSo(room, '/o', 'core', 'riser', 'feed')).toEqual([{ pointer: '/o/runs/#h/of', value: 'feed' }])
   })
   it('are called anew where they stand and are laid in the room', () => {
     const room = {

@@ -201,6 +201,16 @@ export function calledSo(option: BuildOption, optionAt: string, core: string, na
   return [...stacks, ...hanging, ...stands, ...runs, ...joints]
 }
 
+/** @returns what can be laid in the room: the pipes, then the hoses of the loops by the core on whose water they are */
+export function layable(option: BuildOption): { of: string; loop?: string }[] {
+  return [
+    ...ofKind(option, 'pipe').map((p) => ({ of: p.piece.name })),
+    ...ofKind(option, 'core').flatMap((c) =>
+      (c.piece.water?.pieces ?? []).filter((p) => p.kind === 'hose').map((p) => ({ of: p.name, loop: c.piece.name })),
+    ),
+  ]
+}
+
 /** A hose of a loop is called by its name where it is laid. */
 export function hoseCalledSo(option: BuildOption, optionAt: string, core: string, hose: string, name: string): Edit[] {
   return (option.runs ?? [])

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
-import type { PipeWay, Taste } from '../api/client'
+import type { PipeWay, RunName, Taste } from '../api/client'
 import { useBuild, type Asked } from '../build/store'
 import { at, newIdentity, type Edit } from '../document/edit'
 import type { Obstacle, Run } from '../document/types'
@@ -13,11 +13,11 @@ import { useSettings } from '../settings/store'
 import EitherOr from '../ui/EitherOr.vue'
 import Notice from '../ui/Notice.vue'
 import { say } from '../verdict/say'
-import { cornersOf, placeAt } from './run'
+import { cornersOf, isOf, placeAt } from './run'
 import type { Ghost } from './WayGhosts.vue'
 
-/** Ways that a pipe can take through the room, laid over it, compared, and taken with a press; where there is none why, and what opens one. */
-const props = defineProps<{ of: string }>()
+/** Ways that a pipe or hose can take through the room, laid over it, compared, and taken with a press; where there is none why, and what opens one. */
+const props = defineProps<RunName>()
 const emit = defineEmits<{ ghosts: [ghosts: Ghost[]]; taken: []; done: [] }>()
 const build = useBuild()
 const settings = useSettings()
@@ -36,9 +36,9 @@ const stale = computed(() => asked.value?.document !== build.document || asked.v
 function look(): void {
   asked.value = { document: build.document!, letter: build.letter }
   picked.value = 0
-  void start(asked.value.document, asked.value.letter, { of: props.of, taste: taste.value })
+  void start(asked.value.document, asked.value.letter, { of: props.of, loop: props.loop, taste: taste.value })
 }
-watch(() => [props.of, build.letter], look)
+watch(() => [props.of, props.loop, build.letter], look)
 function like(other: Taste): void {
   taste.value = other
   look()
@@ -80,15 +80,15 @@ const keeps = computed(() => rows.value.some((r) => Math.abs(r.way.longer_s ?? 0
 function edits(way: PipeWay, root: string, counted: Run[]): (Edit | { pointer: string; value?: unknown })[] {
   const runs = way.runs.map((r): Edit | { pointer: string; value?: unknown } => {
     const corners = cornersOf(r.corners)
-    const at = counted.findIndex((was) => was.of === r.of)
+    const at = counted.findIndex((was) => isOf(was, r))
     if (at >= 0) return { pointer: `${root}/runs/${root ? `#${counted[at]!.id}` : at}/corners`, value: corners }
     const ends = { ...(r.from_mm ? { from: placeAt(r.from_mm) } : {}), ...(r.to_mm ? { to: placeAt(r.to_mm) } : {}) }
-    return { list: `${root}/runs`, put: { of: r.of, ...ends, corners, id: newIdentity() } }
+    return { list: `${root}/runs`, put: { of: r.of, ...(r.loop ? { loop: r.loop } : {}), ...ends, corners, id: newIdentity() } }
   })
   // Where two take the place of one, its own run is gone.
-  const at = counted.findIndex((was) => was.of === props.of)
+  const at = counted.findIndex((was) => isOf(was, props))
   const gone =
-    way.runs.every((r) => r.of !== props.of) && at >= 0 ? [{ row: `${root}/runs/${root ? `#${counted[at]!.id}` : at}`, out: true as const }] : []
+    !way.runs.some((r) => isOf(r, props)) && at >= 0 ? [{ row: `${root}/runs/${root ? `#${counted[at]!.id}` : at}`, out: true as const }] : []
   return [...runs, ...gone, ...way.pipe.map((e) => ({ pointer: `${root}${e.pointer}`, value: e.value as unknown }))]
 }
 const words = (i: number) =>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { api, type FitView } from '../api/client'
+import { api, type FitView, type RunName } from '../api/client'
 import { useBuild } from '../build/store'
 import { newIdentity, type Edit } from '../document/edit'
-import { ofKind } from '../document/pieces'
+import { layable } from '../document/pieces'
 import type { Run } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
@@ -13,12 +13,12 @@ import { say } from '../verdict/say'
 import { bendsOf } from '../pipes/laid'
 import PipeBraces from './PipeBraces.vue'
 import PipeFittings from './PipeFittings.vue'
-import { cornersOf, middleOfLongest, placeAt, type Place } from './run'
+import { cornersOf, isOf, middleOfLongest, placeAt, type Place } from './run'
 import { TURN_KEYS, useTypedTurns } from './typedTurns'
 
 /** Which pipes and hoses of the option are laid in the room, and by which corners: their length and bends follow. */
 const props = defineProps<{ fit?: FitView; picked?: Run }>()
-const emit = defineEmits<{ pick: [row: string | undefined]; find: [pipe: string] }>()
+const emit = defineEmits<{ pick: [row: string | undefined]; find: [of: RunName] }>()
 const build = useBuild()
 const settings = useSettings()
 const AXES = ['back_mm', 'right_mm', 'up_mm'] as const
@@ -27,34 +27,25 @@ const mm = (v: number) => spoken(v, 'mm', settings.units)
 const runs = computed(() => build.option?.runs ?? [])
 const row = (r: Run) => `${build.optionAt}/runs/#${r.id}`
 const laid = (r: Run) => props.fit?.pipes.find((p) => p.place === `/runs/${runs.value.indexOf(r)}`)
-interface Row {
-  name: string
-  /** Name of the core on whose water a hose is. */
-  loop?: string
+interface Row extends RunName {
   run?: Run
   gone?: boolean
 }
 /** Every pipe with its run, every hose of a loop, then the runs of what is gone. */
 const rows = computed<Row[]>(() => {
-  const there: Row[] = [
-    ...ofKind(build.option!, 'pipe').map((p) => ({ name: p.piece.name })),
-    ...ofKind(build.option!, 'core').flatMap((c) =>
-      (c.piece.water?.pieces ?? []).filter((p) => p.kind === 'hose').map((p) => ({ name: p.name, loop: c.piece.name })),
-    ),
-  ]
-  const is = (r: Run, row: Row) => r.of === row.name && r.loop === row.loop
+  const there: Row[] = layable(build.option!)
   return [
-    ...there.map((row) => ({ ...row, run: runs.value.find((r) => is(r, row)) })),
-    ...runs.value.filter((r) => !there.some((row) => is(r, row))).map((run) => ({ name: run.of, loop: run.loop, run, gone: true })),
+    ...there.map((row) => ({ ...row, run: runs.value.find((r) => isOf(r, row)) })),
+    ...runs.value.filter((r) => !there.some((row) => isOf(r, row))).map((run) => ({ of: run.of, loop: run.loop, run, gone: true })),
   ]
 })
 const carriers = computed(() => ['body', ...(build.document?.room?.carriers ?? []).map((c) => c.name)])
 const now = computed(() => (props.picked ? laid(props.picked) : undefined))
 
-function lay({ name, loop }: Row): void {
-  const start = props.fit?.startings.find((s) => s.of === name && (s.loop ?? undefined) === loop)
+function lay({ of, loop }: Row): void {
+  const start = props.fit?.startings.find((s) => isOf(s, { of, loop }))
   const fresh: Run = {
-    of: name,
+    of,
     loop,
     from: start?.from_mm && placeAt(start.from_mm),
     corners: (start?.corners_mm ?? []).map((c) => ({ ...placeAt(c), id: newIdentity() })),
@@ -62,7 +53,7 @@ function lay({ name, loop }: Row): void {
     id: newIdentity(),
   }
   emit('pick', row(fresh))
-  void build.act([{ list: `${build.optionAt}/runs`, put: fresh }], `${name} laid in the room`)
+  void build.act([{ list: `${build.optionAt}/runs`, put: fresh }], `${of} laid in the room`)
 }
 function drop(r: Run): void {
   if (r === props.picked) emit('pick', undefined)
@@ -130,10 +121,10 @@ function putCorner(r: Run): void {
         </tr>
       </thead>
       <tbody>
-        <tr v-for="r in rows" :key="r.run?.id ?? `${r.loop}/${r.name}`" :class="{ picked: r.run && r.run === picked }">
+        <tr v-for="r in rows" :key="r.run?.id ?? `${r.loop}/${r.of}`" :class="{ picked: r.run && r.run === picked }">
           <th scope="row">
-            <button v-if="r.run" type="button" class="act" :aria-pressed="r.run === picked" @click="emit('pick', row(r.run))">{{ r.name }}</button>
-            <template v-else>{{ r.name }}</template>
+            <button v-if="r.run" type="button" class="act" :aria-pressed="r.run === picked" @click="emit('pick', row(r.run))">{{ r.of }}</button>
+            <template v-else>{{ r.of }}</template>
           </th>
           <template v-if="r.run && laid(r.run)">
             <td>{{ mm(laid(r.run)!.outside_mm) }}</td>
@@ -145,11 +136,11 @@ function putCorner(r: Run): void {
             {{ r.run ? 'cannot be laid yet: what is wrong stands above' : 'not laid: as long as it is typed' }}
           </td>
           <td class="moves">
-            <button v-if="!r.loop && !r.gone" type="button" class="act" :aria-label="`Find a way for ${r.name}`" @click="emit('find', r.name)">
+            <button v-if="!r.gone" type="button" class="act" :aria-label="`Find a way for ${r.of}`" @click="emit('find', { of: r.of, loop: r.loop })">
               find a way
             </button>
-            <button v-if="r.run" type="button" class="act" :aria-label="`Do not lay ${r.name} any more`" @click="drop(r.run)">out</button>
-            <button v-else type="button" class="act" :aria-label="`Lay ${r.name}`" :disabled="!fit" @click="lay(r)">lay it</button>
+            <button v-if="r.run" type="button" class="act" :aria-label="`Do not lay ${r.of} any more`" @click="drop(r.run)">out</button>
+            <button v-else type="button" class="act" :aria-label="`Lay ${r.of}`" :disabled="!fit" @click="lay(r)">lay it</button>
           </td>
         </tr>
       </tbody>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import Menu from 'primevue/menu'
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
-import { api, type GapView } from '../api/client'
+import { api, type GapView, type RunName } from '../api/client'
 import { allPieces } from '../api/pieces'
 import { useBuild } from '../build/store'
 import { at, named, newIdentity, type Edit } from '../document/edit'
-import { ofKind } from '../document/pieces'
+import { layable } from '../document/pieces'
 import type { Obstacle, Run, Stand } from '../document/types'
 import { useSettings } from '../settings/store'
 import Notice from '../ui/Notice.vue'
@@ -28,6 +28,7 @@ import { spoken } from '../quantity/catalogue'
 import GapRibbon from './GapRibbon.vue'
 import type { Ball } from './SheetMarks.vue'
 import { emptyRoom, SHAPES, shifted } from './room'
+import { isOf } from './run'
 import type { Ghost } from './WayGhosts.vue'
 
 /** The measured room, where the option's bodies stand in it, and whether they fit. */
@@ -178,18 +179,18 @@ watch(picked, () => {
 })
 
 /** The pipe that a way is looked for, and the ways found. */
-const seeking = ref<string>()
+const seeking = ref<RunName>()
 const ghosts = shallowRef<Ghost[]>([])
 const drawings = ref<HTMLElement>()
 /** Pressed again it is looked for again. */
 const sought = ref(0)
-function find(pipe: string): void {
-  seeking.value = pipe
+function find(of: RunName): void {
+  seeking.value = of
   sought.value++
   drawings.value?.scrollIntoView({ block: 'start' })
 }
 watch(
-  () => build.option && !ofKind(build.option, 'pipe').some((p) => p.piece.name === seeking.value),
+  () => build.option && seeking.value && !layable(build.option).some((r) => isOf(r, seeking.value!)),
   (gone) => {
     if (gone) seeking.value = undefined
   },
@@ -197,7 +198,7 @@ watch(
 const body = computed(() => stands.value.find((s) => picked.value === `${build.optionAt}/stands/#${s.id}`))
 const run = computed(() => build.option?.runs?.find((r) => picked.value === `${build.optionAt}/runs/#${r.id}`))
 /** How it is laid, and what each of its bends costs: its part of what the pipe loses at full load. */
-const laid = computed(() => fit.value?.pipes.find((p) => p.name === run.value?.of && (p.loop ?? undefined) === run.value.loop))
+const laid = computed(() => fit.value?.pipes.find((p) => run.value && isOf({ of: p.name, loop: p.loop }, run.value)))
 const costs = computed(() => {
   const steady = build.answer?.steady
   const row = run.value?.loop ? steady?.loops.find((l) => l.core === run.value!.loop)?.pieces : allPieces(steady?.pieces ?? [])
@@ -257,7 +258,15 @@ const told = computed(() => fit.value?.obstacles.find((o) => pointer(o.place) ==
         @corner="bend"
       />
       <GapRibbon v-if="fit && run && laid" :of="run.of" :loop="run.loop" :fit="fit" @spot="ball = $event" />
-      <FindWay v-if="seeking" :key="sought" :of="seeking" @ghosts="ghosts = $event" @taken="seeking = undefined" @done="seeking = undefined" />
+      <FindWay
+        v-if="seeking"
+        :key="sought"
+        :of="seeking.of"
+        :loop="seeking.loop"
+        @ghosts="ghosts = $event"
+        @taken="seeking = undefined"
+        @done="seeking = undefined"
+      />
       <p v-if="fit?.gone.length" class="fine">Kept, though not in this option any more: {{ fit.gone.join(', ') }}.</p>
       <BodyTable v-model:pointing="pointing" v-model:pointed="pointed" class="block" :fit="fit" :picked="body" @pick="picked = $event" @see="pick" />
       <PipeRuns class="block" :fit="fit" :picked="run" @pick="picked = $event" @find="find" />

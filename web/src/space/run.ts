@@ -45,3 +45,7 @@ export const cornersOf = (told: readonly (Place & { radius_mm?: number | null })
     ...(radius_mm == null ? {} : { radius_mm }),
     id: rows[i]?.id ?? newIdentity(),
   }))
+
+/** @returns whether both are of the same pipe, or of the same hose on the water of the same core */
+export const isOf = (one: { of: string; loop?: string | null }, other: { of: string; loop?: string | null }): boolean =>
+  one.of === other.of && (one.loop ?? undefined) === (other.loop ?? undefined)

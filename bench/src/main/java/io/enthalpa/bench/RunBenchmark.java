@@ -13,6 +13,7 @@ import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.route.Centreline;
 import io.enthalpa.core.route.Run;
+import io.enthalpa.core.route.RunName;
 import io.enthalpa.core.router.Ribbon;
 import io.enthalpa.core.router.Router;
 import io.enthalpa.core.router.Taste;
@@ -40,7 +41,7 @@ import org.openjdk.jmh.annotations.State;
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
 public class RunBenchmark {
-    private static final String PIPE = "hot pipe";
+    private static final RunName PIPE = RunName.ofPipe("hot pipe");
     /** m, as Fit looks */
     private static final double HORIZON = 0.25;
 
@@ -73,7 +74,7 @@ public class RunBenchmark {
         Laid pipe = Pipework.of(laid, Bodies.of(laid)).laid().get(0);
         line = pipe.line();
         outside = pipe.outside();
-        tube = line.solid(PIPE, outside);
+        tube = line.solid(PIPE.of(), outside);
         motion = room.motion(Carrier.ENGINE);
     }
 

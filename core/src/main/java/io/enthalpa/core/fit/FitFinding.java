@@ -82,6 +82,8 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         WAY_TURNED_OVER,
         WAY_SMALLER,
         WAY_TWO_TUBES,
+        WAY_WIRED,
+        WAY_MOULDED,
         WAY_MOVED
     }
 

@@ -9,6 +9,7 @@ import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.route.Run;
+import io.enthalpa.core.route.RunName;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.space.Bounds;
@@ -20,6 +21,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /** The hoses of an option's water loops as they are laid. */
@@ -38,9 +40,6 @@ public final class Hosework {
     private final List<Laid> laid = new ArrayList<>();
     private final List<Unlaid> unlaid = new ArrayList<>();
     private final Map<Subject.LoopPiece, PipeEnd> ends = new HashMap<>();
-
-    /** A hose and what it would begin and end on. */
-    private record Between(Optional<PipeEnd> start, Optional<PipeEnd> finish, String before, String behind) {}
 
     private Hosework(BuildOption option, List<Body> bodies) {
         this.option = option;
@@ -67,6 +66,14 @@ public final class Hosework {
         return Pieces.of(PathElement.Core.class, option.path()).stream()
                 .filter(c -> c.piece().loop().isPresent())
                 .toList();
+    }
+
+    static Stream<RunName> names(BuildOption option) {
+        return loops(option).stream()
+                .flatMap(core -> pieces(core).stream()
+                        .filter(LoopPiece.Hose.class::isInstance)
+                        .map(hose -> new RunName(
+                                hose.name(), Optional.of(core.piece().name()))));
     }
 
     private static List<LoopPiece> pieces(Pieces.Placed<PathElement.Core> core) {
@@ -102,13 +109,13 @@ public final class Hosework {
 
     private void lay(int number, Pieces.Placed<PathElement.Core> core, int piece, LoopPiece.Hose hose) {
         Run run = option.runs().get(number);
-        Between between = between(core, piece);
-        if (run.from().isEmpty() && between.start.isEmpty()) {
-            unlaid.add(new Unlaid(number, run.of(), Unlaid.Why.NO_START, between.before));
+        Between between = between(core, piece, hose, Optional.of(run));
+        if (run.from().isEmpty() && between.start().isEmpty()) {
+            unlaid.add(new Unlaid(number, run.of(), Unlaid.Why.NO_START, between.before()));
             return;
         }
-        if (run.to().isEmpty() && between.finish.isEmpty()) {
-            unlaid.add(new Unlaid(number, run.of(), Unlaid.Why.NO_END, between.behind));
+        if (run.to().isEmpty() && between.finish().isEmpty()) {
+            unlaid.add(new Unlaid(number, run.of(), Unlaid.Why.NO_END, between.behind()));
             return;
         }
         try {
@@ -116,10 +123,10 @@ public final class Hosework {
                     number,
                     run,
                     core.spot(),
-                    asPipe(hose),
-                    Optional.of(new Laid.Hose(piece, hose)),
-                    run.from().isPresent() ? Optional.empty() : between.start,
-                    run.to().isPresent() ? Optional.empty() : between.finish,
+                    between.pipe(),
+                    between.hose(),
+                    between.start(),
+                    between.finish(),
                     bodies);
             ends.put(new Subject.LoopPiece(core.spot(), piece), made.end());
             laid.add(made);
@@ -141,8 +148,8 @@ public final class Hosework {
             for (int piece = 0; piece < pieces(core).size(); piece++) {
                 if (pieces(core).get(piece) instanceof LoopPiece.Hose hose
                         && option.runs().stream().noneMatch(r -> isOf(r, core.piece(), hose))) {
-                    Between between = between(core, piece);
-                    all.add(Starting.of(hose.name(), hose.leastRadius(), between.start, between.finish)
+                    Between between = between(core, piece, hose, Optional.empty());
+                    all.add(Starting.of(hose.name(), hose.leastRadius(), between.start(), between.finish())
                             .on(core.piece().name()));
                 }
             }
@@ -150,14 +157,40 @@ public final class Hosework {
         return all;
     }
 
-    private Between between(Pieces.Placed<PathElement.Core> core, int piece) {
+    /** @param run how it is laid by now @return empty where there is no such hose */
+    Optional<Between> between(RunName of, Optional<Run> run) {
+        for (Pieces.Placed<PathElement.Core> core : loops(option)) {
+            for (int piece = 0; piece < pieces(core).size(); piece++) {
+                if (pieces(core).get(piece) instanceof LoopPiece.Hose hose
+                        && of.equals(new RunName(
+                                hose.name(), Optional.of(core.piece().name())))) {
+                    return Optional.of(between(core, piece, hose, run));
+                }
+            }
+        }
+        return Optional.empty();
+    }
+
+    private Between between(Pieces.Placed<PathElement.Core> core, int piece, LoopPiece.Hose hose, Optional<Run> run) {
         int before = beside(core, piece, -1);
         int behind = beside(core, piece, 1);
         return new Between(
-                end(core, before, lead(core, piece, before, -1), WaterPorts.OUT),
-                end(core, behind, lead(core, piece, behind, 1), WaterPorts.IN),
+                core.spot(),
+                asPipe(hose),
+                Optional.of(new Laid.Hose(piece, hose)),
+                run.flatMap(Run::from).isPresent()
+                        ? Optional.empty()
+                        : end(core, before, lead(core, piece, before, -1), WaterPorts.OUT),
+                run.flatMap(Run::to).isPresent()
+                        ? Optional.empty()
+                        : end(core, behind, lead(core, piece, behind, 1), WaterPorts.IN),
+                run,
                 before < 0 ? "" : pieces(core).get(before).name(),
-                behind < 0 ? "" : pieces(core).get(behind).name());
+                behind < 0 ? "" : pieces(core).get(behind).name(),
+                l -> l.spot().equals(core.spot())
+                        && l.hose()
+                                .filter(h -> h.piece() == before || h.piece() == behind)
+                                .isPresent());
     }
 
     /** The nearest piece that is no fitting; -1 past the end of an open line. */

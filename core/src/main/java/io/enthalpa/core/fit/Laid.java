@@ -106,7 +106,7 @@ public record Laid(
                 run.fittings());
     }
 
-    private static double usualRadius(PathElement.Pipe pipe, Optional<Hose> hose) {
+    static double usualRadius(PathElement.Pipe pipe, Optional<Hose> hose) {
         return hose.map(h -> h.hose.leastRadius()).orElseGet(() -> Pipework.stockRadius(pipe));
     }
 

@@ -9,6 +9,7 @@ import io.enthalpa.core.room.AskedGap;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.route.Run;
+import io.enthalpa.core.route.RunName;
 import io.enthalpa.core.route.RunSpec;
 import io.enthalpa.core.router.Keepout;
 import io.enthalpa.core.router.Port;
@@ -22,14 +23,19 @@ import java.util.stream.Stream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
- * A pipe of an option that wants a way through its room: between which ports, and past what.
+ * A pipe or hose of an option that wants a way through its room: between which ports, and past what.
  *
- * @param tube     as it is bought, bent as stock is
+ * @param spot     of a hose that of the core on whose water it is
+ * @param pipe     of a hose a pipe of its size
+ * @param hose     empty of a pipe of the charge
+ * @param tube     as it is bought, bent as stock is, a hose as tight as it bears
  * @param keepouts all that it must miss, the room's obstacles first, in their order
  */
 public record Passable(
+        RunName of,
         Spot spot,
         PathElement.Pipe pipe,
+        Optional<Laid.Hose> hose,
         Tube tube,
         Port start,
         Port end,
@@ -44,24 +50,23 @@ public record Passable(
 
     /**
      * @param solids of the room's obstacles
-     * @param of     name of the pipe
-     * @throws EnthalpaFault when there is no such pipe, or it is not known where it begins or ends
+     * @throws EnthalpaFault when there is no such pipe or hose, or it is not known where it begins or ends
      */
-    public static Passable of(BuildOption option, RoomSpec room, List<Solid> solids, String of) {
+    public static Passable of(BuildOption option, RoomSpec room, List<Solid> solids, RunName of) {
         List<Body> bodies = Bodies.of(option);
         Pipework pipes = Pipework.of(option, bodies);
-        Between between = pipes.between(of).orElseThrow(() -> noPipe(of));
+        Between between = pipes.between(of).orElseThrow(() -> noPipe(of.of()));
         Port start = port(between.run().flatMap(Run::from), between.start());
         Port end = port(between.run().flatMap(Run::to), between.finish());
         if (start == null || end == null) {
-            Neighbours beside = between.beside();
-            throw unknown(of, start == null, start == null ? beside.nameBefore() : beside.nameBehind());
+            throw unknown(of.of(), start == null, start == null ? between.before() : between.behind());
         }
         String carrier = between.carrier(bodies);
         List<Keepout> keepouts = new ArrayList<>(toRoom(room, solids, carrier));
         keepouts.addAll(toBodies(bodies, between, room, carrier));
         keepouts.addAll(toPipes(pipes, between, room, carrier));
-        return new Passable(between.spot(), between.pipe(), tube(between.pipe()), start, end, keepouts, between.run());
+        return new Passable(
+                of, between.spot(), between.pipe(), between.hose(), tube(between), start, end, keepouts, between.run());
     }
 
     /** @param solids of the room's obstacles @return what a laid pipe or hose keeps its gaps to */
@@ -84,13 +89,14 @@ public record Passable(
         return keepouts;
     }
 
-    private static Tube tube(PathElement.Pipe pipe) {
+    /** A hose is not welded. */
+    private static Tube tube(Between between) {
         return new Tube(
-                pipe.outside() + 2 * pipe.wall().wrap(),
-                pipe.bore(),
-                Pipework.stockRadius(pipe),
+                Laid.outside(between.pipe()),
+                between.pipe().bore(),
+                between.usualRadius(),
                 Pipework.STUB,
-                Tube.TACK);
+                between.hose().isPresent() ? 0 : Tube.TACK);
     }
 
     private static EnthalpaFault noPipe(String of) {
@@ -147,11 +153,11 @@ public record Passable(
         List<Keepout> all = new ArrayList<>();
         List<Body> bodies = pipes.asBodies();
         for (int i = 0; i < bodies.size(); i++) {
-            Laid laid = pipes.all().get(i);
-            Spot other = laid.spot();
-            if (laid.hose().isPresent()
-                    || !other.equals(between.spot()) && !between.beside().isBeside(other)) {
-                boolean forked = other.row().isBeside(between.spot().row());
+            Laid other = pipes.all().get(i);
+            if (!between.is(other) && !between.goesOn().test(other)) {
+                boolean forked = other.hose().isEmpty()
+                        && between.hose().isEmpty()
+                        && other.spot().row().isBeside(between.spot().row());
                 all.add(keepout(forked ? Fork.without(bodies.get(i)) : bodies.get(i), room, carrier));
             }
         }
@@ -177,19 +183,19 @@ public record Passable(
     /** @param radius m, middle line of its bends @return the same bent otherwise */
     public Passable bent(double radius) {
         Tube other = new Tube(tube.outside(), tube.bore(), radius, tube.seat(), tube.tack());
-        return new Passable(spot, pipe, other, start, end, keepouts, before);
+        return new Passable(of, spot, pipe, hose, other, start, end, keepouts, before);
     }
 
     /** @return the same with one obstacle out of the way */
     public Passable without(int keepout) {
         List<Keepout> others = new ArrayList<>(keepouts);
         others.remove(keepout);
-        return new Passable(spot, pipe, tube, start, end, others, before);
+        return new Passable(of, spot, pipe, hose, tube, start, end, others, before);
     }
 
     /** @return how it is laid then; its ends stay on what they are on */
     public Run run(RunSpec way) {
-        Run like = before.orElseGet(() -> new Run(pipe.name(), Optional.empty(), List.of(), Optional.empty()));
-        return like.withCorners(Relaid.corners(way, Pipework.stockRadius(pipe)));
+        Run like = before.orElseGet(() -> Run.fresh(of));
+        return like.withCorners(Relaid.corners(way, Laid.usualRadius(pipe, hose)));
     }
 }

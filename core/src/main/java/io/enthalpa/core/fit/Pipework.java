@@ -10,6 +10,7 @@ import io.enthalpa.core.room.Carrier;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.route.JointsSpec;
 import io.enthalpa.core.route.Run;
+import io.enthalpa.core.route.RunName;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import java.util.ArrayList;
@@ -92,11 +93,17 @@ public final class Pipework {
         return hoses.inRoom();
     }
 
-    /** @param loop name of the core on whose water the hose is; empty of a pipe of the charge */
-    public Optional<Laid> laid(String of, Optional<String> loop) {
-        return all().stream()
-                .filter(l -> run(l).of().equals(of) && run(l).loop().equals(loop))
-                .findFirst();
+    /** @return what of an option can be laid: its pipes, then the hoses of its loops */
+    public static List<RunName> names(BuildOption option) {
+        return Stream.concat(
+                        Pieces.of(PathElement.Pipe.class, option.path()).stream()
+                                .map(p -> RunName.ofPipe(p.piece().name())),
+                        Hosework.names(option))
+                .toList();
+    }
+
+    public Optional<Laid> laid(RunName of) {
+        return all().stream().filter(l -> run(l).name().equals(of)).findFirst();
     }
 
     /** @return as it is written */
@@ -145,13 +152,11 @@ public final class Pipework {
         Optional<PipeEnd> start = between.start();
         Optional<PipeEnd> finish = between.finish();
         if (run.from().isEmpty() && start.isEmpty()) {
-            unlaid.add(new Unlaid(
-                    number, run.of(), Unlaid.Why.NO_START, between.beside().nameBefore()));
+            unlaid.add(new Unlaid(number, run.of(), Unlaid.Why.NO_START, between.before()));
             return;
         }
         if (run.to().isEmpty() && finish.isEmpty()) {
-            unlaid.add(new Unlaid(
-                    number, run.of(), Unlaid.Why.NO_END, between.beside().nameBehind()));
+            unlaid.add(new Unlaid(number, run.of(), Unlaid.Why.NO_END, between.behind()));
             return;
         }
         try {
@@ -182,15 +187,16 @@ public final class Pipework {
         return all;
     }
 
-    /** @return empty where there is no pipe of that name */
-    Optional<Between> between(String of) {
-        return Pieces.of(PathElement.Pipe.class, option.path()).stream()
-                .filter(placed -> placed.piece().name().equals(of))
-                .findFirst()
-                .map(placed -> between(
-                        placed.spot(),
-                        placed.piece(),
-                        option.runs().stream().filter(r -> r.isOfPipe(of)).findFirst()));
+    /** @return empty where there is no such pipe or hose */
+    Optional<Between> between(RunName of) {
+        Optional<Run> run =
+                option.runs().stream().filter(r -> r.name().equals(of)).findFirst();
+        return of.loop().isPresent()
+                ? hoses.between(of, run)
+                : Pieces.of(PathElement.Pipe.class, option.path()).stream()
+                        .filter(placed -> placed.piece().name().equals(of.of()))
+                        .findFirst()
+                        .map(placed -> between(placed.spot(), placed.piece(), run));
     }
 
     private Between between(Spot spot, PathElement.Pipe pipe, Optional<Run> run) {
@@ -199,7 +205,16 @@ public final class Pipework {
                 run.flatMap(Run::from).isPresent() ? Optional.empty() : end(spot, pipe, beside, Optional.empty(), true);
         Optional<PipeEnd> finish =
                 run.flatMap(Run::to).isPresent() ? Optional.empty() : end(spot, pipe, beside, start, false);
-        return new Between(spot, pipe, beside, start, finish, run);
+        return new Between(
+                spot,
+                pipe,
+                Optional.empty(),
+                start,
+                finish,
+                run,
+                beside.nameBefore(),
+                beside.nameBehind(),
+                l -> l.hose().isEmpty() && beside.isBeside(l.spot()));
     }
 
     /** Straight on through joints and cones to the port, or to the pipe that ends there; of what two legs share their own arm of the Y. */

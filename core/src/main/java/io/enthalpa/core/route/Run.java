@@ -52,6 +52,15 @@ public record Run(
         this(of, Optional.empty(), from, corners, to, braces, fittings);
     }
 
+    /** @return from port to port, with no corner yet */
+    public static Run fresh(RunName of) {
+        return new Run(of.of(), of.loop(), Optional.empty(), List.of(), Optional.empty(), List.of(), List.of());
+    }
+
+    public RunName name() {
+        return new RunName(of, loop);
+    }
+
     /** @return whether it is that of a pipe of the charge of this name */
     public boolean isOfPipe(String name) {
         return loop.isEmpty() && of.equals(name);

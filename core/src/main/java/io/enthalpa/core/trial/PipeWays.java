@@ -16,6 +16,7 @@ import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.route.Run;
+import io.enthalpa.core.route.RunName;
 import io.enthalpa.core.router.Router;
 import io.enthalpa.core.router.Taste;
 import io.enthalpa.core.space.Solid;
@@ -28,7 +29,7 @@ import java.util.function.BooleanSupplier;
 import java.util.function.Supplier;
 import java.util.stream.Stream;
 
-/** Ways that one pipe of an option can take through its room, each checked anew as any pipe that is laid, and priced over the duty. */
+/** Ways that one pipe or hose of an option can take through its room, each checked anew as any pipe that is laid, and priced over the duty. */
 public final class PipeWays {
     /** Sizes smaller than the pipe that are tried where it has no way. */
     private static final int SMALLER = 3;
@@ -44,11 +45,10 @@ public final class PipeWays {
     private final List<Supplier<Tried>> attempts;
 
     /**
-     * @param of        name of the pipe
      * @param cancelled asked again and again
-     * @throws EnthalpaFault when the build has no room, the option no such pipe, or it is not known where it begins or ends
+     * @throws EnthalpaFault when the build has no room, the option no such pipe or hose, or it is not known where it begins or ends
      */
-    public PipeWays(Build build, String letter, String of, Taste taste, BooleanSupplier cancelled) {
+    public PipeWays(Build build, String letter, RunName of, Taste taste, BooleanSupplier cancelled) {
         this.build = build;
         this.letter = letter;
         this.option = build.option(letter);
@@ -117,6 +117,8 @@ public final class PipeWays {
         TURNED_OVER,
         SMALLER,
         TWO_TUBES,
+        WIRED,
+        MOULDED,
         MOVED
     }
 
@@ -161,7 +163,7 @@ public final class PipeWays {
 
     /** Checked by the fit, which knows nothing of how it was found. */
     private Optional<Way> laid(Passable passable, BuildOption in, Router.Way way) {
-        return checked(with(in, passable.run(way.spec())), List.of(passable.spot()), way.roomy());
+        return checked(with(in, passable.run(way.spec())), List.of(passable.of()), way.roomy());
     }
 
     /** Where one obstacle is out of the way: laid and checked in the room without it. */
@@ -176,32 +178,33 @@ public final class PipeWays {
                 .one(taste)
                 .flatMap(way -> {
                     BuildOption with = with(option, passable.run(way.spec()));
-                    return checked(with, Fit.of(with, then, left), List.of(passable.spot()), way.roomy());
+                    return checked(with, Fit.of(with, then, left), List.of(passable.of()), way.roomy());
                 })
                 .flatMap(way -> priced(List.of(way)).stream().findFirst());
     }
 
     private static BuildOption with(BuildOption in, Run run) {
         List<Run> runs = new ArrayList<>(in.runs());
-        runs.removeIf(r -> r.isOfPipe(run.of()));
+        runs.removeIf(r -> r.name().equals(run.name()));
         runs.add(run);
         return in.withRuns(runs);
     }
 
-    /** @param spots of the pipe, or of both @return empty where one is not laid then, or keeps not all its gaps */
-    private Optional<Way> checked(BuildOption with, List<Spot> spots, boolean roomy) {
-        return checked(with, Fit.of(with, room, solids), spots, roomy);
+    /** @param names of the pipe, or of both @return empty where one is not laid then, or keeps not all its gaps */
+    private Optional<Way> checked(BuildOption with, List<RunName> names, boolean roomy) {
+        return checked(with, Fit.of(with, room, solids), names, roomy);
     }
 
-    private static Optional<Way> checked(BuildOption with, Fit then, List<Spot> spots, boolean roomy) {
-        int standing = then.bodies().size() - then.pipes().all().size();
+    private static Optional<Way> checked(BuildOption with, Fit then, List<RunName> names, boolean roomy) {
+        List<Laid> there = then.pipes().all();
+        int standing = then.bodies().size() - there.size();
         List<Laid> laid = new ArrayList<>();
         Optional<GapRow> tight = Optional.empty();
         int tightest = 0;
-        for (int i = 0; i < then.pipes().laid().size(); i++) {
+        for (int i = 0; i < there.size(); i++) {
             int body = standing + i;
-            if (spots.contains(then.pipes().laid().get(i).spot())) {
-                laid.add(then.pipes().laid().get(i));
+            if (names.contains(then.pipes().run(there.get(i)).name())) {
+                laid.add(there.get(i));
                 Optional<GapRow> own = then.gaps().stream()
                         .filter(row -> row.body() == body || row.other().orElse(-1) == body)
                         .max(Comparator.comparingDouble(GapRow::missing));
@@ -212,7 +215,7 @@ public final class PipeWays {
                 }
             }
         }
-        if (laid.size() < spots.size() || tight.filter(GapRow::isShort).isPresent()) {
+        if (laid.size() < names.size() || tight.filter(GapRow::isShort).isPresent()) {
             return Optional.empty();
         }
         String beside = tight.isPresent() ? beside(tight.get(), tightest, then) : "";
@@ -256,6 +259,24 @@ public final class PipeWays {
     }
 
     private List<Supplier<Tried>> attempts() {
+        List<Supplier<Tried>> all = new ArrayList<>(asked.hose().isPresent() ? List.of() : ofPipe());
+        for (OtherHose other : OtherHose.of(option, asked)) {
+            all.add(() -> tried(other.by(), OptionalDouble.empty(), first(as(other.option()), other.option())));
+        }
+        for (int k = 0; k < room.obstacles().size(); k++) {
+            Obstacle obstacle = room.obstacles().get(k);
+            if (obstacle.moving().isPresent()) {
+                int number = k;
+                all.add(() -> {
+                    Optional<Way> way = without(number);
+                    return new Tried(Opening.MOVED, obstacle.name(), OptionalDouble.of(number), way.isPresent(), way);
+                });
+            }
+        }
+        return all;
+    }
+
+    private List<Supplier<Tried>> ofPipe() {
         List<Supplier<Tried>> all = new ArrayList<>();
         all.add(() -> tried(
                 Opening.TIGHT_BENDS,
@@ -276,16 +297,6 @@ public final class PipeWays {
         if (asked.spot().row().equals(Spot.Row.PATH)) {
             double half = half();
             all.add(() -> tried(Opening.TWO_TUBES, OptionalDouble.of(half), two(half)));
-        }
-        for (int k = 0; k < room.obstacles().size(); k++) {
-            Obstacle obstacle = room.obstacles().get(k);
-            if (obstacle.moving().isPresent()) {
-                int number = k;
-                all.add(() -> {
-                    Optional<Way> way = without(number);
-                    return new Tried(Opening.MOVED, obstacle.name(), OptionalDouble.of(number), way.isPresent(), way);
-                });
-            }
         }
         return all;
     }
@@ -321,7 +332,7 @@ public final class PipeWays {
     /** What is wrong with an option besides the pipe that is looked for. */
     private int wrong(BuildOption other) {
         List<Run> runs = new ArrayList<>(other.runs());
-        runs.removeIf(r -> r.isOfPipe(asked.pipe().name()));
+        runs.removeIf(r -> r.name().equals(asked.of()));
         Fit fit = Fit.of(other.withRuns(runs), room, solids);
         return (int) fit.gaps().stream().filter(GapRow::isShort).count()
                 + FitFinding.of(fit, 0).size();
@@ -334,7 +345,7 @@ public final class PipeWays {
     }
 
     private Passable as(BuildOption other) {
-        return Passable.of(other, room, solids, asked.pipe().name());
+        return Passable.of(other, room, solids, asked.of());
     }
 
     /** The nearest first. */
@@ -380,7 +391,8 @@ public final class PipeWays {
             }
             Optional<BuildOption> both = leg(tubes, 1 - first, one.get());
             if (both.isPresent()) {
-                return checked(both.get(), tubes.spots(asked.spot()), false);
+                return checked(
+                        both.get(), tubes.names().stream().map(RunName::ofPipe).toList(), false);
             }
         }
         return Optional.empty();
@@ -390,7 +402,8 @@ public final class PipeWays {
     private Optional<BuildOption> leg(TwoTubes tubes, int number, BuildOption option) {
         Optional<Run> typed = tubes.typed(number);
         BuildOption in = typed.isPresent() ? with(option, typed.get()) : option;
-        Passable leg = Passable.of(in, room, solids, tubes.names().get(number));
+        Passable leg =
+                Passable.of(in, room, solids, RunName.ofPipe(tubes.names().get(number)));
         return router(leg).one(taste).map(way -> with(in, leg.run(way.spec())));
     }
 }

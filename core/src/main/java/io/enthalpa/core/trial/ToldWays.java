@@ -3,7 +3,6 @@ package io.enthalpa.core.trial;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.fit.FitFinding.Kind;
-import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.quantity.Figure;
 import io.enthalpa.core.quantity.Quantity;
 import io.enthalpa.core.router.Router;
@@ -42,12 +41,13 @@ final class ToldWays {
             case TURNED_OVER -> Kind.WAY_TURNED_OVER;
             case SMALLER -> Kind.WAY_SMALLER;
             case TWO_TUBES -> Kind.WAY_TWO_TUBES;
+            case WIRED -> Kind.WAY_WIRED;
+            case MOULDED -> Kind.WAY_MOULDED;
             case MOVED -> Kind.WAY_MOVED;
         };
         boolean tight = tried.way()
                 .filter(way -> way.laid().line().bends().stream()
-                        .anyMatch(b ->
-                                b.radius() < Pipework.stockRadius(way.laid().pipe())))
+                        .anyMatch(b -> b.radius() < way.laid().usualRadius()))
                 .isPresent();
         figures.add(Figure.plain("tight", tight ? 1 : 0));
         tried.figure()

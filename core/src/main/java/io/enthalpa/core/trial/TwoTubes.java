@@ -5,7 +5,6 @@ import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.fit.Fork;
 import io.enthalpa.core.fit.Passable;
-import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.route.Run;
 import java.util.List;
 import java.util.Optional;
@@ -38,11 +37,6 @@ record TwoTubes(BuildOption option, List<String> names, Passable asked, double s
         BuildOption with = option.withPath(Pieces.with(asked.spot(), option.path(), p -> pair))
                 .withRuns(others);
         return new TwoTubes(with, names, asked, size);
-    }
-
-    /** @param pair its spot @return of the legs' pipes */
-    List<Spot> spots(Spot pair) {
-        return List.of(pair.leg(0).at(0), pair.leg(1).at(0));
     }
 
     /** @return how a leg begins whose beginning or end is typed: to either side of where that of the one pipe is */

@@ -91,6 +91,11 @@ public sealed interface LoopPiece {
                     () -> spec.material().isTube() ? HoseMake.leastOfLine(outside()) : make.least(spec.bore()));
         }
 
+        /** @return of another make, bent as tight as that is */
+        public Hose made(HoseMake other) {
+            return new Hose(name, spec, beside, height, wrap, other, OptionalDouble.empty());
+        }
+
         /** @return as long and bent as it is laid */
         public Hose withSpec(PipeSpec other) {
             return new Hose(name, other, beside, height, wrap, make, least);

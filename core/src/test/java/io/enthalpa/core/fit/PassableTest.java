@@ -11,6 +11,7 @@ import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.route.Run;
+import io.enthalpa.core.route.RunName;
 import io.enthalpa.core.router.Keepout;
 import io.enthalpa.core.space.Motion;
 import java.util.List;
@@ -34,7 +35,7 @@ class PassableTest {
 
     private static Passable hot(BuildOption option) {
         return Passable.of(
-                option, ROOM, ROOM.obstacles().stream().map(Obstacle::solid).toList(), "hot pipe");
+                option, ROOM, ROOM.obstacles().stream().map(Obstacle::solid).toList(), RunName.ofPipe("hot pipe"));
     }
 
     private static Keepout of(Passable passable, String name) {

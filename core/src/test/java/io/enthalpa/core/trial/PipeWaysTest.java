@@ -21,6 +21,7 @@ import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.room.Scroll;
 import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.route.Run;
+import io.enthalpa.core.route.RunName;
 import io.enthalpa.core.router.Router;
 import io.enthalpa.core.router.Taste;
 import java.util.List;
@@ -40,7 +41,11 @@ class PipeWaysTest {
 
     private static PipeWays ways(Obstacle... obstacles) {
         return new PipeWays(
-                Rooms.build(Rooms.room(obstacles), option()), "A", "hot pipe", Taste.LEAST_LOSS, () -> false);
+                Rooms.build(Rooms.room(obstacles), option()),
+                "A",
+                RunName.ofPipe("hot pipe"),
+                Taste.LEAST_LOSS,
+                () -> false);
     }
 
     private static Obstacle movable(Obstacle o) {
@@ -125,7 +130,7 @@ class PipeWaysTest {
         assertThat(last.figure().orElseThrow()).isCloseTo(0.045, within(1e-9));
         assertThat(last.opens()).isFalse();
         Build other = Rooms.build(Rooms.room(gate), option().withPath(small()));
-        assertThat(new PipeWays(other, "A", "hot pipe", Taste.LEAST_LOSS, () -> false)
+        assertThat(new PipeWays(other, "A", RunName.ofPipe("hot pipe"), Taste.LEAST_LOSS, () -> false)
                         .find()
                         .ways())
                 .isNotEmpty();
@@ -226,8 +231,8 @@ class PipeWaysTest {
                 .at();
         assertThat(port.getZ()).isGreaterThan(0.1);
         Obstacle lid = Rooms.box("lid", 0.4, 1.4, -1, 0.2, port.getZ() + 0.05, port.getZ() + 0.1);
-        PipeWays ways =
-                new PipeWays(Rooms.build(Rooms.room(lid), option), "A", "hot pipe", Taste.LEAST_LOSS, () -> false);
+        PipeWays ways = new PipeWays(
+                Rooms.build(Rooms.room(lid), option), "A", RunName.ofPipe("hot pipe"), Taste.LEAST_LOSS, () -> false);
         assertThat(ways.find().ways()).isEmpty();
         PipeWays.Tried clocked = tried(ways, PipeWays.Opening.CLOCKED).get(0);
         assertThat(clocked.opens()).isTrue();
@@ -252,16 +257,17 @@ class PipeWaysTest {
     @Test
     void whatCannotBeAskedIsRefused() {
         RoomSpec room = Rooms.room(POST);
-        assertThatThrownBy(() ->
-                        new PipeWays(Rooms.build(room, option()), "A", "cold pipe", Taste.LEAST_LOSS, () -> false))
+        assertThatThrownBy(() -> new PipeWays(
+                        Rooms.build(room, option()), "A", RunName.ofPipe("cold pipe"), Taste.LEAST_LOSS, () -> false))
                 .isInstanceOf(EnthalpaFault.class)
                 .hasMessageContaining("The end of cold pipe is not known");
-        assertThatThrownBy(
-                        () -> new PipeWays(Rooms.build(room, option()), "A", "no pipe", Taste.LEAST_LOSS, () -> false))
+        assertThatThrownBy(() -> new PipeWays(
+                        Rooms.build(room, option()), "A", RunName.ofPipe("no pipe"), Taste.LEAST_LOSS, () -> false))
                 .isInstanceOf(EnthalpaFault.class)
                 .hasMessageContaining("no pipe");
         BuildOption open = option().withRuns(List.of());
-        assertThatThrownBy(() -> new PipeWays(Rooms.build(room, open), "A", "hot pipe", Taste.LEAST_LOSS, () -> false))
+        assertThatThrownBy(() -> new PipeWays(
+                        Rooms.build(room, open), "A", RunName.ofPipe("hot pipe"), Taste.LEAST_LOSS, () -> false))
                 .isInstanceOf(EnthalpaFault.class)
                 .hasMessageContaining("The beginning of hot pipe is not known");
     }

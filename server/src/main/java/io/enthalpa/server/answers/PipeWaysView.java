@@ -40,12 +40,14 @@ public record PipeWaysView(String of, List<WayView> ways, List<FitView.FitFindin
     /** A run to write: its corners, and where it begins and ends as far as that is typed: back, right, up. */
     public record LaidRunView(
             String of,
+            @Nullable String loop,
             @Nullable List<Double> from_mm,
             List<CornerView> corners,
             @Nullable List<Double> to_mm) {
         static LaidRunView of(Run run) {
             return new LaidRunView(
                     run.of(),
+                    run.loop().orElse(null),
                     run.from().map(FitView::point).orElse(null),
                     run.corners().stream().map(CornerView::of).toList(),
                     run.to().map(FitView::point).orElse(null));

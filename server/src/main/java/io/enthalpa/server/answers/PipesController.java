@@ -7,6 +7,7 @@ import io.enthalpa.core.fit.Mirrored;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.fit.Relaid;
 import io.enthalpa.core.route.Run;
+import io.enthalpa.core.route.RunName;
 import io.enthalpa.core.trial.PairsTold;
 import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.document.OptionEdits;
@@ -57,7 +58,9 @@ class PipesController {
                 page,
                 "ribbon",
                 () -> RibbonView.of(
-                        build.option(option), FitController.roomOf(build), of, Optional.ofNullable(request.loop())));
+                        build.option(option),
+                        FitController.roomOf(build),
+                        new RunName(of, Optional.ofNullable(request.loop()))));
     }
 
     record JointsRequest(JsonNode document, String option) {}
@@ -146,7 +149,7 @@ class PipesController {
         String of = Asked.text(request.of(), "of");
         TurnsDocument turns = TurnsDocument.read(request.turns());
         Pipework pipes = Pipework.of(option, Bodies.of(option));
-        Run run = pipes.laid(of, Optional.ofNullable(request.loop()))
+        Run run = pipes.laid(new RunName(of, Optional.ofNullable(request.loop())))
                 .map(l -> Relaid.turned(pipes, l, turns.steps(), turns.last()))
                 .orElseThrow(() -> FitController.refused("/of", "of", of, "the name of a laid pipe"));
         return new TurnedAnswer(

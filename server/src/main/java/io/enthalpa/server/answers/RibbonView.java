@@ -7,10 +7,10 @@ import io.enthalpa.core.fit.Passable;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
+import io.enthalpa.core.route.RunName;
 import io.enthalpa.core.router.Keepout;
 import io.enthalpa.core.router.Ribbon;
 import java.util.List;
-import java.util.Optional;
 
 /** What a pipe has to spare of the gaps asked all along it. */
 record RibbonView(double outside_mm, List<SpotView> spots) {
@@ -29,11 +29,10 @@ record RibbonView(double outside_mm, List<SpotView> spots) {
             List<Double> at_mm,
             List<Double> on_mm) {}
 
-    /** @param loop name of the core on whose water the hose is; empty of a pipe */
-    static RibbonView of(BuildOption option, RoomSpec room, String of, Optional<String> loop) {
+    static RibbonView of(BuildOption option, RoomSpec room, RunName of) {
         List<Body> bodies = Bodies.of(option);
         Pipework pipes = Pipework.of(option, bodies);
-        return pipes.laid(of, loop)
+        return pipes.laid(of)
                 .map(l -> {
                     List<Keepout> keepouts = Passable.around(
                             pipes,

@@ -2,9 +2,9 @@ package io.enthalpa.server.command;
 
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
-import io.enthalpa.core.chargepath.PathElement;
-import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fit.Pipework;
+import io.enthalpa.core.route.RunName;
 import io.enthalpa.core.router.Taste;
 import io.enthalpa.core.trial.PipeWays;
 import io.enthalpa.server.answers.PipeWaysView;
@@ -37,7 +37,7 @@ public final class RouteCommand {
         Optional<String> only = arguments.value("--pipe");
         SolveCommand.print(
                 arguments,
-                (build, letter) -> pipes(build.option(letter), only).stream()
+                (build, letter) -> runs(build.option(letter), only).stream()
                         .map(pipe -> routing(build, letter, pipe, taste))
                         .toList(),
                 AnswerTable::routes);
@@ -58,14 +58,18 @@ public final class RouteCommand {
         return taste.name().toLowerCase(Locale.ROOT).replace('_', '-');
     }
 
-    private static List<String> pipes(BuildOption option, Optional<String> only) {
-        return only.map(List::of)
-                .orElseGet(() -> Pieces.of(PathElement.Pipe.class, option.path()).stream()
-                        .map(p -> p.piece().name())
-                        .toList());
+    /** Pipes first, then hoses; what is asked for by a name that neither has is refused as a pipe. */
+    private static List<RunName> runs(BuildOption option, Optional<String> only) {
+        List<RunName> all = Pipework.names(option);
+        return only.map(name -> {
+                    List<RunName> called =
+                            all.stream().filter(r -> r.of().equals(name)).toList();
+                    return called.isEmpty() ? List.of(RunName.ofPipe(name)) : called;
+                })
+                .orElse(all);
     }
 
-    private static Routing routing(Build build, String letter, String pipe, Taste taste) {
+    private static Routing routing(Build build, String letter, RunName pipe, Taste taste) {
         try {
             PipeWays ways = new PipeWays(build, letter, pipe, taste, () -> false);
             PipeWays.Found found = ways.find();
@@ -73,9 +77,10 @@ public final class RouteCommand {
             if (found.ways().isEmpty()) {
                 IntStream.range(0, ways.tries()).forEach(i -> tried.add(ways.attempt(i)));
             }
-            return new Routing(letter, pipe, PipeWaysView.of(pipe, build.option(letter), ways, found, tried), null);
+            return new Routing(
+                    letter, pipe.of(), PipeWaysView.of(pipe.of(), build.option(letter), ways, found, tried), null);
         } catch (EnthalpaFault fault) {
-            return new Routing(letter, pipe, null, FaultView.of(fault));
+            return new Routing(letter, pipe.of(), null, FaultView.of(fault));
         }
     }
 }

@@ -5,6 +5,7 @@ import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.build.OptionMonteCarlo;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.route.RunName;
 import io.enthalpa.core.router.Taste;
 import io.enthalpa.core.sizing.CoolingMethod;
 import io.enthalpa.core.sizing.MethodSizing;
@@ -17,6 +18,7 @@ import java.io.IOException;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.Executors;
@@ -88,7 +90,13 @@ class JobController {
      * @param of    name of the pipe
      * @param taste what is liked best of a way
      */
-    record RoutesRequest(JsonNode document, String option, String of, Taste taste) {}
+    /** @param loop name of the core on whose water the hose is; none of a pipe */
+    record RoutesRequest(
+            JsonNode document,
+            String option,
+            String of,
+            @Nullable String loop,
+            Taste taste) {}
 
     /** Ways that a pipe can take: {@link io.enthalpa.core.router.Router}. */
     @PostMapping("/routes")
@@ -100,7 +108,7 @@ class JobController {
         RouteSearch search = new RouteSearch(
                 BuildFile.read(Asked.document(request.document())),
                 Asked.text(request.option(), "option"),
-                Asked.text(request.of(), "of"),
+                new RunName(Asked.text(request.of(), "of"), Optional.ofNullable(request.loop())),
                 request.taste(),
                 () -> {
                     Job job = begun.get();

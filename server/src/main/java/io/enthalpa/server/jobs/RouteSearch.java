@@ -2,6 +2,7 @@ package io.enthalpa.server.jobs;
 
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.route.RunName;
 import io.enthalpa.core.router.Taste;
 import io.enthalpa.core.trial.PipeWays;
 import io.enthalpa.server.answers.PipeWaysView;
@@ -15,13 +16,13 @@ import java.util.stream.IntStream;
 
 /** Ways for a pipe, then, where there is none, one after the other what could open one. */
 final class RouteSearch {
-    private final String of;
+    private final RunName of;
     private final BuildOption now;
     private final PipeWays ways;
     private final CompletableFuture<PipeWays.Found> found = new CompletableFuture<>();
     private final AtomicReferenceArray<PipeWays.Tried> tried;
 
-    RouteSearch(Build build, String option, String of, Taste taste, BooleanSupplier cancelled) {
+    RouteSearch(Build build, String option, RunName of, Taste taste, BooleanSupplier cancelled) {
         this.of = of;
         this.now = build.option(option);
         this.ways = new PipeWays(build, option, of, taste, cancelled);
@@ -50,7 +51,7 @@ final class RouteSearch {
     PipeWaysView view() {
         PipeWays.Found sofar = found.getNow(new PipeWays.Found(List.of(), Optional.empty(), 0));
         return PipeWaysView.of(
-                of,
+                of.of(),
                 now,
                 ways,
                 sofar,
