@@ -274,6 +274,9 @@ th {
 th .act {
   min-height: 24px;
 }
+.corners th:first-child {
+  white-space: nowrap;
+}
 .add {
   display: flex;
   gap: 22px;

@@ -115,7 +115,7 @@ function addPoint(): void {
         :pointer="`${here}/least_mm`"
         :of="piece.name"
         optional
-        :empty="laid ? mm(laid.usual_mm) : undefined"
+        :empty="laid ? mm(laid.usual_mm) : 'by its make'"
       />
       <NumberField part="water/piece" name="wrap_mm" :pointer="`${here}/wrap_mm`" :of="piece.name" optional empty="bare" />
     </template>
@@ -197,5 +197,10 @@ function addPoint(): void {
 }
 .curve {
   margin-top: 10px;
+}
+.fine {
+  padding-top: 10px;
+  font-size: var(--s1);
+  color: var(--ink-2);
 }
 </style>
