@@ -34,7 +34,8 @@ class LaidHoseIT extends OnDemo {
     }
 
     private Locator pick(String name) {
-        return row(name).getByRole(
+        return row(name)
+                .getByRole(
                         AriaRole.BUTTON,
                         new Locator.GetByRoleOptions().setName(name).setExact(true));
     }
@@ -46,7 +47,8 @@ class LaidHoseIT extends OnDemo {
         page.type("corner 1 bend radius", "40").saved();
         Locator kink = page.raw().locator(".study .mend");
         assertThat(kink)
-                .containsText("pump to core kinks at corner 1: it is bent to 40 mm there and bears no less than 85 mm.");
+                .containsText(
+                        "pump to core kinks at corner 1: it is bent to 40 mm there and bears no less than 85 mm.");
         kink.getByRole(AriaRole.BUTTON).click();
         assertThat(kink).hasCount(0);
         page.saved();

@@ -17,6 +17,11 @@ public record Apart(double gap, double loose, Vector3D onA, Vector3D onB, Vector
         return new Apart(gap, loose, onB, onA, towards.negate());
     }
 
+    /** @return the same where no more is known than that the gap is no smaller, m */
+    Apart atLeast(double sure) {
+        return sure < gap ? new Apart(sure, gap + loose - sure, onA, onB, towards) : this;
+    }
+
     /** @return the same where so much of it does not count, m */
     public Apart less(double by) {
         return new Apart(gap - by, loose, onA, onB, towards);

@@ -50,7 +50,10 @@ public final class Gaps {
     private Apart best;
     private int partA;
     private int partB;
+    /** m, that the parts come to that are nearest. */
     private double least;
+    /** m: no parts come nearer. */
+    private double sure;
 
     private Gaps(Solid a, Motion motionA, Solid b, Motion motionB, double within) {
         this.a = a;
@@ -60,6 +63,7 @@ public final class Gaps {
         this.travel = Motion.travel(motionA, motionB);
         this.within = within;
         this.least = within;
+        this.sure = within;
     }
 
     /** @param within m, beyond which nobody asks @return empty when they are farther apart */
@@ -123,7 +127,7 @@ public final class Gaps {
         return best == null
                 ? Optional.empty()
                 : Optional.of(new Gap(
-                        best,
+                        best.atLeast(sure),
                         a.half().isPresent() ? 0 : a.element[partA],
                         b.half().isPresent() ? 0 : b.element[partB]));
     }
@@ -142,8 +146,10 @@ public final class Gaps {
                 .boxed()
                 .sorted(Comparator.comparingDouble(i -> keeps[i]))
                 .takeWhile(i -> keeps[i] <= least + ALIKE)
-                .forEachOrdered(i ->
-                        found.take(Moved.between(parts[i], motion, new Opposite.Half(half), STANDS, travel, least), i));
+                .forEachOrdered(i -> found.take(
+                        Moved.between(
+                                parts[i], motion, new Opposite.Half(half), STANDS, travel, least, Optional.empty()),
+                        i));
     }
 
     /** What a part keeps from a plane at least, whatever both do. */
@@ -159,10 +165,12 @@ public final class Gaps {
     }
 
     private void take(Apart apart, int i, int j) {
-        boolean nearer = apart.gap() < least - ALIKE;
+        double comesTo = apart.gap() + apart.loose();
+        boolean nearer = comesTo < least - ALIKE;
         boolean alike = best == null || i < partA || i == partA && j < partB;
-        if (apart.gap() <= within && (nearer || apart.gap() <= least + ALIKE && alike)) {
-            least = Math.min(least, apart.gap());
+        sure = Math.min(sure, apart.gap());
+        if (apart.gap() <= within && (nearer || comesTo <= least + ALIKE && alike)) {
+            least = Math.min(least, comesTo);
             best = apart;
             partA = i;
             partB = j;
@@ -183,7 +191,12 @@ public final class Gaps {
         if (x.isLeaf() && y.isLeaf()) {
             Convex p = a.parts[x.part()];
             Convex q = b.parts[y.part()];
-            take(Moved.between(p, motionA, new Opposite.Shape(q), motionB, travel, least), x.part(), y.part());
+            // Parts beside one another are mostly near the same place.
+            Optional<Vector3D> hint = Optional.ofNullable(best).map(Apart::towards);
+            take(
+                    Moved.between(p, motionA, new Opposite.Shape(q), motionB, travel, least + ALIKE, hint),
+                    x.part(),
+                    y.part());
             return;
         }
         boolean splitX =

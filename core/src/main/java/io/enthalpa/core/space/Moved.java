@@ -1,5 +1,6 @@
 package io.enthalpa.core.space;
 
+import java.util.Optional;
 import java.util.PriorityQueue;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
@@ -21,9 +22,10 @@ final class Moved {
     private final double[][] travel;
     private final double reachA;
     private final double reachB;
+    private final double least;
     private Apart best;
 
-    private Moved(Convex a, Motion ofA, Opposite b, Motion ofB, double[][] travel) {
+    private Moved(Convex a, Motion ofA, Opposite b, Motion ofB, double[][] travel, double least) {
         this.a = a;
         this.ofA = ofA;
         this.b = b;
@@ -31,31 +33,44 @@ final class Moved {
         this.travel = travel;
         this.reachA = a.bounds().reachFrom(ofA.point(), ofA.axis());
         this.reachB = b.reachFrom(ofB);
+        this.least = least;
     }
 
     /**
      * @param travel of both, half-ways
-     * @param least  m: a gap above it need not be found exactly
+     * @param least  m: of a gap that is no smaller by {@link #TOLERANCE} it is only said that it is not
+     * @param hint   from the first across a gap that is near this one; empty without
      */
-    static Apart between(Convex a, Motion ofA, Opposite b, Motion ofB, double[][] travel, double least) {
-        return ofA.roll() == 0 && ofB.roll() == 0 ? b.from(a, travel) : new Moved(a, ofA, b, ofB, travel).search(least);
+    static Apart between(
+            Convex a, Motion ofA, Opposite b, Motion ofB, double[][] travel, double least, Optional<Vector3D> hint) {
+        return ofA.roll() == 0 && ofB.roll() == 0
+                ? b.from(a, travel, least, hint)
+                : new Moved(a, ofA, b, ofB, travel, least).search(hint);
     }
 
-    /** Angles of both round middles, to either side; and what no gap there is smaller than. */
-    private record Cell(double angleA, double halfA, double angleB, double halfB, double bound) {}
+    /** Angles of both round middles, to either side; what no gap there is smaller than, and across which plane. */
+    private record Cell(double angleA, double halfA, double angleB, double halfB, double bound, Vector3D towards) {}
 
-    private Apart search(double least) {
+    private Apart search(Optional<Vector3D> hint) {
+        if (hint.isPresent()) {
+            Vector3D n = hint.get();
+            double known = bound(a, b, n, ofA.roll(), ofB.roll());
+            if (known >= least - TOLERANCE) {
+                Vector3D there = a.bounds().middle();
+                return new Apart(known, Double.POSITIVE_INFINITY, there, there, n);
+            }
+        }
         PriorityQueue<Cell> cells = new PriorityQueue<>((x, y) -> Double.compare(x.bound, y.bound));
-        cells.add(look(0, ofA.roll(), 0, ofB.roll()));
+        cells.add(exact(0, ofA.roll(), 0, ofB.roll(), a, b, hint));
         int looked = 1;
-        while (looked < MOST_CELLS && cells.element().bound < Math.min(best.gap() - TOLERANCE, least)) {
+        while (looked < MOST_CELLS && cells.element().bound < worthLess()) {
             Cell c = cells.remove();
             if (c.halfA * reachA >= c.halfB * reachB) {
-                cells.add(look(c.angleA - c.halfA / 2, c.halfA / 2, c.angleB, c.halfB));
-                cells.add(look(c.angleA + c.halfA / 2, c.halfA / 2, c.angleB, c.halfB));
+                cells.add(look(c.angleA - c.halfA / 2, c.halfA / 2, c.angleB, c.halfB, c.towards));
+                cells.add(look(c.angleA + c.halfA / 2, c.halfA / 2, c.angleB, c.halfB, c.towards));
             } else {
-                cells.add(look(c.angleA, c.halfA, c.angleB - c.halfB / 2, c.halfB / 2));
-                cells.add(look(c.angleA, c.halfA, c.angleB + c.halfB / 2, c.halfB / 2));
+                cells.add(look(c.angleA, c.halfA, c.angleB - c.halfB / 2, c.halfB / 2, c.towards));
+                cells.add(look(c.angleA, c.halfA, c.angleB + c.halfB / 2, c.halfB / 2, c.towards));
             }
             looked += 2;
         }
@@ -63,26 +78,50 @@ final class Moved {
         return new Apart(bound, best.gap() - bound + best.loose(), best.onA(), best.onB(), best.towards());
     }
 
-    private Cell look(double angleA, double halfA, double angleB, double halfB) {
+    /** m: where no gap is smaller nobody looks. */
+    private double worthLess() {
+        return Math.min(best.gap(), least) - TOLERANCE;
+    }
+
+    /** The plane of the angles round it parts the two here too, or their nearest places are looked for. */
+    private Cell look(double angleA, double halfA, double angleB, double halfB, Vector3D hint) {
         Convex rolled = ofA.roll() == 0 ? a : a.moved(ofA.at(angleA));
         Opposite other = ofB.roll() == 0 ? b : b.moved(ofB.at(angleB));
-        Apart apart = other.from(rolled, travel);
+        double known = bound(rolled, other, hint, halfA, halfB);
+        return known >= worthLess()
+                ? new Cell(angleA, halfA, angleB, halfB, known, hint)
+                : exact(angleA, halfA, angleB, halfB, rolled, other, Optional.of(hint));
+    }
+
+    private Cell exact(
+            double angleA,
+            double halfA,
+            double angleB,
+            double halfB,
+            Convex rolled,
+            Opposite other,
+            Optional<Vector3D> hint) {
+        Apart apart = other.from(rolled, travel, least, hint);
         if (best == null || apart.gap() < best.gap()) {
             best = apart;
         }
-        Vector3D n = apart.towards();
+        double bound = bound(rolled, other, apart.towards(), halfA, halfB);
+        return new Cell(angleA, halfA, angleB, halfB, Math.min(bound, apart.gap()), apart.towards());
+    }
+
+    /** @param n unit vector, square to a plane @return m that the plane parts the two by at least, at all angles to either side */
+    private double bound(Convex rolled, Opposite other, Vector3D n, double halfA, double halfB) {
         double ways = 0;
         for (double[] line : travel) {
-            ways += Math.abs(n.dotProduct(new Vector3D(line)));
+            ways += Math.abs(n.getX() * line[0] + n.getY() * line[1] + n.getZ() * line[2]);
         }
-        double bound = -reach(rolled::reach, n, ofA, halfA)
+        return -reach(rolled::reach, n, ofA, halfA)
                 - reach(other::reach, n.negate(), ofB, halfB)
                 - rolled.rounding()
                 - other.rounding()
                 - ways
                 - halfA * halfA * reachA / 2
                 - halfB * halfB * reachB / 2;
-        return new Cell(angleA, halfA, angleB, halfB, Math.min(bound, apart.gap()));
     }
 
     private interface Reach {

@@ -1,11 +1,16 @@
 package io.enthalpa.core.space;
 
+import java.util.Optional;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /** What a convex shape keeps a gap from: another, or all beyond a plane. */
 sealed interface Opposite {
-    /** @param travel half-ways that the shape may be shifted by, to either side */
-    Apart from(Convex shape, double[][] travel);
+    /**
+     * @param travel half-ways that the shape may be shifted by, to either side
+     * @param enough m: of a gap that is known to be more it is only said that it is
+     * @param hint   from the shape across a gap that is near this one; empty without
+     */
+    Apart from(Convex shape, double[][] travel, double enough, Optional<Vector3D> hint);
 
     /** @return m, its farthest in a direction, rounding not counted */
     double reach(double x, double y, double z);
@@ -19,8 +24,8 @@ sealed interface Opposite {
 
     record Shape(Convex convex) implements Opposite {
         @Override
-        public Apart from(Convex shape, double[][] travel) {
-            return Separation.between(shape, convex, travel);
+        public Apart from(Convex shape, double[][] travel, double enough, Optional<Vector3D> hint) {
+            return Separation.between(shape, convex, travel, enough, hint);
         }
 
         @Override
@@ -47,7 +52,7 @@ sealed interface Opposite {
     /** Reaches without end but square to its plane. */
     record Half(Solid.HalfSpace half) implements Opposite {
         @Override
-        public Apart from(Convex shape, double[][] travel) {
+        public Apart from(Convex shape, double[][] travel, double enough, Optional<Vector3D> hint) {
             return half.from(shape, travel);
         }
 

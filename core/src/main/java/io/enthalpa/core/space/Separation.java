@@ -1,6 +1,7 @@
 package io.enthalpa.core.space;
 
 import io.enthalpa.core.space.Difference.Vertex;
+import java.util.Optional;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
@@ -22,17 +23,31 @@ public final class Separation {
     private Separation() {}
 
     public static Apart between(Convex a, Convex b) {
-        return between(a, b, STILL);
+        return between(a, b, STILL, Double.POSITIVE_INFINITY, Optional.empty());
     }
 
-    /** @param travel half-ways, m, that the first may be shifted by to either side: the gap is the least of all places it can be in */
-    static Apart between(Convex a, Convex b, double[][] travel) {
+    /**
+     * @param travel half-ways, m, that the first may be shifted by to either side: the gap is the least of all places it can be in
+     * @param enough m: of a gap that is known to be more it is only said that it is
+     * @param hint   unit vector from the first to the other across a gap that is near this one; empty without
+     */
+    static Apart between(Convex a, Convex b, double[][] travel, double enough, Optional<Vector3D> hint) {
         Difference difference = new Difference(a, b, travel);
         Simplex simplex = new Simplex();
-        Vector3D start = a.bounds().middle().subtract(b.bounds().middle());
+        Vector3D start = hint.map(Vector3D::negate)
+                .orElseGet(() -> a.bounds().middle().subtract(b.bounds().middle()));
         simplex.add(difference.support(-start.getX(), -start.getY(), -start.getZ()));
+        double plenty = enough + difference.rounding();
         double lower = 0;
         double[] best = null;
+        if (hint.isPresent()) {
+            lower = simplex.vertex[0].along(start.getX(), start.getY(), start.getZ());
+            best = start.toArray();
+            if (lower > plenty) {
+                simplex.reduce();
+                return outside(difference, simplex, lower, lower, best);
+            }
+        }
         for (int round = 0; round < MOST_ROUNDS; round++) {
             if (!simplex.reduce()) {
                 return inside(difference, simplex);
@@ -48,7 +63,7 @@ public final class Separation {
                 lower = bound;
                 best = new double[] {v[0] / length, v[1] / length, v[2] / length};
             }
-            if (length - lower <= TOLERANCE || simplex.has(w)) {
+            if (length - lower <= TOLERANCE || lower > plenty || simplex.has(w)) {
                 return outside(difference, simplex, lower, length, best);
             }
             simplex.add(w);

@@ -186,8 +186,11 @@ class GapsTest {
             Convex body = i % 2 == 0
                     ? Hull.box(pose, 0.2, 0.1, 0.05)
                     : Frustum.cylinder(pose.toRoom(Vector3D.ZERO), pose.toRoom(v(0, 0, 0.2)), 0.03);
-            double least = triangles.stream()
-                    .mapToDouble(t -> Separation.between(body, t).gap())
+            List<Apart> all =
+                    triangles.stream().map(t -> Separation.between(body, t)).toList();
+            double least = all.stream().mapToDouble(Apart::gap).min().orElseThrow();
+            double most = all.stream()
+                    .mapToDouble(apart -> apart.gap() + apart.loose())
                     .min()
                     .orElseThrow();
             if (Math.abs(least) > 1e-6) {
@@ -195,7 +198,13 @@ class GapsTest {
                 assertThat(Gaps.meet(mesh, Solid.of("body", body))).isEqualTo(least < 0);
             }
             Optional<Gap> found = Gaps.between(Solid.of("body", body), mesh, 10);
-            assertThat(found.orElseThrow().value()).isCloseTo(least, within(2e-8));
+            // The answer lies between what each says it lies between, and both are known to less than a thousandth of a
+            // millimetre.
+            Apart apart = found.orElseThrow().apart();
+            assertThat(apart.gap())
+                    .isLessThanOrEqualTo(most + 2e-8)
+                    .isGreaterThanOrEqualTo(least - apart.loose() - 2e-8);
+            assertThat(Math.max(apart.loose(), most - least)).isLessThan(1e-5);
             assertThat(Gaps.between(mesh, Solid.of("body", body), 10)
                             .orElseThrow()
                             .value())
@@ -257,6 +266,22 @@ class GapsTest {
         // 0.15 - 0.03: neither shift goes to the right.
         assertThat(Gaps.moved(pipe, lift, beside, Motion.STILL, 1).orElseThrow().value())
                 .isCloseTo(0.12, within(1e-6));
+    }
+
+    /**
+     * Between the axis and the ball: it comes nearer to both sides alike, by 0.7 (1 - cos 3 degrees), which its tangent in the middle knows
+     * nothing of.
+     */
+    @Test
+    void aRollComesNearerToWhatStandsInsideItsCircle() {
+        Motion roll = new Motion(Vector3D.ZERO, Vector3D.PLUS_I, Math.toRadians(3), Vector3D.ZERO);
+        Solid ball = Solid.of("ball", Hull.ball(v(0, 0.7, 0), 0.05));
+        Solid wall = Solid.of("wall", Hull.box(Pose.at(0, 0.55, 0), 0.5, 0.1, 0.5));
+        double nearer = 0.7 * (1 - Math.cos(Math.toRadians(3)));
+        assertThat(Gaps.moved(ball, roll, wall, Motion.STILL, 1).orElseThrow().value())
+                .isCloseTo(0.05 - nearer, within(1e-5));
+        assertThat(Gaps.moved(wall, Motion.STILL, ball, roll, 1).orElseThrow().value())
+                .isCloseTo(0.05 - nearer, within(1e-5));
     }
 
     /** A ball 0.4 m to the right of the axis falls by 0.4 sin 3 degrees when the engine rolls, and comes 0.4 (1 - cos) nearer the axis. */
