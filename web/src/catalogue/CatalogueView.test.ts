@@ -130,13 +130,13 @@ describe('the catalogue', () => {
   })
 
   it('says each item in a line, in the units of the reader', async () => {
-    expect(summary(core, 'metric')).toBe('250 × 120 × 120 mm, ports 63 mm, water')
-    expect(summary(joint, 'us')).toBe('bore 2.48 in, hose 2.64 in, gap 0.31 in')
+    expect(summary(core, 'metric')).toBe('250 × 120 × 120 mm, port bore 63 mm, water')
+    expect(summary(joint, 'us')).toBe('bore 2.48 in, hose bore 2.64 in, gap 0.31 in')
     expect(summary({ ...joint, kind: 'bend', figures: { outside_mm: 63.5, angle_deg: 90, radius_mm: 95, material: 'aluminium' } }, 'metric')).toBe(
       'outside 63.5 mm, 90°, radius 95 mm, aluminium',
     )
     expect(summary({ ...joint, kind: 'reducer', figures: { inletBore_mm: 63, bore_mm: 76, length_mm: 80 } }, 'metric')).toBe(
-      '63 mm to 76 mm, 80 mm long',
+      'bore 63 mm to 76 mm, 80 mm long',
     )
     const wrapper = await view()
     useSettings().currency = 'kr'

@@ -24,17 +24,17 @@ export function summary(item: CatalogueItem, system: UnitSystem): string {
   const size = () => (f.outside_mm === undefined ? `bore ${mm('bore_mm', 1)}` : `outside ${mm('outside_mm', 1)}`)
   switch (item.kind) {
     case 'core':
-      return `${bare('width_mm')} × ${bare('height_mm')} × ${mm('depth_mm')}, ports ${mm('portBore_mm')}, ${f.cooledBy === 'water' ? 'water' : 'air'}`
+      return `${bare('width_mm')} × ${bare('height_mm')} × ${mm('depth_mm')}, port bore ${mm('portBore_mm')}, ${f.cooledBy === 'water' ? 'water' : 'air'}`
     case 'pipe':
       return `${size()}, ${f.material}`
     case 'bend':
       return `${size()}, ${f.angle_deg}°, ${f.radius_mm === undefined ? 'stock radius' : `radius ${mm('radius_mm')}`}, ${f.material}`
     case 'joint':
-      return `bore ${mm('bore_mm')}, hose ${mm('hoseBore_mm')}, gap ${mm('gap_mm')}`
+      return `bore ${mm('bore_mm')}, hose bore ${mm('hoseBore_mm')}, gap ${mm('gap_mm')}`
     case 'reducer':
-      return `${mm('inletBore_mm')} to ${mm('bore_mm')}, ${mm('length_mm')} long`
+      return `bore ${mm('inletBore_mm')} to ${mm('bore_mm')}, ${mm('length_mm')} long`
     case 'filter':
-      return `outlet ${mm('bore_mm')}, ${f.loss_kPa} kPa at ${f.flow_kg_s} kg/s`
+      return `outlet bore ${mm('bore_mm')}, ${f.loss_kPa} kPa at ${f.flow_kg_s} kg/s`
     default:
       return ''
   }

@@ -12,6 +12,7 @@ import { useSettings } from '../settings/store'
 import KnowButton from '../reasons/KnowButton.vue'
 import BendTable from './BendTable.vue'
 import { asLaid, bendsOf, inBends, laidAs } from './laid'
+import LaidElevations from './LaidElevations.vue'
 import PairTold from './PairTold.vue'
 import PieceNumbers from './PieceNumbers.vue'
 import PipeJoints from './PipeJoints.vue'
@@ -125,6 +126,7 @@ watch(
     <p class="lead">
       What each piece costs: pressure; how much warmer it makes the intake at the same boost; air given away at the same pressure ratio of the blower.
     </p>
+    <LaidElevations />
     <section
       v-for="p in pieces"
       :key="p.at"

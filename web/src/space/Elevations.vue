@@ -49,6 +49,10 @@ const props = defineProps<{
   carried: ReadonlySet<string>
   /** Over one another and as wide as there is room, instead of all in a row. */
   large?: boolean
+  /** Looked at only: nothing is moved here. */
+  still?: boolean
+  /** What is said under it while nothing is pointed at. */
+  hint?: string
 }>()
 const emit = defineEmits<{
   pick: [place: string | undefined]
@@ -102,6 +106,7 @@ function at(event: PointerEvent): [number, number] {
 
 function grasp(event: PointerEvent, thing: Thing, view: View): void {
   emit('pick', thing.place)
+  if (props.still) return
   const [x, y] = at(event)
   start = { x, y, view }
   give()
@@ -152,7 +157,7 @@ const STEPS: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight
 /** A millimetre for each press, ten with Shift; given in when the hand rests. */
 function nudge(event: KeyboardEvent, thing: Thing, view: View): void {
   const step = STEPS[event.key]
-  if (!step) return
+  if (!step || props.still) return
   event.preventDefault()
   if (moving.value && moving.value.place !== thing.place) give()
   const far = (event.shiftKey ? 10 : 1) * sheet.value.scale
@@ -285,7 +290,7 @@ const measured = computed(() => {
           ? moved.join(', ')
           : readout.length
             ? readout.join(', ')
-            : 'Drag what should stand elsewhere, or pick it and press the arrow keys.'
+            : (hint ?? 'Drag what should stand elsewhere, or pick it and press the arrow keys.')
       }}
     </p>
   </div>
