@@ -3,17 +3,20 @@ package io.enthalpa.formats;
 import de.siegmar.fastcsv.writer.CsvWriter;
 import de.siegmar.fastcsv.writer.LineDelimiter;
 import io.enthalpa.core.fit.Laid;
+import io.enthalpa.core.route.Fitting;
 import io.enthalpa.core.route.TurnList;
 import java.io.IOException;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /**
  * Laid pipes as a table, units in the names: where each begins, its corners and where it ends, and beside each the straight up to its bend, how far the bend is turned
- * from the plane of the one before, clockwise in the way of the flow, and by how much it is bent.
+ * from the plane of the one before, clockwise in the way of the flow, and by how much it is bent. Behind them what is in its wall: how far
+ * along the middle, which way it looks, clockwise from straight up, and its hole.
  */
 public final class PipesCsv {
     private static final String[] HEAD = {
@@ -26,8 +29,13 @@ public final class PipesCsv {
         "straight_mm",
         "turned_deg",
         "bent_deg",
-        "radius_mm"
+        "radius_mm",
+        "along_mm",
+        "clocked_deg",
+        "hole_mm"
     };
+    /** Of a point of its middle line that nothing is put in at. */
+    private static final List<String> NO_HOLE = List.of("", "", "");
 
     private PipesCsv() {}
 
@@ -52,6 +60,10 @@ public final class PipesCsv {
                             mm(s.radius()));
                 }
                 row(writer, l, "ends", l.spec().to(), mm(turns.last()), "", "", "");
+                for (Fitting f : l.fittings()) {
+                    List<String> hole = List.of(mm(f.along()), deg(f.clock()), mm(f.hole()));
+                    row(writer, l, f.kind().words(), l.line().at(f.along()), List.of("", "", "", ""), hole);
+                }
             }
         } catch (IOException inMemory) {
             throw new UncheckedIOException(inMemory);
@@ -60,18 +72,14 @@ public final class PipesCsv {
     }
 
     private static void row(CsvWriter writer, Laid l, String point, Vector3D at, String... turn) {
-        String[] all = {
-            l.pipe().name(),
-            mm(l.pipe().outside()),
-            point,
-            mm(at.getX()),
-            mm(at.getY()),
-            mm(at.getZ()),
-            turn[0],
-            turn[1],
-            turn[2],
-            turn[3]
-        };
+        row(writer, l, point, at, List.of(turn), NO_HOLE);
+    }
+
+    private static void row(CsvWriter writer, Laid l, String point, Vector3D at, List<String> turn, List<String> hole) {
+        List<String> all = new ArrayList<>(
+                List.of(l.pipe().name(), mm(l.pipe().outside()), point, mm(at.getX()), mm(at.getY()), mm(at.getZ())));
+        all.addAll(turn);
+        all.addAll(hole);
         writer.writeRecord(all);
     }
 

@@ -13,7 +13,8 @@ import tools.jackson.databind.node.ObjectNode;
 class PipesCsvTest {
     private static final String RUN = """
             [{"of": "test pipe", "from": {"back_mm": 0, "right_mm": 10, "up_mm": 0}, "corners": [{"back_mm": 300, "right_mm": 10, "up_mm": 0, "radius_mm": 90}],
-              "to": {"back_mm": 300, "right_mm": 10, "up_mm": 200}}]
+              "to": {"back_mm": 300, "right_mm": 10, "up_mm": 200},
+              "fittings": [{"kind": "sensor", "at_mm": 120, "clocked_deg": 90}]}]
             """;
 
     @Test
@@ -30,9 +31,10 @@ class PipesCsvTest {
         Pipework pipes = Pipework.of(read, Bodies.of(read));
         assertThat(PipesCsv.of(pipes.laid()).lines())
                 .containsExactly(
-                        "pipe,outside_mm,point,back_mm,right_mm,up_mm,straight_mm,turned_deg,bent_deg,radius_mm",
-                        name + ",60.30,begins,0.00,10.00,0.00,,,,",
-                        name + ",60.30,corner 1,300.00,10.00,0.00,210.00,0.00,90.00,90.00",
-                        name + ",60.30,ends,300.00,10.00,200.00,110.00,,,");
+                        "pipe,outside_mm,point,back_mm,right_mm,up_mm,straight_mm,turned_deg,bent_deg,radius_mm,along_mm,clocked_deg,hole_mm",
+                        name + ",60.30,begins,0.00,10.00,0.00,,,,,,,",
+                        name + ",60.30,corner 1,300.00,10.00,0.00,210.00,0.00,90.00,90.00,,,",
+                        name + ",60.30,ends,300.00,10.00,200.00,110.00,,,,,,",
+                        name + ",60.30,temperature sensor,120.00,10.00,0.00,,,,,120.00,90.00,12.00");
     }
 }

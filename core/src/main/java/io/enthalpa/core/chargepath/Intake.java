@@ -30,7 +30,7 @@ public record Intake(From from, double ram) {
                     Citation.commonPractice("a scoop that looks forwards keeps about half"))
             .leavesOut("Wind; what the body does to the air before the opening; suction behind a wheel.");
     /** Share that a scoop keeps; common practice, no source. */
-    private static final double SCOOPED = 0.5;
+    public static final double SCOOPED = 0.5;
 
     /** What is in front of it. */
     public enum From {

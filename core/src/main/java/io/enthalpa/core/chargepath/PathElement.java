@@ -371,8 +371,12 @@ public sealed interface PathElement {
      * @param length m
      */
     record Balance(double bore, double length) {
-        /** Common practice, no source. */
-        public static final Balance USUAL = new Balance(38e-3, 0.4);
+        /** m; common practice, no source. */
+        public static final double USUAL_BORE = 38e-3;
+        /** m; common practice, no source. */
+        public static final double USUAL_LENGTH = 0.4;
+
+        public static final Balance USUAL = new Balance(USUAL_BORE, USUAL_LENGTH);
 
         /**
          * Velocity heads: sharp entrance 0.5, exit 1, friction of a smooth pipe at 0.02; Idelchik, Handbook of Hydraulic Resistance, from

@@ -35,10 +35,10 @@ public final class BoxPorts {
                             .filter(pair -> 2 * aside >= widest(pair) + Fork.BETWEEN)
                             .isPresent();
             if (two) {
-                ports.add(front("first inlet", size, -aside, piece));
-                ports.add(front("second inlet", size, aside, piece));
+                ports.add(front("first inlet", size, -aside));
+                ports.add(front("second inlet", size, aside));
             } else {
-                ports.add(front("inlet", size, 0, piece));
+                ports.add(front("inlet", size, 0));
             }
         }
         if (scroll.isPresent()) {
@@ -50,7 +50,7 @@ public final class BoxPorts {
         return ports;
     }
 
-    private static OpenPort front(String role, Size size, double aside, PathElement piece) {
+    private static OpenPort front(String role, Size size, double aside) {
         Vector3D front = new Vector3D(-size.deep() / 2, aside, 0);
         return OpenPort.of(role, List.of(front, front.add(EndTankSpec.USUAL_STUB, Vector3D.MINUS_I)));
     }

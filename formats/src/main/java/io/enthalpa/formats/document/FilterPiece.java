@@ -70,7 +70,7 @@ record FilterPiece(
                 label = "ram kept",
                 min = 0,
                 max = 100,
-                usual = 50,
+                usual = 100 * Intake.SCOOPED,
                 help =
                         "of the pressure of the air that is met on the road; a scoop that looks forwards about half, nothing elsewhere; common practice, no source")
         @Nullable

@@ -91,9 +91,19 @@ record PairPiece(
 
     @Part(value = "pair/balance", says = "a tube from plenum to plenum")
     record Balance(
-            @Figure(label = "balance tube bore", min = 5, max = 200, usual = 38, help = "inside")
+            @Figure(
+                    label = "balance tube bore",
+                    min = 5,
+                    max = 200,
+                    usual = 1000 * PathElement.Balance.USUAL_BORE,
+                    help = "inside")
             double bore_mm,
 
-            @Figure(label = "balance tube length", min = 10, max = 3000, usual = 400, help = "from plenum to plenum")
+            @Figure(
+                    label = "balance tube length",
+                    min = 10,
+                    max = 3000,
+                    usual = 1000 * PathElement.Balance.USUAL_LENGTH,
+                    help = "from plenum to plenum")
             double length_mm) {}
 }
