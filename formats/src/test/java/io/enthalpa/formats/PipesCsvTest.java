@@ -14,7 +14,7 @@ class PipesCsvTest {
     private static final String RUN = """
             [{"of": "test pipe", "from": {"back_mm": 0, "right_mm": 10, "up_mm": 0}, "corners": [{"back_mm": 300, "right_mm": 10, "up_mm": 0, "radius_mm": 90}],
               "to": {"back_mm": 300, "right_mm": 10, "up_mm": 200},
-              "fittings": [{"kind": "sensor", "at_mm": 120, "clocked_deg": 90}]}]
+              "fittings": [{"kind": "temperature sensor", "at_mm": 120, "clocked_deg": 90}]}]
             """;
 
     @Test
