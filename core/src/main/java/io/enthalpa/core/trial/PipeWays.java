@@ -5,7 +5,6 @@ import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.fault.EnthalpaFault;
-import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.fit.Buildable;
 import io.enthalpa.core.fit.Fit;
 import io.enthalpa.core.fit.FitFinding;
@@ -52,22 +51,12 @@ public final class PipeWays {
         this.build = build;
         this.letter = letter;
         this.option = build.option(letter);
-        this.room = build.room().orElseThrow(PipeWays::noRoom);
+        this.room = build.room().orElseThrow(ToldWays::noRoom);
         this.solids = room.obstacles().stream().map(Obstacle::solid).toList();
         this.asked = Passable.of(option, room, solids, of);
         this.taste = taste;
         this.cancelled = cancelled;
         this.attempts = attempts();
-    }
-
-    private static EnthalpaFault noRoom() {
-        return EnthalpaFault.of(
-                FaultKind.CONTRADICTION,
-                "/room",
-                "The room",
-                "not measured",
-                "measured",
-                "Put in a datum and what must be missed.");
     }
 
     /**

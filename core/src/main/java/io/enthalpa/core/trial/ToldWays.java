@@ -1,6 +1,8 @@
 package io.enthalpa.core.trial;
 
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.fit.FitFinding.Kind;
 import io.enthalpa.core.quantity.Figure;
@@ -29,6 +31,16 @@ final class ToldWays {
                 pipe,
                 narrow.map(Router.Narrow::keepout).orElse(""),
                 List.of(new Figure("missing", missing, Quantity.LENGTH)));
+    }
+
+    static EnthalpaFault noRoom() {
+        return EnthalpaFault.of(
+                FaultKind.CONTRADICTION,
+                "/room",
+                "The room",
+                "not measured",
+                "measured",
+                "Put in a datum and what must be missed.");
     }
 
     /** @return what came of it */
