@@ -188,7 +188,6 @@ describe('the room', () => {
       mends: [],
       fittings: [],
       usual_mm: 76,
-      highest_mm: 0,
     }
     onScreen(build, laid)
     build.answers.A!.fit = { ...fit, pipes: [view] }

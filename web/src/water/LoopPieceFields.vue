@@ -29,7 +29,7 @@ const props = defineProps<{
   core: string
   /** Of a hose how it is laid in the room. */
   laid?: FitView['pipes'][number]
-  /** Its height where the loop's heights are those of the room. */
+  /** Its height where those of the loop are taken from the room. */
   height?: FitView['loops'][number]['heights'][number]
 }>()
 const build = useBuild()
@@ -144,9 +144,6 @@ function addPoint(): void {
   <p v-if="laid" class="fine">
     Laid in the room: {{ mm(laid.length_mm) }} along its middle with {{ inBends(bendsOf(laid).length) }}.
     <RouterLink :to="{ name: 'space', query: $route.query }" class="act">its corners on Space</RouterLink>
-  </p>
-  <p v-else-if="height?.typed" class="fine">
-    Not in the room itself: it stands there at {{ mm(height.up_mm) }} up from the datum, as far from the cap as is typed.
   </p>
   <BendTable v-if="piece.kind === 'hose' && !laid" :pipe="{ ...(piece as unknown as PipePiece), bends: piece.bends ?? [] }" :at="here" />
   <table v-if="piece.kind === 'pump'" class="figures curve">

@@ -42,7 +42,7 @@ const view = computed(() => build.answer?.steady?.loops.find((l) => l.place === 
 const stands = computed(() => onLoopOf(build.option!, core.value?.name ?? '').map((c) => c.piece.sharesLoop!.stands))
 const was = computed(() => build.ghost?.answer.steady?.loops.find((l) => l.core === core.value?.name))
 const pieces = computed(() => loop.value?.pieces ?? [])
-/** How a hose is laid in the room, and the heights of the pieces where they are those of the room. */
+/** How a hose is laid in the room, and the heights of the pieces where they are taken from the room. */
 const laidAs = (p: LoopPiece) => build.answer?.fit?.pipes.find((l) => l.loop === core.value?.name && l.name === p.name && p.kind === 'hose')
 const heights = computed(() => {
   const there = build.answer?.fit?.loops.find((l) => l.core === core.value?.name)?.heights

@@ -30,8 +30,8 @@ public final class Hosework {
                     "laid-hose",
                     "A hose laid in the room",
                     "It begins and ends where it is typed, or on the water port of what stands there; fittings between lie straight on. Its length and bends are those of its middle line, which loses pressure as any other. "
-                            + "Once a hose of a loop is laid and its tank has a place, that loop's heights are those of the room: of a laid hose its highest place, of a fitting the end of the hose beside it, of what has a place its middle, of the tank its top with the cap. "
-                            + "What is not in the room stands as far above or below the cap as was typed.")
+                            + "Once a hose of a loop is laid and its tank has a place, heights of that loop are taken from the room: of a laid hose its highest place, of a fitting the end of the hose beside it, of what has a place its middle, "
+                            + "each as far from the tank's water as it stands from the top of the tank, which carries the cap. What is not in the room keeps the height that was typed.")
             .source(Citation.commonPractice("heights are taken from the cap: what stands over it holds air"))
             .leavesOut("That a hose sags between its ends and moves under pressure.");
 
@@ -326,13 +326,13 @@ public final class Hosework {
         if (own.isEmpty() || cap.isEmpty() || typed.isEmpty()) {
             return List.of();
         }
+        double shift = typed.get() - cap.get();
         List<LoopInRoom.Height> all = new ArrayList<>();
         for (int i = 0; i < pieces(core).size(); i++) {
             LoopPiece piece = pieces(core).get(i);
-            double fromCap = piece.height() - typed.get();
-            all.add((piece instanceof LoopPiece.Tank ? cap : height(core, i, own))
-                    .map(up -> new LoopInRoom.Height(up, false))
-                    .orElseGet(() -> new LoopInRoom.Height(cap.get() + fromCap, true)));
+            all.add(height(core, i, own)
+                    .map(up -> new LoopInRoom.Height(up + shift, false))
+                    .orElseGet(() -> new LoopInRoom.Height(piece.height(), true)));
         }
         return all;
     }
@@ -341,8 +341,13 @@ public final class Hosework {
         return own.stream().filter(l -> l.hose().orElseThrow().piece() == piece).findFirst();
     }
 
+    /** m up in the room; empty of what is not in it, and of the tank, by which both are counted. */
     private Optional<Double> height(Pieces.Placed<PathElement.Core> core, int piece, List<Laid> own) {
-        if (pieces(core).get(piece) instanceof LoopPiece.Fitting) {
+        LoopPiece there = pieces(core).get(piece);
+        if (there instanceof LoopPiece.Tank) {
+            return Optional.empty();
+        }
+        if (there instanceof LoopPiece.Fitting) {
             return laid(beside(core, piece, -1), own)
                     .map(l -> l.spec().to())
                     .or(() ->

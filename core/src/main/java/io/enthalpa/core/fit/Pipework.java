@@ -88,7 +88,7 @@ public final class Pipework {
         return Stream.concat(laid.stream(), hoses.laid().stream()).toList();
     }
 
-    /** @return the water loops whose heights are those of the room */
+    /** @return the water loops whose heights are taken from the room */
     public List<LoopInRoom> loops() {
         return hoses.inRoom();
     }

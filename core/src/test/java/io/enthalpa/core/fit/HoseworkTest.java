@@ -110,20 +110,20 @@ class HoseworkTest {
         assertThat(hose.spec().bore()).isEqualTo(0.019);
     }
 
-    /** The tank's water at 650 and others were typed from the ground: under the cap at 600 they stand 50 lower; what is in the room stands there. */
+    /** The tank's water was typed 650 above the ground, and its cap stands 600 up in the room: what is in the room stands 50 more over the ground. */
     @Test
-    void heightsAreThoseOfTheRoom() {
+    void heightsAreTakenFromTheRoom() {
         BuildOption applied = Pipework.applied(laid(TO_PUMP));
-        assertThat(piece(applied, "tank").height()).isCloseTo(0.6, within(EXACT));
-        assertThat(piece(applied, "to the pump").height()).isCloseTo(0.43, within(EXACT));
-        assertThat(piece(applied, "pump").height()).isCloseTo(0, within(EXACT));
-        assertThat(piece(applied, "to the core").height()).isCloseTo(0.45, within(EXACT));
-        assertThat(piece(applied, "core").height()).isCloseTo(0.45, within(EXACT));
+        assertThat(piece(applied, "tank").height()).isEqualTo(0.65);
+        assertThat(piece(applied, "to the pump").height()).isCloseTo(0.48, within(EXACT));
+        assertThat(piece(applied, "pump").height()).isCloseTo(0.05, within(EXACT));
+        assertThat(piece(applied, "to the core").height()).isEqualTo(0.5);
+        assertThat(piece(applied, "core").height()).isEqualTo(0.5);
         assertThat(work(laid(TO_PUMP)).loops())
                 .singleElement()
                 .satisfies(loop -> assertThat(loop.heights())
                         .extracting(LoopInRoom.Height::typed)
-                        .startsWith(false, false, false, true, true, true));
+                        .startsWith(true, false, false, true, true, true));
         assertThat(Pipework.applied(applied)).isEqualTo(applied);
     }
 
@@ -147,8 +147,8 @@ class HoseworkTest {
         BuildOption applied = Pipework.applied(laid(TO_PUMP, on));
         assertThat(((LoopPiece.Hose) piece(applied, "to the core")).spec().length())
                 .isCloseTo(0.2, within(EXACT));
-        assertThat(piece(applied, "core spigot").height()).isCloseTo(0.28, within(EXACT));
-        assertThat(piece(applied, "core outlet").height()).isCloseTo(0.4 - 0.65 + 0.6, within(EXACT));
+        assertThat(piece(applied, "core spigot").height()).isCloseTo(0.33, within(EXACT));
+        assertThat(piece(applied, "core outlet").height()).isEqualTo(0.4);
     }
 
     @Test

@@ -49,7 +49,7 @@ public record FitView(
     private static final int RIGHT = 1;
     private static final int UP = 2;
 
-    /** A water loop whose heights are those of the room, piece by piece. */
+    /** A water loop whose heights are taken from the room, piece by piece. */
     public record LoopInRoomView(String core, List<LoopHeightView> heights) {
         static LoopInRoomView of(LoopInRoom loop) {
             return new LoopInRoomView(
@@ -60,7 +60,7 @@ public record FitView(
         }
     }
 
-    /** @param typed true where it stands as far from the cap as was typed */
+    /** @param typed true where it is as it was typed */
     public record LoopHeightView(double up_mm, boolean typed) {}
 
     /** What is said, of what and to what; the numbers as they are told. */

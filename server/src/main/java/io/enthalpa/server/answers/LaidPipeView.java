@@ -21,7 +21,6 @@ import org.jspecify.annotations.Nullable;
  * @param place       of its run, "/runs/0"
  * @param loop        name of the core on whose water it is; none of a pipe of the charge
  * @param usual_mm    radius of a bend that says none
- * @param highest_mm  up from the datum, of its middle
  * @param from_mm     where it begins: back, right, up
  * @param to_mm       where it ends
  * @param outside_mm  that must be clear, wrap included
@@ -38,7 +37,6 @@ public record LaidPipeView(
         String name,
         @Nullable String loop,
         double usual_mm,
-        double highest_mm,
         List<Double> from_mm,
         List<Double> to_mm,
         double outside_mm,
@@ -122,7 +120,6 @@ public record LaidPipeView(
                 l.pipe().name(),
                 run.loop().orElse(null),
                 FitView.mm(l.usualRadius()),
-                FitView.mm(l.line().highest()),
                 FitView.point(l.spec().from()),
                 FitView.point(l.spec().to()),
                 FitView.mm(l.outside()),
