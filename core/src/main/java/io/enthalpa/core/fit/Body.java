@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param usual true when its size is only the usual one, for nobody gave it
  * @param face  the block as it stands before it is turned, of what cooling air goes through from its front to its rear
  * @param ports the ends of its ports, as far as they are known
+ * @param floats of a pipe between two carriers that nothing holds on its way
  */
 public record Body(
         String name,
@@ -22,7 +23,20 @@ public record Body(
         Solid solid,
         boolean usual,
         Optional<CoreSize> face,
-        List<OpenPort> ports) {
+        List<OpenPort> ports,
+        Optional<Floats> floats) {
+    /** Of what stands on one carrier. */
+    Body(
+            String name,
+            int index,
+            Stand stand,
+            Solid solid,
+            boolean usual,
+            Optional<CoreSize> face,
+            List<OpenPort> ports) {
+        this(name, index, stand, solid, usual, face, ports, Optional.empty());
+    }
+
     public Body {
         ports = List.copyOf(ports);
     }
@@ -34,6 +48,6 @@ public record Body(
 
     /** @return only so much of it */
     Body of(List<Solid.Part> parts) {
-        return new Body(name, index, stand, Solid.of(parts), usual, face, ports);
+        return new Body(name, index, stand, Solid.of(parts), usual, face, ports, floats);
     }
 }

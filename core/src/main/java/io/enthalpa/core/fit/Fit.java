@@ -171,12 +171,18 @@ public record Fit(
 
     /** A relief valve asks for more than the pipe that it is on, unless the gap of what it is near is said. */
     private static AskedGap asked(Obstacle obstacle, Body body) {
-        AskedGap rule = AskedGap.from(obstacle, body.stand().carrier());
+        AskedGap asked = AskedGap.from(obstacle, body.stand().carrier());
+        boolean floats = body.floats().isPresent()
+                && obstacle.carrier().equals(body.stand().carrier());
+        AskedGap rule = floats ? asked.asItMoves() : asked;
         return Fittings.isValve(body) && obstacle.gap().isEmpty() ? rule.atLeast(Fittings.VALVE_TO_ROOM) : rule;
     }
 
     private static AskedGap asked(Body body, Body other) {
-        AskedGap rule = AskedGap.between(body.stand().carrier(), other.stand().carrier());
+        AskedGap asked = AskedGap.between(body.stand().carrier(), other.stand().carrier());
+        boolean floats = body.stand().carrier().equals(other.stand().carrier())
+                && body.floats().isPresent() != other.floats().isPresent();
+        AskedGap rule = floats ? asked.asItMoves() : asked;
         return Fittings.isValve(body) || Fittings.isValve(other) ? rule.atLeast(Fittings.VALVE_TO_BUILD) : rule;
     }
 
@@ -187,6 +193,7 @@ public record Fit(
                 body,
                 solid,
                 obstacle.carrier(),
+                Optional.empty(),
                 room,
                 asked(obstacle, body),
                 OptionalInt.of(k),
@@ -200,6 +207,7 @@ public record Fit(
                 body,
                 other.solid(),
                 other.stand().carrier(),
+                other.floats(),
                 room,
                 asked(body, other),
                 OptionalInt.empty(),
@@ -212,6 +220,7 @@ public record Fit(
             Body body,
             Solid against,
             String carrier,
+            Optional<Floats> floats,
             RoomSpec room,
             AskedGap asked,
             OptionalInt obstacle,
@@ -230,15 +239,29 @@ public record Fit(
                 name,
                 against.elements().get(gap.elementB()),
                 gap.value(),
-                moved(body, against, carrier, room),
+                moved(body, against, carrier, floats, room),
                 asked,
                 gap.apart().onA(),
                 gap.apart().onB()));
     }
 
-    private static OptionalDouble moved(Body body, Solid against, String carrier, RoomSpec room) {
+    /** Of two that hang on one carrier, what floats against what does not; two that float go along with one another. */
+    private static OptionalDouble moved(
+            Body body, Solid against, String carrier, Optional<Floats> floats, RoomSpec room) {
         if (carrier.equals(body.stand().carrier())) {
-            return OptionalDouble.empty();
+            if (body.floats().isPresent() == floats.isPresent()) {
+                return OptionalDouble.empty();
+            }
+            Motion its = room.motion(carrier);
+            return body.floats()
+                    .map(f -> f.least(body.solid(), against, room.motion(f.with()), its, 2 * HORIZON))
+                    .orElseGet(() -> floats.get()
+                            .least(
+                                    against,
+                                    body.solid(),
+                                    room.motion(floats.get().with()),
+                                    its,
+                                    2 * HORIZON));
         }
         Motion own = room.motion(body.stand().carrier());
         Motion others = room.motion(carrier);

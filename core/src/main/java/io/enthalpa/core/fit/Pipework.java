@@ -30,9 +30,11 @@ public final class Pipework {
                     "It begins and ends where it is typed, or on the port of what stands there, and goes along when that is moved; what is between the port and "
                             + "the pipe (a joint, a cone) lies straight on from the port. Its length and its bends are those of its middle line, and it "
                             + "keeps its gaps by its outside diameter, wrap included. What it is joined to is left out there: the port with its clamp, the pipe "
-                            + "before and behind it. It hangs on what a brace that does not give is bolted to; without one on what the body at its beginning hangs on, or else that at its end.")
+                            + "before and behind it. It hangs on what a brace that does not give is bolted to; without one on what the body at its beginning hangs on, or else that at its end. "
+                            + "Where its ends are on two carriers and nothing holds it between, it goes along with the other the more, the nearer to that end: by that it moves against what hangs on its own.")
             .source(Citation.commonPractice("pipes are bought by the outside and measured along the middle"))
-            .leavesOut("Beads, clamps and welds on it; that a long pipe shakes with both its ends.");
+            .leavesOut(
+                    "Beads, clamps and welds on it; against what hangs on the other carrier it counts as if it stood.");
 
     private final BuildOption option;
     private final List<Body> bodies;
@@ -288,7 +290,18 @@ public final class Pipework {
 
     private Body body(Laid l) {
         Stand stand = new Stand(l.pipe().name(), Stand.What.PIPE, l.spec().from(), 0, 0, 0, hangs(l), Optional.empty());
-        return new Body(l.pipe().name(), l.run(), stand, l.solid(), false, Optional.empty(), List.of());
+        return new Body(l.pipe().name(), l.run(), stand, l.solid(), false, Optional.empty(), List.of(), floats(l));
+    }
+
+    /** Nothing that does not give holds it, and its ends are on two carriers. */
+    private Optional<Floats> floats(Laid l) {
+        if (run(l).heldBy().isPresent() || l.before().isEmpty() || l.behind().isEmpty()) {
+            return Optional.empty();
+        }
+        String with = bodies.get(l.behind().get().body()).stand().carrier();
+        return with.equals(hangs(l))
+                ? Optional.empty()
+                : Optional.of(new Floats(with, l.spec().from(), l.spec().to()));
     }
 
     /** @return the port of a body that a pipe comes on; empty where they are not joined */

@@ -1,6 +1,9 @@
 package io.enthalpa.core.fit;
 
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.route.Centreline;
 import io.enthalpa.core.route.Run;
+import io.enthalpa.core.route.RunSpec;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -27,7 +30,7 @@ final class Starting {
     /** @param radius m, of the bends it begins with */
     static Run of(String of, double radius, Optional<PipeEnd> start, Optional<PipeEnd> finish) {
         if (start.isPresent() && finish.isPresent()) {
-            return new Run(of, Optional.empty(), square(start.get(), finish.get(), radius), Optional.empty());
+            return new Run(of, Optional.empty(), least(of, start.get(), finish.get(), radius), Optional.empty());
         }
         Optional<Vector3D> from = start.isPresent()
                 ? Optional.empty()
@@ -38,10 +41,22 @@ final class Starting {
         return new Run(of, from, List.of(), to);
     }
 
-    /** A corner before each port, as far out as its own bend takes; two where it would turn far back. */
-    private static List<Run.Corner> square(PipeEnd start, PipeEnd finish, double radius) {
-        List<Vector3D> before = roundBack(start, finish, radius);
-        List<Vector3D> behind = roundBack(finish, start, radius);
+    /** With one bend before each port where that can be made, otherwise with two before one where it would turn far back. */
+    private static List<Run.Corner> least(String of, PipeEnd start, PipeEnd finish, double radius) {
+        List<Run.Corner> few = square(start, finish, radius, List.of(), List.of());
+        List<RunSpec.Corner> bends =
+                few.stream().map(c -> new RunSpec.Corner(c.at(), radius)).toList();
+        try {
+            Centreline.of(new RunSpec(start.at(), bends, finish.at()), of);
+            return few;
+        } catch (EnthalpaFault tooLong) {
+            return square(start, finish, radius, roundBack(start, finish, radius), roundBack(finish, start, radius));
+        }
+    }
+
+    /** A corner before each port, as far out as its own bend takes, or those that lead round back. */
+    private static List<Run.Corner> square(
+            PipeEnd start, PipeEnd finish, double radius, List<Vector3D> before, List<Vector3D> behind) {
         double first = radius;
         double last = radius;
         for (int i = 0; i < ROUNDS; i++) {

@@ -42,6 +42,11 @@ public record AskedGap(double still, double moved) {
         return carrier.equals(other) ? new AskedGap(TOGETHER, TOGETHER) : new AskedGap(ACROSS, ACROSS_MOVED);
     }
 
+    /** @return the same where one of the two goes along with another carrier */
+    public AskedGap asItMoves() {
+        return new AskedGap(still, Math.min(still, ACROSS_MOVED));
+    }
+
     /** @return standing not less than that */
     public AskedGap atLeast(double more) {
         return new AskedGap(Math.max(still, more), moved);

@@ -16,6 +16,11 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
 public record Motion(Vector3D point, Vector3D axis, double roll, Vector3D travel) {
     public static final Motion STILL = new Motion(Vector3D.ZERO, Vector3D.PLUS_I, 0, Vector3D.ZERO);
 
+    /** @param share 0 to 1 @return so much of it */
+    public Motion times(double share) {
+        return new Motion(point, axis, share * roll, travel.scalarMultiply(share));
+    }
+
     public boolean isStill() {
         return roll == 0 && travel.equals(Vector3D.ZERO);
     }
