@@ -112,7 +112,7 @@ public final class Bodies {
                 stand.size().isEmpty() && stand.what() != Stand.What.CORE && stand.what() != Stand.What.RADIATOR;
         List<OpenPort> ports =
                 ports(stand).stream().map(p -> p.moved(stand.pose())).toList();
-        return new Body(name(stand), index, stand, Solid.of(there), usual, face(stand), ports);
+        return new Body(name(stand), index, stand, Solid.of(there), usual, face(stand), ports, Optional.empty());
     }
 
     /** Of a core as it is made, of a housing that is clocked its outlet too; of what is a box {@link BoxPorts}. */

@@ -25,18 +25,6 @@ public record Body(
         Optional<CoreSize> face,
         List<OpenPort> ports,
         Optional<Floats> floats) {
-    /** Of what stands on one carrier. */
-    Body(
-            String name,
-            int index,
-            Stand stand,
-            Solid solid,
-            boolean usual,
-            Optional<CoreSize> face,
-            List<OpenPort> ports) {
-        this(name, index, stand, solid, usual, face, ports, Optional.empty());
-    }
-
     public Body {
         ports = List.copyOf(ports);
     }

@@ -17,6 +17,7 @@ import io.enthalpa.core.space.Hull;
 import io.enthalpa.core.space.Motion;
 import io.enthalpa.core.space.Pose;
 import io.enthalpa.core.space.Solid;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
@@ -87,6 +88,28 @@ class FloatsTest {
         GapRow row = toBar(option("engine", List.of()));
         assertThat(row.moved().orElseThrow()).isCloseTo(row.still() - 8e-3, within(1e-5));
         assertThat(row.asked()).isEqualTo(new AskedGap(0.008, 0.005));
+    }
+
+    /** A filter of the body 40 over the pipe's top where it goes all the way: two of the build's own ask 6, and 5 are left as it moves. */
+    @Test
+    void itMovesAgainstBodiesOfItsOwnCarrierToo() {
+        BuildOption option = option("engine", List.of());
+        List<Stand> stands = new ArrayList<>(option.stands());
+        stands.add(new Stand(
+                "filter",
+                Stand.What.FILTER,
+                new Vector3D(0, 0.8, 0.17),
+                0,
+                0,
+                0,
+                "body",
+                Optional.of(new Stand.Size(0.2, 0.2, 0.2))));
+        GapRow row = Fit.of(option.withStands(stands), ROOM).gaps().stream()
+                .filter(g -> g.element().equals("filter") && g.name().equals("cold pipe"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(row.moved().orElseThrow()).isCloseTo(row.still() - 8e-3, within(1e-5));
+        assertThat(row.asked()).isEqualTo(new AskedGap(0.006, 0.005));
     }
 
     @Test
