@@ -99,7 +99,7 @@ public class RunBenchmark {
     /** What is to spare all along it, for its ribbon. */
     @Benchmark
     public List<Ribbon.Spot> gapsAlongOneRun() {
-        return Ribbon.of(line, outside, passable.keepouts());
+        return Ribbon.of(line, Ribbon.round(line, outside), passable.keepouts());
     }
 
     /** The same as an edit finds it: every gap of the option, the pipe's among them. */

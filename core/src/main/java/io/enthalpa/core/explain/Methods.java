@@ -41,6 +41,7 @@ import io.enthalpa.core.fit.Fittings;
 import io.enthalpa.core.fit.Fork;
 import io.enthalpa.core.fit.Hosework;
 import io.enthalpa.core.fit.Mirrored;
+import io.enthalpa.core.fit.Ovals;
 import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.fit.ToolRoom;
 import io.enthalpa.core.fit.WaterPorts;
@@ -61,6 +62,7 @@ import io.enthalpa.core.loss.FrictionFactor;
 import io.enthalpa.core.loss.JointLoss;
 import io.enthalpa.core.loss.JunctionLoss;
 import io.enthalpa.core.loss.MitreLoss;
+import io.enthalpa.core.loss.OvalSection;
 import io.enthalpa.core.loss.PerformanceCurve;
 import io.enthalpa.core.loss.ThrottleLoss;
 import io.enthalpa.core.mount.Mounting;
@@ -112,6 +114,7 @@ public final class Methods {
                             BendLoss.METHOD,
                             MitreLoss.METHOD,
                             DiameterChange.METHOD,
+                            OvalSection.METHOD,
                             JointLoss.METHOD,
                             JunctionLoss.SPLIT,
                             JunctionLoss.MERGE,
@@ -163,6 +166,7 @@ public final class Methods {
                             BoxPorts.METHOD,
                             Buildable.METHOD,
                             Fittings.METHOD,
+                            Ovals.METHOD,
                             Mirrored.METHOD,
                             Banks.METHOD,
                             LargestCore.METHOD,

@@ -141,6 +141,7 @@ public final class Buildable {
         seat(laid, run, all.get(all.size() - 1), laid.behind().isPresent(), last, -1)
                 .ifPresent(faults::add);
         faults.addAll(Fittings.faults(laid, run));
+        faults.addAll(Ovals.faults(laid, run));
         return faults;
     }
 

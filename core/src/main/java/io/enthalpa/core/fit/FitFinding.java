@@ -43,6 +43,9 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         FITTING_IN_JOINT,
         FITTING_IN_BEND,
         FITTING_MEETS,
+        OVAL_FLAT,
+        OVAL_ROUND,
+        OVAL_OF_HOSE,
         MOUNT_UNWEIGHED,
         MOUNT_INSIDE,
         MOUNT_REACH,
@@ -82,6 +85,7 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         WAY_TURNED_OVER,
         WAY_SMALLER,
         WAY_TWO_TUBES,
+        WAY_OVAL,
         WAY_WIRED,
         WAY_MOULDED,
         WAY_MOVED

@@ -1,11 +1,7 @@
 package io.enthalpa.core.fit;
 
 import io.enthalpa.core.fit.FitFinding.Kind;
-import io.enthalpa.core.quantity.Figure;
-import io.enthalpa.core.quantity.Quantity;
-import io.enthalpa.core.route.Brace;
-import io.enthalpa.core.route.Centreline.Bend;
-import io.enthalpa.core.route.Centreline.Stretch;
+import io.enthalpa.core.fit.Seats.Reach;
 import io.enthalpa.core.route.Fitting;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.source.Citation;
@@ -13,7 +9,6 @@ import io.enthalpa.core.source.Method;
 import io.enthalpa.core.space.Frustum;
 import io.enthalpa.core.space.Solid;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -37,19 +32,8 @@ public final class Fittings {
     private static final String VALVE = Fitting.Kind.RELIEF.words();
     /** Of the bore; a wider saddle leaves too little of the wall; common practice, no source. */
     private static final double WIDEST = 0.7;
-    /** m along the pipe that a brace's band takes to either side; common practice, no source. */
-    private static final double BAND = 10e-3;
-    /** m that a place on a pipe is told to. */
-    private static final double TRUE = 0.5e-3;
 
     private Fittings() {}
-
-    /** m along the pipe. */
-    private record Reach(double from, double to) {
-        boolean meets(Reach other) {
-            return from < other.to - TRUE && other.from < to - TRUE;
-        }
-    }
 
     /** @return each as part of its pipe */
     static List<Solid.Part> parts(Laid laid) {
@@ -93,134 +77,73 @@ public final class Fittings {
 
     private static Optional<Buildable.Fault> wrong(Laid laid, Run run, int number) {
         Fitting f = run.fittings().get(number);
-        double length = laid.line().length();
-        double bore = laid.pipe().bore();
+        String name = FitFinding.named(f.kind().words(), laid.pipe().name());
         Reach own = reach(f);
-        if (f.along() > length) {
-            return fault(Kind.FITTING_OFF, laid, run, number, "", f.along() - length, length);
-        }
-        if (f.hole() > WIDEST * bore) {
+        double most = WIDEST * laid.pipe().bore();
+        if (f.along() <= laid.line().length() && f.hole() > most) {
             return Optional.of(new Buildable.Fault(
-                    finding(Kind.FITTING_HOLE, laid, f, "", f.hole(), WIDEST * bore), Optional.empty()));
+                    new Seats.Wrong(Kind.FITTING_HOLE, "", f.hole(), most).of(name), Optional.empty()));
         }
-        double start = laid.before().isPresent() ? Pipework.STUB : 0;
-        double end = length - (laid.behind().isPresent() ? Pipework.STUB : 0);
-        if (own.from < start - TRUE) {
-            return fault(Kind.FITTING_IN_JOINT, laid, run, number, "begins", Math.max(0, own.from), start);
-        }
-        if (own.to > end + TRUE) {
-            return fault(Kind.FITTING_IN_JOINT, laid, run, number, "ends", Math.max(0, length - own.to), length - end);
-        }
-        if (straights(laid).stream().noneMatch(s -> own.from > s.from - TRUE && own.to < s.to + TRUE)) {
-            return fault(Kind.FITTING_IN_BEND, laid, run, number, "", f.across(), f.across());
-        }
-        for (int i = 0; i < number; i++) {
-            Fitting other = run.fittings().get(i);
-            if (reach(other).meets(own) && touch(laid, f, other)) {
-                return fault(Kind.FITTING_MEETS, laid, run, number, other.kind().words(), f.along(), other.along());
-            }
-        }
-        for (Brace brace : run.braces()) {
-            if (reach(brace).meets(own)) {
-                return fault(Kind.FITTING_MEETS, laid, run, number, "brace", f.along(), brace.along());
-            }
-        }
-        return Optional.empty();
+        return Seats.of(laid)
+                .wrong(own)
+                .or(() -> meets(laid, run, number))
+                .map(w -> new Buildable.Fault(w.of(name), mended(laid, run, number)));
+    }
+
+    /** What sits where it does. */
+    private static Optional<Seats.Wrong> meets(Laid laid, Run run, int number) {
+        Fitting f = run.fittings().get(number);
+        Reach own = reach(f);
+        Optional<Seats.Wrong> other = run.fittings().stream()
+                .limit(number)
+                .filter(o -> reach(o).meets(own) && touch(laid, f, o))
+                .map(o -> Seats.Wrong.meets(o.kind().words(), f.along(), o.along()))
+                .findFirst();
+        return other.or(() -> laid.ovals().stream()
+                        .filter(o -> Ovals.reach(o, laid.pipe()).meets(own))
+                        .map(o -> Seats.Wrong.meets(Ovals.WORD, f.along(), o.along()))
+                        .findFirst())
+                .or(() -> Seats.brace(run, own));
     }
 
     /** On the same side of the tube: their rounds meet at its wall. */
     private static boolean touch(Laid laid, Fitting a, Fitting b) {
         Vector3D one = on(laid, a);
-        return one.distance(on(laid, b)) < (a.across() + b.across()) / 2 - TRUE;
+        return one.distance(on(laid, b)) < (a.across() + b.across()) / 2 - Seats.TRUE;
     }
 
     private static Vector3D on(Laid laid, Fitting f) {
         return laid.line().at(f.along()).add(laid.outside() / 2, laid.line().side(f.along(), f.clock()));
     }
 
-    private static Reach reach(Fitting f) {
-        return new Reach(f.along() - f.across() / 2, f.along() + f.across() / 2);
-    }
-
-    private static Reach reach(Brace b) {
-        return new Reach(b.along() - BAND, b.along() + BAND);
-    }
-
-    private static List<Reach> straights(Laid laid) {
-        List<Reach> all = new ArrayList<>();
-        double along = 0;
-        for (Stretch s : laid.line().stretches()) {
-            if (!(s instanceof Bend)) {
-                all.add(new Reach(along, along + s.length()));
-            }
-            along += s.length();
-        }
-        return all;
-    }
-
-    /** What is left of the straights for something of that breadth, as reaches of its middle. */
-    private static List<Reach> free(Laid laid, double across, List<Reach> taken) {
-        double start = laid.before().isPresent() ? Pipework.STUB : 0;
-        double end = laid.line().length() - (laid.behind().isPresent() ? Pipework.STUB : 0);
-        List<Reach> left = straights(laid).stream()
-                .map(s -> new Reach(Math.max(s.from, start), Math.min(s.to, end)))
-                .toList();
-        for (Reach t : taken) {
-            left = left.stream()
-                    .flatMap(s -> t.meets(s)
-                            ? List.of(new Reach(s.from, t.from), new Reach(t.to, s.to)).stream()
-                            : List.of(s).stream())
-                    .toList();
-        }
-        return left.stream()
-                .map(s -> new Reach(s.from + across / 2, s.to - across / 2))
-                .filter(s -> s.to > s.from - TRUE)
-                .toList();
+    static Reach reach(Fitting f) {
+        return Reach.about(f.along(), f.across());
     }
 
     /** @return m along it: the middle of the longest straight that nothing sits on; empty where there is none */
     public static OptionalDouble best(Laid laid, Run run) {
-        return free(laid, 0, taken(run, -1)).stream()
-                .max(Comparator.comparingDouble(s -> s.to - s.from))
-                .map(s -> OptionalDouble.of((s.from + s.to) / 2))
-                .orElse(OptionalDouble.empty());
+        return Seats.of(laid).best(taken(laid, run, -1));
     }
 
-    private static List<Reach> taken(Run run, int but) {
+    private static List<Reach> taken(Laid laid, Run run, int but) {
         List<Reach> all = new ArrayList<>();
         for (int i = 0; i < run.fittings().size(); i++) {
             if (i != but) {
                 all.add(reach(run.fittings().get(i)));
             }
         }
-        run.braces().forEach(b -> all.add(reach(b)));
+        run.braces().forEach(b -> all.add(Reach.of(b)));
+        laid.ovals().forEach(o -> all.add(Ovals.reach(o, laid.pipe())));
         return all;
     }
 
     /** The nearest place where it can sit. */
     private static Optional<Run> mended(Laid laid, Run run, int number) {
         Fitting f = run.fittings().get(number);
-        return free(laid, f.across(), taken(run, number)).stream()
-                .map(s -> Math.max(s.from, Math.min(s.to, f.along())))
-                .min(Comparator.comparingDouble(at -> Math.abs(at - f.along())))
-                .map(at -> {
-                    List<Fitting> all = new ArrayList<>(run.fittings());
-                    all.set(number, f.at(at));
-                    return run.withFittings(all);
-                });
-    }
-
-    private static Optional<Buildable.Fault> fault(
-            Kind kind, Laid laid, Run run, int number, String to, double is, double wanted) {
-        return Optional.of(new Buildable.Fault(
-                finding(kind, laid, run.fittings().get(number), to, is, wanted), mended(laid, run, number)));
-    }
-
-    private static FitFinding finding(Kind kind, Laid laid, Fitting f, String to, double is, double wanted) {
-        return new FitFinding(
-                kind,
-                FitFinding.named(f.kind().words(), laid.pipe().name()),
-                to,
-                List.of(new Figure("is", is, Quantity.LENGTH), new Figure("wanted", wanted, Quantity.LENGTH)));
+        return Seats.of(laid).nearest(reach(f), taken(laid, run, number)).map(at -> {
+            List<Fitting> all = new ArrayList<>(run.fittings());
+            all.set(number, f.at(at));
+            return run.withFittings(all);
+        });
     }
 }

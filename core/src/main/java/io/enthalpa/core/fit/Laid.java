@@ -1,14 +1,18 @@
 package io.enthalpa.core.fit;
 
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.loss.OvalSection;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.loss.PipeSpec.Bend;
 import io.enthalpa.core.place.Spot;
 import io.enthalpa.core.route.Centreline;
 import io.enthalpa.core.route.Fitting;
+import io.enthalpa.core.route.Oval;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.route.RunSpec;
 import io.enthalpa.core.route.TurnList;
+import io.enthalpa.core.router.Keepout;
+import io.enthalpa.core.router.Ribbon;
 import io.enthalpa.core.space.Solid;
 import io.enthalpa.core.waterloop.LoopPiece;
 import java.util.ArrayList;
@@ -27,6 +31,7 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param before what it begins on
  * @param behind what it ends on
  * @param fittings in its wall
+ * @param ovals  where it is flat, those that cannot be left out
  */
 public record Laid(
         int run,
@@ -37,7 +42,8 @@ public record Laid(
         Centreline line,
         Optional<Joined> before,
         Optional<Joined> behind,
-        List<Fitting> fittings) {
+        List<Fitting> fittings,
+        List<Oval> ovals) {
     /** m: no wider than a line of a drawing. */
     private static final double DRAWN = 1e-3;
 
@@ -94,16 +100,10 @@ public record Laid(
         int n = points.size();
         Vector3D first = points.get(1).subtract(points.get(0)).normalize();
         Vector3D last = points.get(n - 1).subtract(points.get(n - 2)).normalize();
-        return new Laid(
-                number,
-                spot,
-                pipe,
-                hose,
-                spec,
-                line,
-                Joined.of(start, first, bodies),
-                Joined.of(finish, last.negate(), bodies),
-                run.fittings());
+        Optional<Joined> before = Joined.of(start, first, bodies);
+        Optional<Joined> behind = Joined.of(finish, last.negate(), bodies);
+        List<Oval> ovals = Ovals.seated(run, pipe, Seats.of(line, before.isPresent(), behind.isPresent()));
+        return new Laid(number, spot, pipe, hose, spec, line, before, behind, run.fittings(), ovals);
     }
 
     static double usualRadius(PathElement.Pipe pipe, Optional<Hose> hose) {
@@ -132,23 +132,30 @@ public record Laid(
 
     /** @return as it is drawn: with few parts */
     public Solid drawn() {
-        return withMore(line.solid(pipe.name(), outside(), DRAWN));
+        return solid(DRAWN);
     }
 
     /** As its gaps are taken. */
     Solid solid() {
-        return withMore(line.solid(pipe.name(), outside()));
+        return solid(Centreline.STRAY);
     }
 
-    /** With the arms of a Y it ends on and what is in its wall. */
-    private Solid withMore(Solid tube) {
-        List<Solid.Part> parts = new ArrayList<>(tube.parts());
+    /** Flat where it is, with the arms of a Y it ends on and what is in its wall. */
+    private Solid solid(double stray) {
+        List<Solid.Part> parts =
+                new ArrayList<>(line.solid(pipe.name(), outside(), stray, (from, to) -> Ovals.straight(this, from, to))
+                        .parts());
         Stream.of(before, behind)
                 .flatMap(Optional::stream)
                 .flatMap(j -> j.fork().stream())
                 .forEach(fork -> parts.add(fork.arm(outside())));
         parts.addAll(Fittings.parts(this));
         return Solid.of(parts);
+    }
+
+    /** @return what it has to spare all along */
+    public List<Ribbon.Spot> ribbon(List<Keepout> keepouts) {
+        return Ribbon.of(line, (along, half) -> Ovals.slice(this, along, half), keepouts);
     }
 
     /** @return as it is cut and put together */
@@ -162,13 +169,14 @@ public record Laid(
         return pipe.withSpec(laid).withWall(pipe.wall().within(laid.developed()));
     }
 
-    /** Length and bends as they are laid. */
+    /** Length, bends and flat stretches as they are laid. */
     PipeSpec asLaid() {
         List<Bend> bends = new ArrayList<>();
         for (Centreline.Bend b : line.bends()) {
             boolean stock = hose.isEmpty() && b.radius() == usualRadius();
             bends.add(new Bend(b.angle(), b.radius(), stock));
         }
-        return new PipeSpec(pipe.spec().material(), pipe.spec().bore(), line.straight(), bends);
+        List<OvalSection> flat = ovals.stream().map(o -> Ovals.section(o, pipe)).toList();
+        return new PipeSpec(pipe.spec().material(), pipe.spec().bore(), line.straight(), bends, flat);
     }
 }

@@ -7,6 +7,7 @@ import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.chargepath.Pieces.Placed;
 import io.enthalpa.core.route.Brace;
 import io.enthalpa.core.route.Fitting;
+import io.enthalpa.core.route.Oval;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.route.RunSpec;
 import io.enthalpa.core.source.Citation;
@@ -85,7 +86,17 @@ public final class Mirrored {
         List<Fitting> fittings = run.fittings().stream()
                 .map(f -> new Fitting(f.kind(), f.along(), -f.clock(), f.size()))
                 .toList();
+        List<Oval> ovals = run.ovals().stream()
+                .map(o -> new Oval(o.along(), o.length(), o.height(), -o.clock(), o.pressed()))
+                .toList();
         return new Run(
-                name, run.from().map(RunSpec::mirrored), corners, run.to().map(RunSpec::mirrored), braces, fittings);
+                name,
+                Optional.empty(),
+                run.from().map(RunSpec::mirrored),
+                corners,
+                run.to().map(RunSpec::mirrored),
+                braces,
+                fittings,
+                ovals);
     }
 }

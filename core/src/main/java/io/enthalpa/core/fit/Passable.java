@@ -186,6 +186,13 @@ public record Passable(
         return new Passable(of, spot, pipe, hose, other, start, end, keepouts, before);
     }
 
+    /** @param outside m of the tube, without its wrap @return the same as if it were so thin, bent as it is */
+    public Passable slim(double outside) {
+        double wrap = tube.outside() - pipe.outside();
+        Tube other = new Tube(outside + wrap, tube.bore(), tube.bend(), tube.seat(), tube.tack());
+        return new Passable(of, spot, pipe, hose, other, start, end, keepouts, before);
+    }
+
     /** @return the same with one obstacle out of the way */
     public Passable without(int keepout) {
         List<Keepout> others = new ArrayList<>(keepouts);

@@ -3,14 +3,15 @@ package io.enthalpa.core.loss;
 import java.util.List;
 
 /**
- * A run of round pipe of one bore.
+ * A run of pipe of one bore, round but where it is made flat.
  *
  * @param material decides the roughness
  * @param bore     m
  * @param length   m of straight pipe, bends not counted
  * @param bends    in any order
+ * @param ovals    stretches of the straight that are flat
  */
-public record PipeSpec(PipeMaterial material, double bore, double length, List<Bend> bends) {
+public record PipeSpec(PipeMaterial material, double bore, double length, List<Bend> bends, List<OvalSection> ovals) {
     /** Straight length between two bends, in bores, below which they disturb each other. */
     public static final double APART = 5;
     /** Darcy friction factor of tube with charge air in it, near enough to weigh bends against one another; common practice, no source. */
@@ -56,6 +57,12 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
 
     public PipeSpec {
         bends = List.copyOf(bends);
+        ovals = List.copyOf(ovals);
+    }
+
+    /** Round all along. */
+    public PipeSpec(PipeMaterial material, double bore, double length, List<Bend> bends) {
+        this(material, bore, length, bends, List.of());
     }
 
     public double area() {
@@ -69,7 +76,8 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
 
     /** @return m3 inside, bends included */
     public double volume() {
-        return area() * developed();
+        return area() * developed()
+                - ovals.stream().mapToDouble(o -> o.lost(bore)).sum();
     }
 
     /** @return bores of straight pipe between two bends if all are spread evenly; infinite with fewer than two */
@@ -95,12 +103,13 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
                 .toArray();
     }
 
-    /** {@code f L / d} and each bend's own, at a friction factor; linear in it. */
+    /** {@code f L / d}, each bend's own and what each oval adds, at a friction factor; linear in it. */
     private double k(double friction) {
         return friction * length / bore
                 + bends.stream()
                         .mapToDouble(bend -> bend.coefficient(bore, friction))
-                        .sum();
+                        .sum()
+                + ovals.stream().mapToDouble(o -> o.added(bore, friction)).sum();
     }
 
     /**
@@ -132,7 +141,7 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
 
     /** @return the same run of something else */
     public PipeSpec of(PipeMaterial other) {
-        return new PipeSpec(other, bore, length, bends);
+        return new PipeSpec(other, bore, length, bends, ovals);
     }
 
     /** @return the same run as hose of another bore, m; stock bends are those of that hose, others keep their radius */
@@ -149,6 +158,6 @@ public record PipeSpec(PipeMaterial material, double bore, double length, List<B
         List<Bend> bent = bends.stream()
                 .map(b -> b.stock() ? Bend.stock(b.angle(), size) : b)
                 .toList();
-        return new PipeSpec(material, other, length, bent);
+        return new PipeSpec(material, other, length, bent, ovals);
     }
 }

@@ -25,7 +25,7 @@ public final class Centreline {
             .source(Citation.commonPractice("the geometry of a circle that touches two lines"))
             .leavesOut("Spring-back and the flattening of a bend: it is as round as the pipe.");
     /** m: points nearer than that are one place, and a bend may reach so far over the end of its straight. */
-    static final double SAME = 1e-9;
+    public static final double SAME = 1e-9;
     /** rad: a corner that turns less goes straight on. */
     public static final double STRAIGHT_ON = 1e-9;
     /** rad: a bend farther back reaches too far to be told by its corner. */
@@ -34,7 +34,7 @@ public final class Centreline {
     public static final int MOST_CORNERS = 60;
 
     /** m that the chords of an arc stray from it at most: half of what a gap is promised to. */
-    private static final double STRAY = 5e-6;
+    public static final double STRAY = 5e-6;
 
     /** A stretch of it. */
     public sealed interface Stretch {
@@ -289,14 +289,26 @@ public final class Centreline {
 
     /** @param stray m, of the chords of an arc from it */
     public Solid solid(String element, double outside, double stray) {
-        double radius = outside / 2;
+        return solid(element, outside, stray, (from, to) -> List.of(Frustum.cylinder(at(from), at(to), outside / 2)));
+    }
+
+    /** What stands on a straight. */
+    public interface Along {
+        /** @param from m along the middle line @param to m along it */
+        List<Convex> straight(double from, double to);
+    }
+
+    /** @param along what its straights are, where they are not round all along */
+    public Solid solid(String element, double outside, double stray, Along along) {
         List<Convex> parts = new ArrayList<>();
+        double from = 0;
         for (Stretch s : stretches) {
             if (s instanceof Bend bend) {
-                chords(bend, radius, stray, parts);
+                chords(bend, outside / 2, stray, parts);
             } else {
-                parts.add(Frustum.cylinder(s.at(0), s.at(s.length()), radius));
+                parts.addAll(along.straight(from, from + s.length()));
             }
+            from += s.length();
         }
         return Solid.of(element, parts.toArray(Convex[]::new));
     }

@@ -15,6 +15,7 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param to      m, where it ends; empty where it ends on what stands behind it
  * @param braces  that hold it
  * @param fittings in its wall
+ * @param ovals   where it is made flat
  */
 public record Run(
         String of,
@@ -23,7 +24,8 @@ public record Run(
         List<Corner> corners,
         Optional<Vector3D> to,
         List<Brace> braces,
-        List<Fitting> fittings) {
+        List<Fitting> fittings,
+        List<Oval> ovals) {
     /**
      * @param at     m
      * @param radius m of the bend's middle line; empty for that of stock
@@ -34,27 +36,18 @@ public record Run(
         corners = List.copyOf(corners);
         braces = List.copyOf(braces);
         fittings = List.copyOf(fittings);
+        ovals = List.copyOf(ovals);
     }
 
     /** Held by its ends alone, nothing in its wall. */
     public Run(String of, Optional<Vector3D> from, List<Corner> corners, Optional<Vector3D> to) {
-        this(of, from, corners, to, List.of(), List.of());
-    }
-
-    /** Of a pipe of the charge. */
-    public Run(
-            String of,
-            Optional<Vector3D> from,
-            List<Corner> corners,
-            Optional<Vector3D> to,
-            List<Brace> braces,
-            List<Fitting> fittings) {
-        this(of, Optional.empty(), from, corners, to, braces, fittings);
+        this(of, Optional.empty(), from, corners, to, List.of(), List.of(), List.of());
     }
 
     /** @return from port to port, with no corner yet */
     public static Run fresh(RunName of) {
-        return new Run(of.of(), of.loop(), Optional.empty(), List.of(), Optional.empty(), List.of(), List.of());
+        return new Run(
+                of.of(), of.loop(), Optional.empty(), List.of(), Optional.empty(), List.of(), List.of(), List.of());
     }
 
     public RunName name() {
@@ -68,7 +61,7 @@ public record Run(
 
     /** @return that of a hose on the water of a core */
     public Run on(String core) {
-        return new Run(of, Optional.of(core), from, corners, to, braces, fittings);
+        return new Run(of, Optional.of(core), from, corners, to, braces, fittings, ovals);
     }
 
     /** @return carrier of the first brace that does not give */
@@ -78,19 +71,23 @@ public record Run(
 
     /** @return laid by other corners */
     public Run withCorners(List<Corner> others) {
-        return new Run(of, loop, from, others, to, braces, fittings);
+        return new Run(of, loop, from, others, to, braces, fittings, ovals);
     }
 
     /** @return typed elsewhere, or ending on what stands there */
     public Run withEnd(Optional<Vector3D> other) {
-        return new Run(of, loop, from, corners, other, braces, fittings);
+        return new Run(of, loop, from, corners, other, braces, fittings, ovals);
     }
 
     public Run withBraces(List<Brace> others) {
-        return new Run(of, loop, from, corners, to, others, fittings);
+        return new Run(of, loop, from, corners, to, others, fittings, ovals);
     }
 
     public Run withFittings(List<Fitting> others) {
-        return new Run(of, loop, from, corners, to, braces, others);
+        return new Run(of, loop, from, corners, to, braces, others, ovals);
+    }
+
+    public Run withOvals(List<Oval> others) {
+        return new Run(of, loop, from, corners, to, braces, fittings, others);
     }
 }

@@ -44,7 +44,7 @@ public record Keepout(String name, Solid solid, double still, double moved, Moti
     }
 
     /** @param within m beyond which nobody asks @return the gap of a piece less what is asked, the lesser of standing and moved */
-    Optional<Gap> spare(Solid piece, double within) {
+    public Optional<Gap> spare(Solid piece, double within) {
         Optional<Gap> standing = less(Gaps.between(piece, solid, within + still), still);
         if (!moves()) {
             return standing;

@@ -3,6 +3,7 @@ package io.enthalpa.core.router;
 import io.enthalpa.core.route.Centreline;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
+import io.enthalpa.core.space.Convex;
 import io.enthalpa.core.space.Frustum;
 import io.enthalpa.core.space.Solid;
 import java.util.ArrayList;
@@ -40,22 +41,42 @@ public final class Ribbon {
      */
     public record Spot(double along, Vector3D at, double spare, int nearest, double asked, Vector3D on) {}
 
-    /** @param outside m */
-    public static List<Spot> of(Centreline line, double outside, List<Keepout> keepouts) {
+    /**
+     * A thin slice of a pipe.
+     *
+     * @param depth m from its middle to its outside, the most there is
+     */
+    public record Slice(Convex shape, double depth) {}
+
+    /** A pipe by its slices. */
+    public interface Slices {
+        /** @param along m from its beginning @param half m, of its thickness */
+        Slice at(double along, double half);
+    }
+
+    /** @return of a round pipe of so much outside, m */
+    public static Slices round(Centreline line, double outside) {
+        return (along, half) -> {
+            Vector3D at = line.at(along);
+            Vector3D thin = line.heading(along).scalarMultiply(half);
+            return new Slice(Frustum.cylinder(at.subtract(thin), at.add(thin), outside / 2), outside / 2);
+        };
+    }
+
+    public static List<Spot> of(Centreline line, Slices slices, List<Keepout> keepouts) {
         Passage passage = new Passage(keepouts, 0);
         double length = line.length();
         int count = Math.max(1, Math.min(MOST, (int) Math.ceil(length / EVERY)));
         List<Spot> spots = new ArrayList<>();
         for (int i = 0; i <= count; i++) {
-            Vector3D at = line.at(length * i / count);
-            spots.add(spot(length * i / count, at, line, outside / 2, passage));
+            double along = length * i / count;
+            spots.add(spot(along, line.at(along), slices.at(along, THIN), passage));
         }
         return spots;
     }
 
-    private static Spot spot(double along, Vector3D at, Centreline line, double radius, Passage passage) {
-        Vector3D thin = heading(line, along).scalarMultiply(THIN);
-        Passage.Tight slice = passage.tightest(Solid.of("", Frustum.cylinder(at.subtract(thin), at.add(thin), radius)));
+    private static Spot spot(double along, Vector3D at, Slice cut, Passage passage) {
+        Passage.Tight slice = passage.tightest(Solid.of("", cut.shape));
         if (slice.keepout() < 0) {
             return new Spot(along, at, slice.spare(), -1, 0, at);
         }
@@ -66,17 +87,10 @@ public final class Ribbon {
         // A slice that stands in something comes out of it along the pipe first, which the pipe does not.
         Passage.Tight middle = passage.tightest(at);
         double other = passage.keepouts().get(middle.keepout()).still();
-        return new Spot(along, at, middle.spare() - radius, middle.keepout(), other, on(middle, other));
+        return new Spot(along, at, middle.spare() - cut.depth, middle.keepout(), other, on(middle, other));
     }
 
     private static Vector3D on(Passage.Tight tight, double asked) {
         return tight.at().subtract(tight.spare() + asked, tight.away());
-    }
-
-    private static Vector3D heading(Centreline line, double along) {
-        double before = Math.max(0, along - THIN);
-        return line.at(Math.min(line.length(), before + 2 * THIN))
-                .subtract(line.at(before))
-                .normalize();
     }
 }

@@ -4,7 +4,7 @@ package io.enthalpa.core.space;
  * A convex shape where it stands in the room: a core given by its support function, and a ball of some radius rolled all over it (a rounding
  * that costs nothing: a ball is a point with a rounding, a rod with round ends a line with one).
  */
-public sealed interface Convex permits Hull, Frustum {
+public sealed interface Convex permits Hull, Frustum, Discs {
     /**
      * The core's farthest point in a direction.
      *

@@ -43,8 +43,11 @@ public record Facets(List<Vector3D> points, List<int[]> triangles) {
     public static Facets of(Convex shape) {
         List<Vector3D> corners = new ArrayList<>();
         if (shape instanceof Frustum f) {
-            ring(f.from(), f.radius(), f, corners);
-            ring(f.to(), f.other(), f, corners);
+            Vector3D axis = f.to().subtract(f.from()).normalize();
+            ring(f.from(), f.radius(), axis, corners);
+            ring(f.to(), f.other(), axis, corners);
+        } else if (shape instanceof Discs all) {
+            all.discs().forEach(d -> ring(d.middle(), d.radius(), all.axis(), corners));
         } else if (shape.rounding() == 0) {
             corners.addAll(((Hull) shape).corners());
         } else {
@@ -53,12 +56,11 @@ public record Facets(List<Vector3D> points, List<int[]> triangles) {
         return new Hulling(corners).build();
     }
 
-    private static void ring(Vector3D middle, double radius, Frustum f, List<Vector3D> corners) {
+    private static void ring(Vector3D middle, double radius, Vector3D axis, List<Vector3D> corners) {
         if (radius == 0) {
             corners.add(middle);
             return;
         }
-        Vector3D axis = f.to().subtract(f.from()).normalize();
         Vector3D one = axis.orthogonal();
         Vector3D two = axis.crossProduct(one);
         for (int i = 0; i < ROUND; i++) {

@@ -12,7 +12,7 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  */
 public record Frustum(Vector3D from, double radius, Vector3D to, double other) implements Convex {
     /** Part of a direction across the axis that is no more than rounding; with it left out a reach is short by so much of a radius. */
-    private static final double ALONG = 1e-10;
+    static final double ALONG = 1e-10;
 
     public static Frustum cylinder(Vector3D from, Vector3D to, double radius) {
         return new Frustum(from, radius, to, radius);
@@ -51,24 +51,18 @@ public record Frustum(Vector3D from, double radius, Vector3D to, double other) i
         return 0;
     }
 
-    /** A disc of radius r square to a unit vector a reaches r sqrt(1 - a_x^2) along x. */
     @Override
     public Bounds bounds() {
         Vector3D a = axis();
-        double x = Math.sqrt(Math.max(0, 1 - a.getX() * a.getX()));
-        double y = Math.sqrt(Math.max(0, 1 - a.getY() * a.getY()));
-        double z = Math.sqrt(Math.max(0, 1 - a.getZ() * a.getZ()));
-        return disc(from, radius, x, y, z).with(disc(to, other, x, y, z));
+        return disc(from, radius, a).with(disc(to, other, a));
     }
 
-    private static Bounds disc(Vector3D m, double r, double x, double y, double z) {
-        return new Bounds(
-                m.getX() - r * x,
-                m.getY() - r * y,
-                m.getZ() - r * z,
-                m.getX() + r * x,
-                m.getY() + r * y,
-                m.getZ() + r * z);
+    /** A disc of radius r square to a unit vector a reaches r sqrt(1 - a_x^2) along x. */
+    static Bounds disc(Vector3D m, double r, Vector3D a) {
+        double x = r * Math.sqrt(Math.max(0, 1 - a.getX() * a.getX()));
+        double y = r * Math.sqrt(Math.max(0, 1 - a.getY() * a.getY()));
+        double z = r * Math.sqrt(Math.max(0, 1 - a.getZ() * a.getZ()));
+        return new Bounds(m.getX() - x, m.getY() - y, m.getZ() - z, m.getX() + x, m.getY() + y, m.getZ() + z);
     }
 
     @Override

@@ -17,7 +17,7 @@ import java.util.stream.Stream;
  *
  * @param by what is changed
  */
-record OtherHose(PipeWays.Opening by, BuildOption option) {
+record OtherHose(Opening by, BuildOption option) {
     /** @return none for a pipe */
     static List<OtherHose> of(BuildOption option, Passable asked) {
         return asked.hose().stream()
@@ -28,8 +28,8 @@ record OtherHose(PipeWays.Opening by, BuildOption option) {
                 .toList();
     }
 
-    private static PipeWays.Opening by(HoseMake make) {
-        return make == HoseMake.WIRED ? PipeWays.Opening.WIRED : PipeWays.Opening.MOULDED;
+    private static Opening by(HoseMake make) {
+        return make == HoseMake.WIRED ? Opening.WIRED : Opening.MOULDED;
     }
 
     private static BuildOption made(BuildOption option, Passable asked, Laid.Hose hose, HoseMake make) {

@@ -93,22 +93,8 @@ public final class PipeWays {
 
         /** @return m3 inside */
         public double volume() {
-            return all().mapToDouble(l -> l.pipe().spec().area() * l.line().length())
-                    .sum();
+            return all().mapToDouble(l -> l.piece().spec().volume()).sum();
         }
-    }
-
-    /** What is changed where there is no way. */
-    public enum Opening {
-        TIGHT_BENDS,
-        CLOCKED,
-        PORT_TURNED,
-        TURNED_OVER,
-        SMALLER,
-        TWO_TUBES,
-        WIRED,
-        MOULDED,
-        MOVED
     }
 
     /**
@@ -276,6 +262,9 @@ public final class PipeWays {
                 all.add(() -> reseated(kind));
             }
         }
+        if (asked.pipe().spec().material().isTube()) {
+            all.add(this::flat);
+        }
         for (double size : smaller()) {
             all.add(() -> {
                 BuildOption other = sized(size);
@@ -284,7 +273,7 @@ public final class PipeWays {
         }
         // A pair stands in no leg of another.
         if (asked.spot().row().equals(Spot.Row.PATH)) {
-            double half = half();
+            double half = TwoTubes.half(asked.pipe());
             all.add(() -> tried(Opening.TWO_TUBES, OptionalDouble.of(half), two(half)));
         }
         return all;
@@ -327,6 +316,26 @@ public final class PipeWays {
                 + FitFinding.of(fit, 0).size();
     }
 
+    /** As round as it can be. */
+    private Tried flat() {
+        for (double height : MadeFlat.heights(asked)) {
+            Optional<Way> way = cancelled.getAsBoolean() ? Optional.empty() : flat(height);
+            if (way.isPresent()) {
+                return tried(Opening.OVAL, OptionalDouble.of(height), way);
+            }
+        }
+        return tried(Opening.OVAL, OptionalDouble.empty(), Optional.empty());
+    }
+
+    private Optional<Way> flat(double height) {
+        return router(asked.slim(height)).one(taste).flatMap(way -> {
+            Run run = asked.run(way.spec());
+            return MadeFlat.of(with(option, run), run, asked, height)
+                    .flatMap(flat -> checked(with(option, flat), List.of(asked.of()), false))
+                    .flatMap(w -> priced(List.of(w)).stream().findFirst());
+        });
+    }
+
     private Optional<Way> first(Passable passable, BuildOption in) {
         return router(passable).one(taste).flatMap(way -> laid(passable, in, way)).stream()
                 .flatMap(way -> priced(List.of(way)).stream())
@@ -350,14 +359,6 @@ public final class PipeWays {
     private BuildOption sized(double size) {
         Pieces.Placed<PathElement.Pipe> placed = new Pieces.Placed<>(asked.spot(), asked.pipe());
         return option.with(placed, p -> p.sized(size));
-    }
-
-    /** @return m, the smallest that is sold of which two leave the air as much room: 1/sqrt(2) of its size, to a thousandth */
-    private double half() {
-        return asked.pipe()
-                .sizes()
-                .above(0.999 * asked.pipe().size() / Math.sqrt(2))
-                .orElse(asked.pipe().size());
     }
 
     /** One beside the other from Y to Y. */

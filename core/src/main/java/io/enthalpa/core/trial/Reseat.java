@@ -26,7 +26,7 @@ import java.util.Optional;
  * @param figure rad that its housing is clocked to, or the number of the way its port turns
  * @param option with it
  */
-record Reseat(PipeWays.Opening by, String of, double figure, BuildOption option) {
+record Reseat(Opening by, String of, double figure, BuildOption option) {
     /** Clockings all round; of them those up to a right angle off are tried, the nearest first. */
     private static final int CLOCKINGS = 12;
     /** rad: turned over about the way that the air goes through it. */
@@ -63,7 +63,7 @@ record Reseat(PipeWays.Opening by, String of, double figure, BuildOption option)
             double turn = 2 * Math.PI;
             double clocked = ((scroll.clocked() + steps * turn / CLOCKINGS) % turn + turn) % turn;
             all.add(new Reseat(
-                    PipeWays.Opening.CLOCKED,
+                    Opening.CLOCKED,
                     stand.of(),
                     clocked,
                     with(option, stand, stand.scrolled(scroll.clocked(clocked)))));
@@ -90,7 +90,7 @@ record Reseat(PipeWays.Opening by, String of, double figure, BuildOption option)
                 EndTankSpec other =
                         tanks.withElbows(inlet ? elbow : tanks.inletElbow(), inlet ? tanks.outletElbow() : elbow);
                 all.add(new Reseat(
-                        PipeWays.Opening.PORT_TURNED,
+                        Opening.PORT_TURNED,
                         core.piece().name(),
                         turns.indexOf(turn),
                         option.with(core, c -> c.withSpec(spec.withTanks(other)))));
@@ -101,7 +101,7 @@ record Reseat(PipeWays.Opening by, String of, double figure, BuildOption option)
 
     private static Reseat over(BuildOption option, Stand stand) {
         return new Reseat(
-                PipeWays.Opening.TURNED_OVER,
+                Opening.TURNED_OVER,
                 stand.of(),
                 0,
                 with(option, stand, stand.turned(stand.turned(), stand.tipped(), stand.leaned() + OVER)));

@@ -51,6 +51,7 @@ final class ToldWays {
             case CLOCKED -> tried.opens() ? Kind.WAY_CLOCKED : Kind.WAY_NOT_CLOCKED;
             case PORT_TURNED -> tried.opens() ? Kind.WAY_PORT_TURNED : Kind.WAY_NO_PORT_TURNED;
             case TURNED_OVER -> Kind.WAY_TURNED_OVER;
+            case OVAL -> Kind.WAY_OVAL;
             case SMALLER -> Kind.WAY_SMALLER;
             case TWO_TUBES -> Kind.WAY_TWO_TUBES;
             case WIRED -> Kind.WAY_WIRED;

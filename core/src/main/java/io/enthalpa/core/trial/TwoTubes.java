@@ -39,6 +39,11 @@ record TwoTubes(BuildOption option, List<String> names, Passable asked, double s
         return new TwoTubes(with, names, asked, size);
     }
 
+    /** @return m, the smallest that is sold of which two leave the air as much room: 1/sqrt(2) of its size, to a thousandth */
+    static double half(PathElement.Pipe pipe) {
+        return pipe.sizes().above(0.999 * pipe.size() / Math.sqrt(2)).orElse(pipe.size());
+    }
+
     /** @return how a leg begins whose beginning or end is typed: to either side of where that of the one pipe is */
     Optional<Run> typed(int number) {
         Vector3D chord = asked.end().at().subtract(asked.start().at());

@@ -11,6 +11,7 @@ import io.enthalpa.core.chargepath.PathElement.Pipe;
 import io.enthalpa.core.chargepath.Pieces;
 import io.enthalpa.core.route.Brace;
 import io.enthalpa.core.route.Fitting;
+import io.enthalpa.core.route.Oval;
 import io.enthalpa.core.route.Run;
 import java.util.List;
 import java.util.Optional;
@@ -21,12 +22,13 @@ import org.junit.jupiter.api.Test;
 /** Two pipes in each leg; the left ones are laid. */
 class MirroredTest {
     private static final Run LEFT = new Run(
-            "left second",
-            Optional.of(new Vector3D(0.1, -0.2, 0.3)),
-            List.of(new Run.Corner(new Vector3D(0.4, -0.5, 0.6), OptionalDouble.of(0.09))),
-            Optional.empty(),
-            List.of(new Brace(0.2, "engine", true)),
-            List.of(new Fitting(Fitting.Kind.SENSOR, 0.15, 0.5, Fitting.Size.USUAL)));
+                    "left second",
+                    Optional.of(new Vector3D(0.1, -0.2, 0.3)),
+                    List.of(new Run.Corner(new Vector3D(0.4, -0.5, 0.6), OptionalDouble.of(0.09))),
+                    Optional.empty())
+            .withBraces(List.of(new Brace(0.2, "engine", true)))
+            .withFittings(List.of(new Fitting(Fitting.Kind.SENSOR, 0.15, 0.5, Fitting.Size.USUAL)))
+            .withOvals(List.of(new Oval(0.35, 0.05, 0.04, 0.3, true)));
 
     private static BuildOption option(Run... runs) {
         Parallel banks = new Parallel(
@@ -61,12 +63,13 @@ class MirroredTest {
         assertThat(then.runs().get(0)).isEqualTo(LEFT);
         assertThat(then.runs().get(1))
                 .isEqualTo(new Run(
-                        "right second",
-                        Optional.of(new Vector3D(0.1, 0.2, 0.3)),
-                        List.of(new Run.Corner(new Vector3D(0.4, 0.5, 0.6), OptionalDouble.of(0.09))),
-                        Optional.empty(),
-                        List.of(new Brace(0.2, "engine", true)),
-                        List.of(new Fitting(Fitting.Kind.SENSOR, 0.15, -0.5, Fitting.Size.USUAL))));
+                                "right second",
+                                Optional.of(new Vector3D(0.1, 0.2, 0.3)),
+                                List.of(new Run.Corner(new Vector3D(0.4, 0.5, 0.6), OptionalDouble.of(0.09))),
+                                Optional.empty())
+                        .withBraces(List.of(new Brace(0.2, "engine", true)))
+                        .withFittings(List.of(new Fitting(Fitting.Kind.SENSOR, 0.15, -0.5, Fitting.Size.USUAL)))
+                        .withOvals(List.of(new Oval(0.35, 0.05, 0.04, -0.3, true))));
         assertThat(Pieces.of(Pipe.class, then.path()).get(3).piece().bore()).isEqualTo(0.045);
     }
 

@@ -23,15 +23,15 @@ class RelaidTest {
 
     private static Pipework pipes(Optional<Vector3D> to) {
         Run run = new Run(
-                "hot pipe",
-                Optional.of(new Vector3D(0.7, -0.5, 0)),
-                List.of(
-                        new Run.Corner(new Vector3D(0.3, -0.5, 0), OptionalDouble.empty()),
-                        new Run.Corner(new Vector3D(0.3, -0.9, 0), OptionalDouble.of(0.12)),
-                        new Run.Corner(new Vector3D(0, -0.9, 0), OptionalDouble.empty())),
-                to,
-                List.of(new Brace(0.2, "body", true)),
-                List.of(new Fitting(Fitting.Kind.BOSS, 0.3, 0, Fitting.Size.USUAL)));
+                        "hot pipe",
+                        Optional.of(new Vector3D(0.7, -0.5, 0)),
+                        List.of(
+                                new Run.Corner(new Vector3D(0.3, -0.5, 0), OptionalDouble.empty()),
+                                new Run.Corner(new Vector3D(0.3, -0.9, 0), OptionalDouble.of(0.12)),
+                                new Run.Corner(new Vector3D(0, -0.9, 0), OptionalDouble.empty())),
+                        to)
+                .withBraces(List.of(new Brace(0.2, "body", true)))
+                .withFittings(List.of(new Fitting(Fitting.Kind.BOSS, 0.3, 0, Fitting.Size.USUAL)));
         BuildOption option = Rooms.core(Systems.standard(), 0, 0, 0).withRuns(List.of(run));
         return Pipework.of(option, Bodies.of(option));
     }

@@ -16,7 +16,9 @@ class RibbonTest {
 
     private static List<Ribbon.Spot> of(Scene.Box... boxes) {
         return Ribbon.of(
-                LINE, 0.06, List.of(boxes).stream().map(Scene.Box::keepout).toList());
+                LINE,
+                Ribbon.round(LINE, 0.06),
+                List.of(boxes).stream().map(Scene.Box::keepout).toList());
     }
 
     /** A tray 50 below the middle from 400 to 600: 20 off the tube, of which 8 are asked. */

@@ -242,7 +242,8 @@ class RouterTest {
     }
 
     private static double spare(Scene scene, Router.Way way) {
-        return Ribbon.of(Centreline.of(way.spec(), ""), Scene.TUBE.outside(), scene.keepouts()).stream()
+        Centreline line = Centreline.of(way.spec(), "");
+        return Ribbon.of(line, Ribbon.round(line, Scene.TUBE.outside()), scene.keepouts()).stream()
                 .mapToDouble(Ribbon.Spot::spare)
                 .min()
                 .orElseThrow();

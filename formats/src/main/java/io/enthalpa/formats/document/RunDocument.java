@@ -7,6 +7,7 @@ import io.enthalpa.core.room.Carrier;
 import io.enthalpa.core.route.Brace;
 import io.enthalpa.core.route.Centreline;
 import io.enthalpa.core.route.Fitting;
+import io.enthalpa.core.route.Oval;
 import io.enthalpa.core.route.Run;
 import java.util.ArrayList;
 import java.util.List;
@@ -35,6 +36,9 @@ record RunDocument(
 
         @Called(value = "fitting", alone = true, most = 20) @Nullable
         List<RunFitting> fittings,
+
+        @Called(value = "oval", alone = true, most = 20) @Nullable
+        List<RunOval> ovals,
 
         @Nullable String id) {
     @Part(value = "run/end", says = "where it begins or ends; without one on what stands before or behind it")
@@ -144,6 +148,62 @@ record RunDocument(
         }
     }
 
+    @Part(
+            value = "run/oval",
+            says =
+                    "where a tube is made flat to pass a tight place: two flats with half a round at either side, its ends led over to the round besides")
+    record RunOval(
+            @Figure(
+                    label = "oval at",
+                    min = 0,
+                    max = 20000,
+                    usual = 300,
+                    help = "its middle, from where the pipe begins, along the pipe's middle")
+            double at_mm,
+
+            @Figure(label = "flat for", min = 5, max = 2000, usual = 100, help = "all along; the ends come besides")
+            double length_mm,
+
+            @Figure(
+                    label = "height",
+                    min = 10,
+                    max = 250,
+                    usual = 45,
+                    help = "outside, from flat to flat; no less than half the tube")
+            double height_mm,
+
+            @Figure(
+                    label = "flat looks",
+                    min = -180,
+                    max = 180,
+                    usual = 0,
+                    help =
+                            "a flat of it, from straight up, clockwise in the way of the flow; where the pipe goes upright, from the rear")
+            @Nullable
+            Double clocked_deg,
+
+            @Nullable Boolean pressed,
+            @Nullable String id) {
+        Oval core() {
+            return new Oval(
+                    MM.si(at_mm),
+                    MM.si(length_mm),
+                    MM.si(height_mm),
+                    DEG.si(clocked_deg).orElse(0),
+                    Boolean.TRUE.equals(pressed));
+        }
+
+        static RunOval of(Oval o) {
+            return new RunOval(
+                    MM.of(o.along()),
+                    MM.of(o.length()),
+                    MM.of(o.height()),
+                    o.clock() == 0 ? null : Double.valueOf(DEG.of(o.clock())),
+                    o.pressed() ? true : null,
+                    null);
+        }
+    }
+
     /** @param carriers that the room has */
     Run core(Place at, Set<String> carriers) {
         List<Brace> held = new ArrayList<>();
@@ -162,7 +222,8 @@ record RunDocument(
                 held,
                 fittings == null
                         ? List.of()
-                        : fittings.stream().map(RunFitting::core).toList());
+                        : fittings.stream().map(RunFitting::core).toList(),
+                ovals == null ? List.of() : ovals.stream().map(RunOval::core).toList());
     }
 
     static RunDocument of(Run r) {
@@ -178,6 +239,7 @@ record RunDocument(
                 r.fittings().isEmpty()
                         ? null
                         : r.fittings().stream().map(RunFitting::of).toList(),
+                r.ovals().isEmpty() ? null : r.ovals().stream().map(RunOval::of).toList(),
                 null);
     }
 

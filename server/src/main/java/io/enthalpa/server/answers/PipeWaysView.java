@@ -4,6 +4,7 @@ import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.trial.Change;
+import io.enthalpa.core.trial.Opening;
 import io.enthalpa.core.trial.PipeWays;
 import io.enthalpa.formats.Sentences;
 import io.enthalpa.formats.document.OptionEdits;
@@ -104,7 +105,7 @@ public record PipeWaysView(String of, List<WayView> ways, List<FitView.FitFindin
     public record OpensView(
             String says, WayView way, @Nullable String moved) {
         static OpensView of(BuildOption now, PipeWays.Tried tried, FitFinding says, PipeWays.Way way) {
-            String moved = tried.opening() == PipeWays.Opening.MOVED
+            String moved = tried.opening() == Opening.MOVED
                     ? "/room/obstacles/" + (int) tried.figure().orElseThrow()
                     : null;
             return new OpensView(Sentences.of(says), WayView.of(now, way), moved);

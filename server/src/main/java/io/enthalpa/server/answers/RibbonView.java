@@ -42,7 +42,7 @@ record RibbonView(double outside_mm, List<SpotView> spots) {
                             room.obstacles().stream().map(Obstacle::solid).toList());
                     return new RibbonView(
                             FitView.mm(l.outside()),
-                            Ribbon.of(l.line(), l.outside(), keepouts).stream()
+                            l.ribbon(keepouts).stream()
                                     .map(s -> spot(s, keepouts))
                                     .toList());
                 })
