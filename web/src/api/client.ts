@@ -45,6 +45,7 @@ export type FitFinding = Schemas['FitFindingView']
 export type JobKind = 'spread' | 'methods' | 'routes'
 export type PipeWays = Schemas['PipeWaysView']
 export type PipeWay = Schemas['WayView']
+export type OvalRow = Schemas['OvalRowView']
 export type Taste = Schemas['RoutesRequest']['taste']
 export type Ribbon = Schemas['RibbonView']
 /** A pipe by its name, a hose by that and by the core on whose water it is. */

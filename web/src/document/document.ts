@@ -1318,6 +1318,7 @@ export interface Run {
   to?: RunEnd
   braces?: RunBrace[]
   fittings?: RunFitting[]
+  ovals?: RunOval[]
   id?: string
 }
 
@@ -1366,6 +1367,20 @@ export interface RunFitting {
   across_mm?: number
   /** hole, mm, 1 to 150, usually 12: in the wall of the pipe */
   hole_mm?: number
+  id?: string
+}
+
+/** where a tube is made flat to pass a tight place: two flats with half a round at either side, its ends led over to the round besides */
+export interface RunOval {
+  /** oval at, mm, 0 to 20000, usually 300: its middle, from where the pipe begins, along the pipe's middle */
+  at_mm: number
+  /** flat for, mm, 5 to 2000, usually 100: all along; the ends come besides */
+  length_mm: number
+  /** height, mm, 10 to 250, usually 45: outside, from flat to flat; no less than half the tube */
+  height_mm: number
+  /** flat looks, °, -180 to 180, usually 0: a flat of it, from straight up, clockwise in the way of the flow; where the pipe goes upright, from the rear */
+  clocked_deg?: number
+  pressed?: boolean
   id?: string
 }
 
@@ -1506,6 +1521,7 @@ export const usual = {
   'run/corner': { radius_mm: 95 },
   'run/brace': { at_mm: 300 },
   'run/fitting': { at_mm: 300, clocked_deg: 0, out_mm: 50, across_mm: 25, hole_mm: 12 },
+  'run/oval': { at_mm: 300, length_mm: 100, height_mm: 45, clocked_deg: 0 },
   'joints': { hold_N: 2500, across_mm: 2, along_mm: 3, bend_deg: 2, most_C: 177 },
 }
 

@@ -13,7 +13,7 @@ import { useSettings } from '../settings/store'
 import EitherOr from '../ui/EitherOr.vue'
 import Notice from '../ui/Notice.vue'
 import { say } from '../verdict/say'
-import { cornersOf, isOf, placeAt } from './run'
+import { cornersOf, isOf, ovalsOf, placeAt } from './run'
 import type { Ghost } from './WayGhosts.vue'
 
 /** Ways that a pipe or hose can take through the room, laid over it, compared, and taken with a press; where there is none why, and what opens one. */
@@ -78,12 +78,19 @@ const keeps = computed(() => rows.value.some((r) => Math.abs(r.way.longer_s ?? 0
 
 /** The run as it would be, or both of two tubes; its ends stay on what they are on. */
 function edits(way: PipeWay, root: string, counted: Run[]): (Edit | { pointer: string; value?: unknown })[] {
-  const runs = way.runs.map((r): Edit | { pointer: string; value?: unknown } => {
+  const runs = way.runs.flatMap((r): (Edit | { pointer: string; value?: unknown })[] => {
     const corners = cornersOf(r.corners)
+    const ovals = ovalsOf(r.ovals)
     const at = counted.findIndex((was) => isOf(was, r))
-    if (at >= 0) return { pointer: `${root}/runs/${root ? `#${counted[at]!.id}` : at}/corners`, value: corners }
+    if (at >= 0) {
+      const run = `${root}/runs/${root ? `#${counted[at]!.id}` : at}`
+      return [
+        { pointer: `${run}/corners`, value: corners },
+        { pointer: `${run}/ovals`, value: ovals },
+      ]
+    }
     const ends = { ...(r.from_mm ? { from: placeAt(r.from_mm) } : {}), ...(r.to_mm ? { to: placeAt(r.to_mm) } : {}) }
-    return { list: `${root}/runs`, put: { of: r.of, ...(r.loop ? { loop: r.loop } : {}), ...ends, corners, id: newIdentity() } }
+    return [{ list: `${root}/runs`, put: { of: r.of, ...(r.loop ? { loop: r.loop } : {}), ...ends, corners, ovals, id: newIdentity() } }]
   })
   // Where two take the place of one, its own run is gone.
   const at = counted.findIndex((was) => isOf(was, props))

@@ -13,7 +13,8 @@ import { say } from '../verdict/say'
 import { bendsOf } from '../pipes/laid'
 import PipeBraces from './PipeBraces.vue'
 import PipeFittings from './PipeFittings.vue'
-import { cornersOf, isOf, middleOfLongest, placeAt, type Place } from './run'
+import PipeOvals from './PipeOvals.vue'
+import { cornersOf, isOf, middleOfLongest, ovalsOf, placeAt, type Place } from './run'
 import { TURN_KEYS, useTypedTurns } from './typedTurns'
 
 /** Which pipes and hoses of the option are laid in the room, and by which corners: their length and bends follow. */
@@ -74,7 +75,8 @@ function typeEnd(r: Run, end: 'from' | 'to', typed: boolean): void {
 /** The least change that makes it so that it can be made. */
 function mend(r: Run, m: FitView['pipes'][number]['mends'][number]): void {
   const fittings = (r.fittings ?? []).map((f, i): Edit => ({ pointer: `${row(r)}/fittings/#${f.id}/at_mm`, value: m.fittings_mm![i] }))
-  void build.act([{ pointer: `${row(r)}/corners`, value: cornersOf(m.corners!, r.corners) }, ...fittings], `${r.of} mended`)
+  const ovals: Edit[] = r.ovals ? [{ pointer: `${row(r)}/ovals`, value: ovalsOf(m.ovals!, r.ovals) }] : []
+  void build.act([{ pointer: `${row(r)}/corners`, value: cornersOf(m.corners!, r.corners) }, ...fittings, ...ovals], `${r.of} mended`)
 }
 const {
   told: cut,
@@ -250,6 +252,7 @@ function putCorner(r: Run): void {
         <button v-if="now?.mirror" type="button" class="act" @click="mirror(picked)">{{ now.mirror }} as its mirror on the other side</button>
       </p>
       <PipeFittings v-if="now && !now.loop" :run="picked" :row="row(picked)" :laid="now" />
+      <PipeOvals v-if="now && !now.loop" :run="picked" :row="row(picked)" :laid="now" />
       <PipeBraces v-if="now && !now.loop" :run="picked" :row="row(picked)" :carriers="carriers" />
     </div>
   </section>

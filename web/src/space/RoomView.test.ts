@@ -187,6 +187,7 @@ describe('the room', () => {
       last_mm: 224,
       mends: [],
       fittings: [],
+      ovals: [],
       usual_mm: 76,
     }
     onScreen(build, laid)

@@ -1,5 +1,6 @@
 import { newIdentity } from '../document/edit'
-import type { RunCorner } from '../document/types'
+import type { OvalRow } from '../api/client'
+import type { RunCorner, RunOval } from '../document/types'
 
 /** A place by the tape, mm. */
 export interface Place {
@@ -45,6 +46,23 @@ export const cornersOf = (told: readonly (Place & { radius_mm?: number | null })
     ...(radius_mm == null ? {} : { radius_mm }),
     id: rows[i]?.id ?? newIdentity(),
   }))
+
+/**
+ * @param told as the program found them
+ * @param rows that they take the place of, one for one
+ * @returns rows of a run; none at all where it is round
+ */
+export const ovalsOf = (told: readonly OvalRow[], rows: readonly RunOval[] = []): RunOval[] | undefined =>
+  told.length === 0
+    ? undefined
+    : told.map(({ at_mm, length_mm, height_mm, clocked_deg, pressed }, i) => ({
+        at_mm,
+        length_mm,
+        height_mm,
+        ...(clocked_deg == null ? {} : { clocked_deg }),
+        ...(pressed ? { pressed } : {}),
+        id: rows[i]?.id ?? newIdentity(),
+      }))
 
 /** @returns whether both are of the same pipe, or of the same hose on the water of the same core */
 export const isOf = (one: { of: string; loop?: string | null }, other: { of: string; loop?: string | null }): boolean =>

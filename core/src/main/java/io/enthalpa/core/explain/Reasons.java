@@ -28,6 +28,7 @@ import io.enthalpa.core.loss.FrictionFactor;
 import io.enthalpa.core.loss.JointLoss;
 import io.enthalpa.core.loss.JunctionLoss;
 import io.enthalpa.core.loss.MitreLoss;
+import io.enthalpa.core.loss.OvalSection;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.loss.ThrottleLoss;
 import io.enthalpa.core.place.Spot;
@@ -308,6 +309,16 @@ public final class Reasons {
                         Figure.plain("radius over bore", bend.radius() / spec.bore()),
                         Figure.plain("loss coefficient", k));
             }
+        }
+        for (OvalSection oval : spec.ovals()) {
+            add(
+                    here,
+                    pressure("what an oval adds", oval.added(spec.bore(), friction) * head),
+                    OvalSection.METHOD,
+                    length("height inside", oval.height()),
+                    length("flats", oval.flat()),
+                    Figure.plain("area over the pipe's", oval.area() / spec.area()),
+                    length("hydraulic diameter", oval.hydraulicDiameter()));
         }
     }
 

@@ -41,15 +41,28 @@ public final class Ovals {
     /** Of the tube, the flattest that is made; common practice, no source. */
     public static final double FLATTEST = 0.5;
 
+    /** Of the tube: flat enough to help, round enough for any press; common practice, no source. */
+    private static final double USUAL = 0.75;
+
     private Ovals() {}
+
+    /** @return m, height of one that nothing is said of, to a millimetre */
+    public static double usual(PathElement.Pipe pipe) {
+        return Math.rint(USUAL * pipe.outside() * 1e3) / 1e3;
+    }
 
     /** @return m that lead over to the round at either end */
     static double taper(Oval o, PathElement.Pipe pipe) {
         return Math.max(0, pipe.outside() - o.height()) / 2 / Math.tan(LEANS);
     }
 
+    /** @return m along the pipe, what leads over to the round included */
+    public static double length(Oval o, PathElement.Pipe pipe) {
+        return o.length() + 2 * taper(o, pipe);
+    }
+
     static Reach reach(Oval o, PathElement.Pipe pipe) {
-        return Reach.about(o.along(), o.length() + 2 * taper(o, pipe));
+        return Reach.about(o.along(), length(o, pipe));
     }
 
     /** @return as the air sees it */

@@ -200,9 +200,10 @@ public record Passable(
         return new Passable(of, spot, pipe, hose, tube, start, end, others, before);
     }
 
-    /** @return how it is laid then; its ends stay on what they are on */
+    /** @return how it is laid then, round all along; its ends stay on what they are on */
     public Run run(RunSpec way) {
         Run like = before.orElseGet(() -> Run.fresh(of));
-        return like.withCorners(Relaid.corners(way, Laid.usualRadius(pipe, hose)));
+        return like.withCorners(Relaid.corners(way, Laid.usualRadius(pipe, hose)))
+                .withOvals(List.of());
     }
 }

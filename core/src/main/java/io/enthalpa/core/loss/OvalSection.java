@@ -54,7 +54,7 @@ public record OvalSection(double height, double flat, double length, double tape
     }
 
     /** @return what it adds to the loss of the round pipe it is in, on the velocity head of that */
-    double added(double bore, double friction) {
+    public double added(double bore, double friction) {
         double round = Math.PI / 4 * bore * bore;
         double heads = round * round / (area() * area());
         double same = Math.sqrt(4 * area() / Math.PI);

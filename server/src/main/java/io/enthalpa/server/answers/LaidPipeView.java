@@ -1,12 +1,15 @@
 package io.enthalpa.server.answers;
 
 import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.fit.Buildable;
 import io.enthalpa.core.fit.Fittings;
 import io.enthalpa.core.fit.Laid;
 import io.enthalpa.core.fit.Mirrored;
+import io.enthalpa.core.fit.Ovals;
 import io.enthalpa.core.loss.PipeSpec;
 import io.enthalpa.core.route.Centreline;
+import io.enthalpa.core.route.Oval;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.route.TurnList;
 import java.util.Arrays;
@@ -29,6 +32,8 @@ import org.jspecify.annotations.Nullable;
  * @param last_mm     straight behind the last bend
  * @param mends       what cannot be made so
  * @param fittings    in its wall, as they are written
+ * @param ovals       where it is flat, as they are written
+ * @param flat_mm     height of one more; none of a hose
  * @param mirror      the pipe at the same place of the other leg of its pair
  * @param best_mm     along it, where there is most room for one more
  */
@@ -47,12 +52,15 @@ public record LaidPipeView(
         List<MendView> mends,
         List<FittingView> fittings,
         @Nullable Double best_mm,
+        List<OvalView> ovals,
+        @Nullable Double flat_mm,
         @Nullable String mirror) {
-    /** What cannot be made so, and its corners and where its fittings are with the least change that mends it; none where none does. */
+    /** What cannot be made so, and its corners, where its fittings are and its ovals with the least change that mends it; none where none does. */
     public record MendView(
             FitView.FitFindingView says,
             @Nullable List<PipeWaysView.CornerView> corners,
-            @Nullable List<Double> fittings_mm) {
+            @Nullable List<Double> fittings_mm,
+            @Nullable List<OvalRowView> ovals) {
         static MendView of(Buildable.Fault fault) {
             return new MendView(
                     FitView.FitFindingView.of(fault.says()),
@@ -65,7 +73,41 @@ public record LaidPipeView(
                             .map(r -> r.fittings().stream()
                                     .map(f -> FitView.mm(f.along()))
                                     .toList())
-                            .orElse(null));
+                            .orElse(null),
+                    fault.mended().map(OvalRowView::of).orElse(null));
+        }
+    }
+
+    /** Where it is made flat, to write into the run. */
+    public record OvalRowView(
+            double at_mm,
+            double length_mm,
+            double height_mm,
+            @Nullable Double clocked_deg,
+            @Nullable Boolean pressed) {
+        static List<OvalRowView> of(Run run) {
+            return run.ovals().stream()
+                    .map(o -> new OvalRowView(
+                            FitView.tape(o.along()),
+                            FitView.tape(o.length()),
+                            FitView.tape(o.height()),
+                            o.clock() == 0 ? null : Double.valueOf(Math.toDegrees(o.clock())),
+                            o.pressed() ? true : null))
+                    .toList();
+        }
+    }
+
+    /**
+     * @param width_mm outside, along its flats
+     * @param reach_mm of the pipe, what leads over to the round at both ends included
+     * @param area     over that of the tube
+     */
+    public record OvalView(double width_mm, double reach_mm, double area) {
+        static OvalView of(Oval o, PathElement.Pipe pipe) {
+            return new OvalView(
+                    FitView.mm(Ovals.width(o, pipe)),
+                    FitView.mm(Ovals.length(o, pipe)),
+                    Ovals.section(o, pipe).area() / pipe.spec().area());
         }
     }
 
@@ -149,6 +191,8 @@ public record LaidPipeView(
                                 .mapToObj(FitView::mm)
                                 .findFirst()
                                 .orElse(null),
+                run.ovals().stream().map(o -> OvalView.of(o, l.pipe())).toList(),
+                l.pipe().spec().material().isTube() ? Double.valueOf(FitView.mm(Ovals.usual(l.pipe()))) : null,
                 l.hose().isPresent()
                         ? null
                         : Mirrored.other(option, l.pipe().name()).orElse(null));

@@ -38,12 +38,13 @@ public record PipeWaysView(String of, List<WayView> ways, List<FitView.FitFindin
         }
     }
 
-    /** A run to write: its corners, and where it begins and ends as far as that is typed: back, right, up. */
+    /** A run to write: its corners, where it is flat, and where it begins and ends as far as that is typed: back, right, up. */
     public record LaidRunView(
             String of,
             @Nullable String loop,
             @Nullable List<Double> from_mm,
             List<CornerView> corners,
+            List<LaidPipeView.OvalRowView> ovals,
             @Nullable List<Double> to_mm) {
         static LaidRunView of(Run run) {
             return new LaidRunView(
@@ -51,6 +52,7 @@ public record PipeWaysView(String of, List<WayView> ways, List<FitView.FitFindin
                     run.loop().orElse(null),
                     run.from().map(FitView::point).orElse(null),
                     run.corners().stream().map(CornerView::of).toList(),
+                    LaidPipeView.OvalRowView.of(run),
                     run.to().map(FitView::point).orElse(null));
         }
     }
