@@ -10,6 +10,7 @@ import com.microsoft.playwright.assertions.LocatorAssertions;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.route.Oval;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.formats.BuildFile;
 import java.io.IOException;
@@ -131,9 +132,12 @@ class FindWayIT extends OnDemo {
         page.assertNothingWrong();
     }
 
-    /** A baffle through the launch with a slot 80 high, the bulkhead farther forward: the cold pipe wants 92 with its gaps, two of 57 want 73. */
+    /**
+     * A baffle through the launch with a slot 80 high, the bulkhead farther forward: the cold pipe of 76.2 wants 92 with its gaps, made flat to 0.6 of
+     * that, 46, it wants 62, two of 57 want 73.
+     */
     @Test
-    void twoTubesAreTakenWhereOneDoesNotPass() throws IOException {
+    void aTubeMadeFlatOrTwoAreTakenWhereOneDoesNotPass() throws IOException {
         page.openBuild("Pilot Launch", "Space");
         ObjectNode launch = (ObjectNode) BuildFile.parse(page.file());
         launch.put("name", "Slot launch");
@@ -152,6 +156,34 @@ class FindWayIT extends OnDemo {
         page.surface("Space");
         find("cold pipe");
         Locator two = rows().filter(new Locator.FilterOptions().setHasText("Two of 57 mm outside, side by side"));
+        assertThat(two).hasCount(1, new LocatorAssertions.HasCountOptions().setTimeout(LOOKS_MS));
+        rows().filter(new Locator.FilterOptions().setHasText("Made flat to 46 mm where it is tight"))
+                .getByText("as an option")
+                .click();
+        assertThat(page.raw().locator(".says.first")).containsText("Fits.");
+        page.button("cold pipe").click();
+        Locator flat = page.raw().locator(".ovals tbody tr");
+        assertThat(flat).hasCount(1);
+        assertThat(flat).containsText("100 % of the area");
+        flat.getByText("pressed").click();
+        // 46 and pi/2 (76.2 - 46) = 47.4 of flat.
+        assertThat(flat).containsText("93 mm wide");
+        page.type("oval 1, height", "30 mm");
+        assertThat(page.raw().locator(".mend"))
+                .containsText("oval of cold pipe is 30.0 mm high: flatter than 38.1 mm, half the tube, none is made.");
+        page.raw().locator(".mend").getByText("mend it").click();
+        assertThat(page.raw().locator(".mend")).hasCount(0);
+        page.saved();
+        assertThat(BuildFile.read(page.file()).option("B").runs())
+                .filteredOn(r -> r.of().equals("cold pipe"))
+                .singleElement()
+                .satisfies(r -> {
+                    Oval oval = r.ovals().get(0);
+                    assertThat(oval.height()).isCloseTo(0.0381, within(1e-6));
+                    assertThat(oval.pressed()).isTrue();
+                });
+        page.option("A");
+        find("cold pipe");
         assertThat(two).hasCount(1, new LocatorAssertions.HasCountOptions().setTimeout(LOOKS_MS));
         two.getByText("lay it so").click();
         assertThat(page.raw().locator(".says.first")).containsText("Fits.");

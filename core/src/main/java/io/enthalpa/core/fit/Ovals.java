@@ -38,6 +38,8 @@ public final class Ovals {
     static final String WORD = "oval";
     /** rad that the flats lean where they come to the round; common practice, no source. */
     private static final double LEANS = Math.toRadians(15);
+    /** m that is flat all along at least. */
+    private static final double SHORTEST = 5e-3;
     /** Of the tube, the flattest that is made; common practice, no source. */
     public static final double FLATTEST = 0.5;
 
@@ -53,7 +55,11 @@ public final class Ovals {
 
     /** @return m that lead over to the round at either end */
     static double taper(Oval o, PathElement.Pipe pipe) {
-        return Math.max(0, pipe.outside() - o.height()) / 2 / Math.tan(LEANS);
+        return taper(o.height(), pipe);
+    }
+
+    static double taper(double height, PathElement.Pipe pipe) {
+        return Math.max(0, pipe.outside() - height) / 2 / Math.tan(LEANS);
     }
 
     /** @return m along the pipe, what leads over to the round included */
@@ -77,6 +83,28 @@ public final class Ovals {
     /** @return m outside, along its flats */
     public static double width(Oval o, PathElement.Pipe pipe) {
         return section(o, pipe).flat() + o.height();
+    }
+
+    /**
+     * @param from m along the pipe, of what must be flat @param to m along it
+     * @return with the area of the tube, its flats looking up; as much shorter as its straight leaves; empty where it leaves none
+     */
+    public static Optional<Oval> over(Laid laid, double from, double to, double height) {
+        double taper = taper(height, laid.pipe());
+        Seats seats = Seats.of(laid);
+        return seats.straights().stream()
+                .filter(s -> s.from() <= (from + to) / 2 && (from + to) / 2 <= s.to())
+                .map(s -> new Reach(
+                        Math.max(from, Math.max(s.from(), seats.start()) + taper),
+                        Math.min(to, Math.min(s.to(), seats.end()) - taper)))
+                .filter(s -> s.across() > SHORTEST)
+                .map(s -> new Oval(told(s.middle()), told(s.across()), height, 0, false))
+                .findFirst();
+    }
+
+    /** To a tenth of a millimetre. */
+    private static double told(double m) {
+        return Math.rint(m * 1e4) / 1e4;
     }
 
     /** @return those that can be where they are; the others are told and the tube is round there */

@@ -186,10 +186,10 @@ public record Passable(
         return new Passable(of, spot, pipe, hose, other, start, end, keepouts, before);
     }
 
-    /** @param outside m of the tube, without its wrap @return the same as if it were so thin, bent as it is */
-    public Passable slim(double outside) {
+    /** @param height m, of the flat stretches that its straights may have @return the same with them */
+    public Passable flat(double height) {
         double wrap = tube.outside() - pipe.outside();
-        Tube other = new Tube(outside + wrap, tube.bore(), tube.bend(), tube.seat(), tube.tack());
+        Tube other = tube.flat(height + wrap, Ovals.taper(height, pipe));
         return new Passable(of, spot, pipe, hose, other, start, end, keepouts, before);
     }
 

@@ -1,6 +1,7 @@
 package io.enthalpa.core.loss;
 
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.OptionalDouble;
 
@@ -48,5 +49,14 @@ public final class StandardSizes {
     /** @return the nearest round size */
     public static double round(double size, double step) {
         return step * Math.rint(size / step);
+    }
+
+    /** @return the largest below a size, m, largest first, so many of them at most */
+    public List<Double> below(double size, int count) {
+        return all().stream()
+                .filter(s -> s < size)
+                .sorted(Comparator.reverseOrder())
+                .limit(count)
+                .toList();
     }
 }

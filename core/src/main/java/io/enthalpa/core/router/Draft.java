@@ -129,13 +129,21 @@ final class Draft {
         if (against.isEmpty()) {
             return true;
         }
-        List<Vector3D> arc = arc(corner);
+        List<Vector3D> arc = new ArrayList<>(arc(corner));
+        if (tube.lead() > 0) {
+            arc.add(0, arc.get(0).subtract(lead(corner - 1), way[corner - 1]));
+            arc.add(arc.get(arc.size() - 1).add(lead(corner), way[corner]));
+        }
         for (int i = 1; i < arc.size(); i++) {
-            if (!against.get().isClear(Hull.rod(arc.get(i - 1), arc.get(i), tube.radius()), STRAY)) {
+            if (!against.get().isClear(Hull.rod(arc.get(i - 1), arc.get(i), tube.round() / 2), STRAY)) {
                 return false;
             }
         }
         return true;
+    }
+
+    private double lead(int leg) {
+        return Math.min(tube.lead(), Math.max(0, straight(leg)));
     }
 
     /** Its ends, and where the tangents there meet the one in its middle: the arc lies between. */
@@ -144,8 +152,12 @@ final class Draft {
         Vector3D from = points.get(corner).subtract(tangent[corner], way[corner - 1]);
         Vector3D to = points.get(corner).add(tangent[corner], way[corner]);
         return Hull.of(
-                List.of(from, from.add(shoulder, way[corner - 1]), to.subtract(shoulder, way[corner]), to),
-                tube.radius());
+                List.of(
+                        from.subtract(lead(corner - 1), way[corner - 1]),
+                        from.add(shoulder, way[corner - 1]),
+                        to.subtract(shoulder, way[corner]),
+                        to.add(lead(corner), way[corner])),
+                tube.round() / 2);
     }
 
     private List<Vector3D> arc(int corner) {

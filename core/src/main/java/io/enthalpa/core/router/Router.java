@@ -282,7 +282,8 @@ public final class Router {
     /** A joint could not even be put on the port. */
     private Optional<Narrow> blocked(Port port, Where where) {
         return port.out().flatMap(out -> {
-            Solid seat = Solid.of("", Frustum.cylinder(port.at(), port.at().add(tube.seat(), out), tube.radius()));
+            Vector3D clear = port.at().add(tube.seat() + tube.lead(), out);
+            Solid seat = Solid.of("", Frustum.cylinder(port.at(), clear, tube.round() / 2));
             return narrow(passage.tightest(seat), where).filter(n -> n.missing() > ROUNDING);
         });
     }

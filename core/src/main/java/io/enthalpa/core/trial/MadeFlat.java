@@ -23,7 +23,7 @@ final class MadeFlat {
     /** m that the round tube keeps clear of a tight place to either side. */
     private static final double MORE = 10e-3;
     /** rad between two ways that a flat is turned. */
-    private static final double TURN = Math.toRadians(15);
+    private static final double TURN = Math.toRadians(5);
     /** m: what is farther off is not in the way. */
     private static final double FAR = 0.1;
 
@@ -52,19 +52,7 @@ final class MadeFlat {
 
     private static Optional<List<Oval>> ovals(Laid laid, List<Keepout> keepouts, double height) {
         List<Oval> all = new ArrayList<>();
-        for (Oval tight : tight(laid.ribbon(keepouts), height)) {
-            Optional<Oval> turned = turned(laid, tight, keepouts);
-            if (turned.isEmpty()) {
-                return Optional.empty();
-            }
-            all.add(turned.get());
-        }
-        return Optional.of(all);
-    }
-
-    /** Where the round tube is short, place by place. */
-    private static List<Oval> tight(List<Ribbon.Spot> ribbon, double height) {
-        List<Oval> all = new ArrayList<>();
+        List<Ribbon.Spot> ribbon = laid.ribbon(keepouts);
         int first = -1;
         for (int i = 0; i <= ribbon.size(); i++) {
             boolean isShort = i < ribbon.size() && ribbon.get(i).spare() < 0;
@@ -73,15 +61,15 @@ final class MadeFlat {
             } else if (!isShort && first >= 0) {
                 double from = ribbon.get(Math.max(0, first - 1)).along() - MORE;
                 double to = ribbon.get(Math.min(i, ribbon.size() - 1)).along() + MORE;
-                all.add(new Oval(told((from + to) / 2), told(to - from), height, 0, false));
+                Optional<Oval> turned = Ovals.over(laid, from, to, height).flatMap(o -> turned(laid, o, keepouts));
+                if (turned.isEmpty()) {
+                    return Optional.empty();
+                }
+                all.add(turned.get());
                 first = -1;
             }
         }
-        return all;
-    }
-
-    private static double told(double m) {
-        return Math.rint(m * 1e3) / 1e3;
+        return Optional.of(all);
     }
 
     /** The turn that leaves most. */

@@ -265,7 +265,7 @@ public final class PipeWays {
         if (asked.pipe().spec().material().isTube()) {
             all.add(this::flat);
         }
-        for (double size : smaller()) {
+        for (double size : asked.pipe().sizes().below(0.98 * asked.pipe().size(), SMALLER)) {
             all.add(() -> {
                 BuildOption other = sized(size);
                 return tried(Opening.SMALLER, OptionalDouble.of(size), first(as(other), other));
@@ -318,22 +318,30 @@ public final class PipeWays {
 
     /** As round as it can be. */
     private Tried flat() {
+        double flattest = asked.pipe().outside();
         for (double height : MadeFlat.heights(asked)) {
+            flattest = height;
             Optional<Way> way = cancelled.getAsBoolean() ? Optional.empty() : flat(height);
             if (way.isPresent()) {
                 return tried(Opening.OVAL, OptionalDouble.of(height), way);
             }
         }
-        return tried(Opening.OVAL, OptionalDouble.empty(), Optional.empty());
+        return tried(Opening.OVAL, OptionalDouble.of(flattest), Optional.empty());
     }
 
+    /** By what is liked best, then by what else may be liked: where it is narrow one finds what another does not. */
     private Optional<Way> flat(double height) {
-        return router(asked.slim(height)).one(taste).flatMap(way -> {
-            Run run = asked.run(way.spec());
-            return MadeFlat.of(with(option, run), run, asked, height)
-                    .flatMap(flat -> checked(with(option, flat), List.of(asked.of()), false))
-                    .flatMap(w -> priced(List.of(w)).stream().findFirst());
-        });
+        Router router = router(asked.flat(height));
+        return Stream.concat(Stream.of(taste), Stream.of(Taste.values()).filter(t -> t != taste))
+                .flatMap(t -> router.one(t).stream())
+                .flatMap(way -> flat(asked.run(way.spec()), height).stream())
+                .findFirst()
+                .flatMap(w -> priced(List.of(w)).stream().findFirst());
+    }
+
+    private Optional<Way> flat(Run run, double height) {
+        return MadeFlat.of(with(option, run), run, asked, height)
+                .flatMap(flat -> checked(with(option, flat), List.of(asked.of()), false));
     }
 
     private Optional<Way> first(Passable passable, BuildOption in) {
@@ -344,16 +352,6 @@ public final class PipeWays {
 
     private Passable as(BuildOption other) {
         return Passable.of(other, room, solids, asked.of());
-    }
-
-    /** The nearest first. */
-    private List<Double> smaller() {
-        double little = 0.98;
-        return asked.pipe().sizes().all().stream()
-                .filter(s -> s < little * asked.pipe().size())
-                .sorted(Comparator.reverseOrder())
-                .limit(SMALLER)
-                .toList();
     }
 
     private BuildOption sized(double size) {

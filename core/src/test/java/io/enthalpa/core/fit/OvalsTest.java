@@ -5,6 +5,10 @@ import static org.assertj.core.api.Assertions.within;
 
 import io.enthalpa.core.Rooms;
 import io.enthalpa.core.Systems;
+import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.chargepath.PathElement;
+import io.enthalpa.core.chargepath.Pieces;
+import io.enthalpa.core.chargepath.PipeWallSpec;
 import io.enthalpa.core.fit.FitFinding.Kind;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.route.Brace;
@@ -12,8 +16,11 @@ import io.enthalpa.core.route.Fitting;
 import io.enthalpa.core.route.Oval;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.route.Run.Corner;
+import io.enthalpa.core.router.Keepout;
+import io.enthalpa.core.router.Ribbon;
 import io.enthalpa.core.space.Facets;
 import io.enthalpa.core.space.Solid;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -97,6 +104,54 @@ class OvalsTest {
         assertThat(gap(hot(pressed), 0.24, 0.26)).isCloseTo(0.1 - 0.031730 / 2 - 0.02, within(1e-6));
     }
 
+    /** Wrapped by 5 it is as much thicker all round, and no longer. */
+    @Test
+    void itsWrapGoesRoundIt() {
+        BuildOption option = Rooms.core(Systems.standard(), 0, 0, 0).withRuns(List.of(hot(oval(0.25, RIGHT))));
+        Pieces.Placed<PathElement.Pipe> pipe =
+                Pieces.of(PathElement.Pipe.class, option.path()).get(0);
+        BuildOption wrapped = option.with(
+                pipe, p -> p.withWall(new PipeWallSpec(p.wall().thickness(), true, 0.005, Optional.empty())));
+        Obstacle wall = Rooms.box("wall", 0.34, 0.36, -0.7, -0.69, -0.1, 0.1);
+        assertThat(Fit.of(wrapped, Rooms.room(wall)).gaps().stream()
+                        .filter(g -> g.obstacle().isPresent() && g.body() == 1)
+                        .findFirst()
+                        .orElseThrow()
+                        .still())
+                .isCloseTo(0.075, within(1e-8));
+    }
+
+    /**
+     * Along the pipe a wall 100 off all of it leaves 69.9 of the round, 80 of the flat and half way between, where the flats lean, 74.95; a bare body
+     * asks for 8.
+     */
+    @Test
+    void whatItHasToSpareAlongItIsThatOfTheOvalThere() {
+        Obstacle wall = Rooms.box("wall", -0.2, 0.8, -0.7, -0.69, -0.5, 0.5);
+        Laid laid = fit(hot(oval(0.25, RIGHT))).pipes().laid().get(0);
+        List<Keepout> wallOnly = List.of(Keepout.together("wall", wall.solid(), 0.008));
+        List<Ribbon.Spot> spots = laid.ribbon(wallOnly);
+        assertThat(spare(spots, 0.08)).isCloseTo(0.0619, within(1e-6));
+        assertThat(spare(spots, 0.25)).isCloseTo(0.072, within(1e-6));
+        double half = 0.2 - 0.037694 / 2;
+        assertThat(spare(spots, half)).isCloseTo(0.06695, within(1.4e-3));
+        Laid across = fit(hot(oval(0.25, 0))).pipes().laid().get(0);
+        assertThat(spare(across.ribbon(wallOnly), 0.25)).isCloseTo(0.092 - 0.040219, within(1e-6));
+        // Half way over it is half of 40.438 less wide: 10.11 and 25.05 of 100; 5 along the pipe are 1.4 of that.
+        assertThat(spare(across.ribbon(wallOnly), half)).isCloseTo(0.092 - 0.03516, within(1.4e-3));
+        // A post that stands 10 in the tube beside the oval's round is told by how deep it stands.
+        Obstacle post = Rooms.box("post", 0.34, 0.36, -0.79, -0.6, -0.5, 0.5);
+        assertThat(spare(across.ribbon(List.of(Keepout.together("post", post.solid(), 0.008))), 0.25))
+                .isCloseTo(0.01 - 0.008 - 0.040219, within(1e-6));
+    }
+
+    private static double spare(List<Ribbon.Spot> spots, double along) {
+        return spots.stream()
+                .min(Comparator.comparingDouble(s -> Math.abs(s.along() - along)))
+                .orElseThrow()
+                .spare();
+    }
+
     /** As a body of files: no wider than it is and closed all round. */
     @Test
     void itIsDrawnAsItIs() {
@@ -118,6 +173,21 @@ class OvalsTest {
         Laid laid = fit(hot(oval(0.25, 0))).pipes().laid().get(0);
         assertThat(laid.piece().spec().ovals()).containsExactly(Ovals.section(oval(0.25, 0), laid.pipe()));
         assertThat(laid.piece().spec().length()).isCloseTo(0.5097 + 0.3627, within(1e-9));
+    }
+
+    /** From 300 to the bend at 509.7, of which what leads over to the round takes 37.694: flat for 172.0, its middle at 386.0. On the bend it is none. */
+    @Test
+    void itIsAsLongAsItsStraightLeavesIt() {
+        Laid laid = fit(hot()).pipes().laid().get(0);
+        Oval over = Ovals.over(laid, 0.3, 0.55, 0.04).orElseThrow();
+        assertThat(over.length()).isCloseTo(0.5097 - 0.037694 - 0.3, within(1e-4));
+        assertThat(over.along()).isCloseTo((0.5097 - 0.037694 + 0.3) / 2, within(1e-4));
+        assertThat(Ovals.over(laid, 0.02, 0.3, 0.04).orElseThrow().length()).isCloseTo(0.3 - 0.037694, within(1e-4));
+        // Behind the bend the straight goes from 651.54 on, and the joint takes 50 of its end at 1014.24.
+        Oval last = Ovals.over(laid, 0.6, 1.01, 0.04).orElseThrow();
+        assertThat(last.along() - last.length() / 2).isCloseTo(0.65154 + 0.037694, within(1e-4));
+        assertThat(last.along() + last.length() / 2).isCloseTo(1.01424 - 0.05 - 0.037694, within(1e-4));
+        assertThat(Ovals.over(laid, 0.5, 0.65, 0.04)).isEmpty();
     }
 
     private static Buildable.Fault fault(Run run) {

@@ -255,4 +255,57 @@ class RouterTest {
         Router none = new Router(Scene.TUBE, scene.start(), scene.end(), scene.keepouts(), () -> true);
         assertThat(none.find(Taste.LEAST_LOSS).ways()).isEmpty();
     }
+
+    /**
+     * A slot 60 high lets no tube of 60 pass, which wants 76; made flat to 40 it does on a straight. Where it is bent, 37.3 beside that and on its ports
+     * it is round and keeps what is asked as such.
+     */
+    @Test
+    void whatIsFlatOnItsStraightsIsRoundWhereItIsBent() {
+        Scene scene = Scene.of(
+                "flat",
+                port(0, 200, 100, BACK),
+                port(1000, -200, 0, FRONT),
+                box("left wall", 490, 510, -FAR, -30, -FAR, FAR),
+                box("right wall", 490, 510, 30, FAR, -FAR, FAR));
+        assertThat(scene.router().one(Taste.LEAST_LOSS)).isEmpty();
+        double taper = 0.0373;
+        for (Taste taste : List.of(Taste.LEAST_LOSS, Taste.CHEAPEST, Taste.MOST_ROOM)) {
+            Router router =
+                    new Router(Scene.TUBE.flat(0.04, taper), scene.start(), scene.end(), scene.keepouts(), () -> false);
+            Router.Way way = router.one(taste).orElseThrow();
+            Centreline line = Centreline.of(way.spec(), "");
+            List<double[]> round = new ArrayList<>();
+            double along = 0;
+            for (Centreline.Stretch s : line.stretches()) {
+                if (s instanceof Centreline.Bend) {
+                    round.add(new double[] {along - taper, along + s.length() + taper});
+                }
+                along += s.length();
+            }
+            round.add(new double[] {0, 0.05 + taper});
+            round.add(new double[] {along - 0.05 - taper, along});
+            List<Ribbon.Spot> spots = Ribbon.of(line, Ribbon.round(line, 0.06), scene.keepouts());
+            assertThat(spots.stream().filter(s -> round.stream().anyMatch(r -> s.along() > r[0] && s.along() < r[1])))
+                    .allSatisfy(s -> assertThat(s.spare()).isGreaterThan(-2e-4));
+            assertThat(spots).anySatisfy(s -> assertThat(s.spare()).isLessThan(-0.005));
+            assertThat(Ribbon.of(line, Ribbon.round(line, 0.04), scene.keepouts()))
+                    .allSatisfy(s -> assertThat(s.spare()).isGreaterThan(-2e-4));
+        }
+    }
+
+    /** A wall 35 beside the port, along the 50 of its seat and the 37.3 behind that: round it wants 38 there, flat 28 would do. */
+    @Test
+    void onItsPortItIsRound() {
+        Tube flat = Scene.TUBE.flat(0.04, 0.0373);
+        for (double far : List.of(60.0, 80.0, 95.0)) {
+            Scene scene = Scene.of(
+                    "beside",
+                    port(0, 0, 0, BACK),
+                    port(800, 0, 0, FRONT),
+                    box("wall", far, far + 40, 35, 60, -200, 200));
+            Router router = new Router(flat, scene.start(), scene.end(), scene.keepouts(), () -> false);
+            assertThat(router.one(Taste.LEAST_LOSS).isPresent()).isEqualTo(far > 87.3);
+        }
+    }
 }
