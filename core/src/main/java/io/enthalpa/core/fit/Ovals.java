@@ -172,13 +172,24 @@ public final class Ovals {
         return faults;
     }
 
+    /** The nearest place where it can be, or as much of it as its straight has room for. */
     private static Optional<Run> moved(Laid laid, Run run, int number) {
         Oval o = run.ovals().get(number);
         List<Reach> taken = new ArrayList<>();
         run.fittings().forEach(f -> taken.add(Fittings.reach(f)));
         run.braces().forEach(b -> taken.add(Reach.of(b)));
         laid.ovals().stream().filter(other -> !other.equals(o)).forEach(other -> taken.add(reach(other, laid.pipe())));
-        return Seats.of(laid).nearest(reach(o, laid.pipe()), taken).map(at -> with(run, number, o.at(at)));
+        return Seats.of(laid)
+                .nearest(reach(o, laid.pipe()), taken)
+                .map(o::at)
+                .or(() -> shorter(laid, o))
+                .map(other -> with(run, number, other));
+    }
+
+    /** No straight has room for all of it. */
+    private static Optional<Oval> shorter(Laid laid, Oval o) {
+        return over(laid, o.along() - o.length() / 2, o.along() + o.length() / 2, o.height())
+                .map(s -> new Oval(s.along(), s.length(), o.height(), o.clock(), o.pressed()));
     }
 
     private static Run with(Run run, int number, Oval other) {

@@ -207,6 +207,21 @@ class OvalsTest {
         assertThat(gap(hot(oval(0.5, 0)), 0.45, 0.5)).isCloseTo(0.0699, within(1e-8));
     }
 
+    /** 500 long there is room for it on no straight: it is as long as its own leaves it, 509.7 less both leads. */
+    @Test
+    void tooLongForAnyStraightItIsShortened() {
+        Oval mended = fault(hot(new Oval(0.25, 0.5, 0.04, RIGHT, true)))
+                .mended()
+                .orElseThrow()
+                .ovals()
+                .get(0);
+        assertThat(mended.length()).isCloseTo(0.5097 - 2 * 0.037694, within(1e-4));
+        assertThat(mended.clock()).isEqualTo(RIGHT);
+        assertThat(mended.pressed()).isTrue();
+        assertThat(Buildable.of(fit(hot(mended)).pipes().laid().get(0), hot(mended)))
+                .isEmpty();
+    }
+
     @Test
     void noFlatterThanHalfTheTubeAndFlatterThanIt() {
         Buildable.Fault flat = fault(hot(new Oval(0.25, 0.1, 0.029, 0, false)));
