@@ -42,6 +42,19 @@ record Between(
                 bodies);
     }
 
+    /** @return how it goes along where nothing that does not give holds it and its ends are on two carriers; empty otherwise */
+    Optional<Floats> floats(List<Body> bodies) {
+        return run.flatMap(Run::heldBy).isPresent()
+                ? Optional.empty()
+                : start.filter(e -> e.port().isPresent())
+                        .flatMap(from -> finish.filter(e -> e.port().isPresent())
+                                .flatMap(to -> Floats.between(
+                                        carrier(bodies),
+                                        bodies.get(to.body()).stand().carrier(),
+                                        from.at(),
+                                        to.at())));
+    }
+
     /** @return whether it is this one that is laid */
     boolean is(Laid laid) {
         return laid.spot().equals(spot) && laid.hose().map(Laid.Hose::piece).equals(hose.map(Laid.Hose::piece));

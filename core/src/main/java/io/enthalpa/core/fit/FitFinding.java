@@ -77,6 +77,7 @@ public record FitFinding(Kind kind, String of, String to, List<Figure> figures) 
         WAY_NARROW,
         WAY_ACROSS,
         WAY_NONE,
+        WAY_DROPPED,
         WAY_TIGHT_BENDS,
         WAY_CLOCKED,
         WAY_NOT_CLOCKED,

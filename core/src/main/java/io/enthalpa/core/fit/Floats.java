@@ -1,12 +1,16 @@
 package io.enthalpa.core.fit;
 
+import io.enthalpa.core.router.Keepout;
 import io.enthalpa.core.space.Bounds;
+import io.enthalpa.core.space.Convex;
 import io.enthalpa.core.space.Gap;
 import io.enthalpa.core.space.Gaps;
 import io.enthalpa.core.space.Motion;
+import io.enthalpa.core.space.Shorter;
 import io.enthalpa.core.space.Solid;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.SortedMap;
 import java.util.TreeMap;
@@ -20,16 +24,27 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param still m, its end on the first
  * @param moved m, its end on the other
  */
-record Floats(String with, Vector3D still, Vector3D moved) {
+record Floats(String with, Vector3D still, Vector3D moved) implements Keepout.Sways {
     /** Parts that go along about as much are looked at together, as the one that does most. */
     private static final int STEPS = 8;
 
+    /** @return empty where both ends are on one carrier */
+    static Optional<Floats> between(String carrier, String with, Vector3D still, Vector3D moved) {
+        return with.equals(carrier) ? Optional.empty() : Optional.of(new Floats(with, still, moved));
+    }
+
     /** How much a part goes along at most: by how far any place of it may be from both ends. */
-    double share(Bounds part) {
+    double most(Bounds part) {
         double half = part.diagonal() / 2;
         double far = part.middle().distance(still) + half;
         double near = Math.max(0, part.middle().distance(moved) - half);
         return far / (far + near);
+    }
+
+    /** In steps, rounded up. */
+    @Override
+    public double share(Bounds part) {
+        return Math.ceil(STEPS * most(part) - 1e-9) / STEPS;
     }
 
     /**
@@ -38,14 +53,16 @@ record Floats(String with, Vector3D still, Vector3D moved) {
      * @return m, the least gap as the other carrier moves; empty where that is farther than anyone asks
      */
     OptionalDouble least(Solid own, Solid against, Motion ofOther, Motion ofCarrier, double within) {
-        SortedMap<Integer, List<Solid.Part>> alike = new TreeMap<>();
+        SortedMap<Double, List<Solid.Part>> alike = new TreeMap<>();
         for (Solid.Part part : own.parts()) {
-            int step = (int) Math.ceil(STEPS * share(part.convex().bounds()) - 1e-9);
-            alike.computeIfAbsent(step, s -> new ArrayList<>()).add(part);
+            for (Convex some : Shorter.of(part.convex(), Keepout.SHORT)) {
+                alike.computeIfAbsent(share(some.bounds()), s -> new ArrayList<>())
+                        .add(new Solid.Part(part.element(), some));
+            }
         }
         OptionalDouble least = OptionalDouble.empty();
         for (var group : alike.entrySet()) {
-            double share = (double) group.getKey() / STEPS;
+            double share = group.getKey();
             OptionalDouble gap = Gaps.moved(
                             Solid.of(group.getValue()),
                             ofOther.times(share),

@@ -5,8 +5,6 @@ import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.place.Spot;
-import io.enthalpa.core.room.AskedGap;
-import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.route.RunName;
@@ -14,7 +12,6 @@ import io.enthalpa.core.route.RunSpec;
 import io.enthalpa.core.router.Keepout;
 import io.enthalpa.core.router.Port;
 import io.enthalpa.core.router.Tube;
-import io.enthalpa.core.space.Motion;
 import io.enthalpa.core.space.Solid;
 import java.util.ArrayList;
 import java.util.List;
@@ -41,9 +38,6 @@ public record Passable(
         Port end,
         List<Keepout> keepouts,
         Optional<Run> before) {
-    /** m that are asked besides, so that a corner may be told to a hundredth of a millimetre. */
-    private static final double TOLD = 2e-5;
-
     public Passable {
         keepouts = List.copyOf(keepouts);
     }
@@ -61,10 +55,10 @@ public record Passable(
         if (start == null || end == null) {
             throw unknown(of.of(), start == null, start == null ? between.before() : between.behind());
         }
-        String carrier = between.carrier(bodies);
-        List<Keepout> keepouts = new ArrayList<>(toRoom(room, solids, carrier));
-        keepouts.addAll(toBodies(bodies, between, room, carrier));
-        keepouts.addAll(toPipes(pipes, between, room, carrier));
+        Hung hung = new Hung(between.carrier(bodies), between.floats(bodies), room);
+        List<Keepout> keepouts = new ArrayList<>(hung.toRoom(solids));
+        keepouts.addAll(toBodies(bodies, between, hung));
+        keepouts.addAll(toPipes(pipes, between, hung));
         return new Passable(
                 of, between.spot(), between.pipe(), between.hose(), tube(between), start, end, keepouts, between.run());
     }
@@ -72,18 +66,18 @@ public record Passable(
     /** @param solids of the room's obstacles @return what a laid pipe or hose keeps its gaps to */
     public static List<Keepout> around(
             Pipework pipes, List<Body> bodies, Laid laid, RoomSpec room, List<Solid> solids) {
-        String carrier = pipes.hangs(laid);
-        List<Keepout> keepouts = new ArrayList<>(toRoom(room, solids, carrier));
         int own = pipes.all().indexOf(laid);
+        Hung hung = new Hung(pipes.hangs(laid), pipes.asBodies().get(own).floats(), room);
+        List<Keepout> keepouts = new ArrayList<>(hung.toRoom(solids));
         for (int i = 0; i < bodies.size(); i++) {
             Body body = bodies.get(i);
-            keepouts.add(keepout(pipes.joint(own, i).map(body::without).orElse(body), room, carrier));
+            keepouts.add(hung.keepout(pipes.joint(own, i).map(body::without).orElse(body)));
         }
         List<Body> laidBodies = pipes.asBodies();
         for (int i = 0; i < laidBodies.size(); i++) {
             if (i != own && !pipes.goesOn(own, i)) {
                 Body other = laidBodies.get(i);
-                keepouts.add(keepout(pipes.isForked(own, i) ? Fork.without(other) : other, room, carrier));
+                keepouts.add(hung.keepout(pipes.isForked(own, i) ? Fork.without(other) : other));
             }
         }
         return keepouts;
@@ -121,17 +115,8 @@ public record Passable(
                 .orElse(null);
     }
 
-    private static List<Keepout> toRoom(RoomSpec room, List<Solid> solids, String carrier) {
-        List<Keepout> all = new ArrayList<>();
-        for (int k = 0; k < solids.size(); k++) {
-            Obstacle o = room.obstacles().get(k);
-            all.add(keepout(o.name(), solids.get(k), AskedGap.from(o, carrier), carrier, o.carrier(), room));
-        }
-        return all;
-    }
-
     /** As {@link Fit} counts them: what it is joined to without the joint. */
-    private static List<Keepout> toBodies(List<Body> bodies, Between between, RoomSpec room, String carrier) {
+    private static List<Keepout> toBodies(List<Body> bodies, Between between, Hung hung) {
         List<Keepout> all = new ArrayList<>();
         for (int i = 0; i < bodies.size(); i++) {
             int number = i;
@@ -143,13 +128,13 @@ public record Passable(
                     .findFirst()
                     .map(body::without)
                     .orElse(body);
-            all.add(keepout(own, room, carrier));
+            all.add(hung.keepout(own));
         }
         return all;
     }
 
     /** Those that go on where it ends not at all, nor itself. */
-    private static List<Keepout> toPipes(Pipework pipes, Between between, RoomSpec room, String carrier) {
+    private static List<Keepout> toPipes(Pipework pipes, Between between, Hung hung) {
         List<Keepout> all = new ArrayList<>();
         List<Body> bodies = pipes.asBodies();
         for (int i = 0; i < bodies.size(); i++) {
@@ -158,26 +143,10 @@ public record Passable(
                 boolean forked = other.hose().isEmpty()
                         && between.hose().isEmpty()
                         && other.spot().row().isBeside(between.spot().row());
-                all.add(keepout(forked ? Fork.without(bodies.get(i)) : bodies.get(i), room, carrier));
+                all.add(hung.keepout(forked ? Fork.without(bodies.get(i)) : bodies.get(i)));
             }
         }
         return all;
-    }
-
-    private static Keepout keepout(Body body, RoomSpec room, String carrier) {
-        String theirs = body.stand().carrier();
-        return keepout(body.name(), body.solid(), AskedGap.between(theirs, carrier), carrier, theirs, room);
-    }
-
-    private static Keepout keepout(String name, Solid solid, AskedGap asked, String own, String theirs, RoomSpec room) {
-        boolean together = own.equals(theirs);
-        return new Keepout(
-                name,
-                solid,
-                asked.still() + TOLD,
-                asked.moved() + TOLD,
-                together ? Motion.STILL : room.motion(own),
-                together ? Motion.STILL : room.motion(theirs));
     }
 
     /** @param radius m, middle line of its bends @return the same bent otherwise */

@@ -299,9 +299,7 @@ public final class Pipework {
             return Optional.empty();
         }
         String with = bodies.get(l.behind().get().body()).stand().carrier();
-        return with.equals(hangs(l))
-                ? Optional.empty()
-                : Optional.of(new Floats(with, l.spec().from(), l.spec().to()));
+        return Floats.between(hangs(l), with, l.spec().from(), l.spec().to());
     }
 
     /** @return the port of a body that a pipe comes on; empty where they are not joined */

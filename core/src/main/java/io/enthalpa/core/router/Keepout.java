@@ -1,9 +1,11 @@
 package io.enthalpa.core.router;
 
 import io.enthalpa.core.space.Bounds;
+import io.enthalpa.core.space.Convex;
 import io.enthalpa.core.space.Gap;
 import io.enthalpa.core.space.Gaps;
 import io.enthalpa.core.space.Motion;
+import io.enthalpa.core.space.Shorter;
 import io.enthalpa.core.space.Solid;
 import java.util.Optional;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
@@ -17,10 +19,25 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
  * @param moved  m asked through all that both do
  * @param own    what the pipe does
  * @param others what it does; both still where they hang on the same
+ * @param sways  of a pipe that does not move all alike, by how much of both; empty where it does
  */
-public record Keepout(String name, Solid solid, double still, double moved, Motion own, Motion others) {
+public record Keepout(
+        String name, Solid solid, double still, double moved, Motion own, Motion others, Optional<Sways> sways) {
+    /** How a pipe goes along that hangs on one thing at one end and on another at its other. */
+    public interface Sways {
+        /** @return of the movement, 0 to 1, that some of the pipe does at most */
+        double share(Bounds some);
+    }
+
+    /** The pipe moves all alike. */
+    public Keepout(String name, Solid solid, double still, double moved, Motion own, Motion others) {
+        this(name, solid, still, moved, own, others, Optional.empty());
+    }
+
     /** m: a gap that is a thousandth of a millimetre short is as asked. */
     private static final double ROUNDING = 1e-6;
+    /** m of a pipe that sways that is taken to go along alike. */
+    public static final double SHORT = 0.1;
 
     /** @return of what hangs on the same as the pipe */
     public static Keepout together(String name, Solid solid, double asked) {
@@ -36,7 +53,51 @@ public record Keepout(String name, Solid solid, double still, double moved, Moti
         // What stands in it need not be asked how deep.
         return (ease > still || !Gaps.meet(piece, solid))
                 && keeps(Gaps.between(piece, solid, still - ease), still - ease)
-                && (!moves() || keeps(Gaps.moved(piece, own, solid, others, moved - ease), moved - ease));
+                && (!moves() || keeps(moved(piece, moved - ease), moved - ease));
+    }
+
+    /** @param within m beyond which nobody asks @return the gap through all that both do */
+    private Optional<Gap> moved(Solid piece, double within) {
+        return sways.isPresent() ? swaying(piece, within, sways.get()) : Gaps.moved(piece, own, solid, others, within);
+    }
+
+    /**
+     * What parts two things standing parts them as they move, by so much less as any place of the pipe may be moved across it: no more than that is
+     * told, for a search asks often. How it is laid then is checked by all that it does.
+     */
+    private Optional<Gap> swaying(Solid piece, double within, Sways pipe) {
+        // Of several parts one that is farther off may be come at more straight.
+        boolean isOne = solid.half().isPresent() || solid.size() == 1;
+        Optional<Gap> least = Optional.empty();
+        double enough = within;
+        for (Solid.Part part : piece.parts()) {
+            for (Convex some : Shorter.of(part.convex(), SHORT)) {
+                double share = pipe.share(some.bounds());
+                Vector3D far = grown(own.times(share), some.bounds()).add(grown(others.times(share), some.bounds()));
+                Optional<Gap> gap = Gaps.between(Solid.of(part.element(), some), solid, enough + far.getNorm())
+                        .map(g -> less(g, isOne ? across(far, g.apart().towards()) : far.getNorm()));
+                if (gap.isPresent() && gap.get().value() < enough) {
+                    enough = gap.get().value();
+                    least = gap;
+                }
+            }
+        }
+        return least;
+    }
+
+    /** m that a movement takes any place of a box along each axis of the room at most. */
+    private static Vector3D grown(Motion motion, Bounds box) {
+        if (motion.isStill()) {
+            return Vector3D.ZERO;
+        }
+        Bounds swept = motion.swept(box);
+        return new Vector3D(swept.maxX() - box.maxX(), swept.maxY() - box.maxY(), swept.maxZ() - box.maxZ());
+    }
+
+    private static double across(Vector3D far, Vector3D way) {
+        return far.getX() * Math.abs(way.getX())
+                + far.getY() * Math.abs(way.getY())
+                + far.getZ() * Math.abs(way.getZ());
     }
 
     private static boolean keeps(Optional<Gap> gap, double asked) {
@@ -50,12 +111,16 @@ public record Keepout(String name, Solid solid, double still, double moved, Moti
             return standing;
         }
         double least = standing.map(Gap::value).orElse(within);
-        Optional<Gap> moving = less(Gaps.moved(piece, own, solid, others, Math.min(within, least) + moved), moved);
+        Optional<Gap> moving = less(moved(piece, Math.min(within, least) + moved), moved);
         return moving.filter(g -> g.value() < least).or(() -> standing);
     }
 
+    private static Gap less(Gap g, double by) {
+        return new Gap(g.apart().less(by), g.elementA(), g.elementB());
+    }
+
     private static Optional<Gap> less(Optional<Gap> gap, double asked) {
-        return gap.map(g -> new Gap(g.apart().less(asked), g.elementA(), g.elementB()));
+        return gap.map(g -> less(g, asked));
     }
 
     /** @return m that a box keeps from its plane at least, however it is shifted */

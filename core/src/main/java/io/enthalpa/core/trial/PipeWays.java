@@ -111,8 +111,8 @@ public final class PipeWays {
     }
 
     /** @return why there is none */
-    public FitFinding says(Optional<Router.Narrow> narrow) {
-        return ToldWays.none(asked.pipe().name(), narrow);
+    public FitFinding says(Found found) {
+        return ToldWays.none(asked.pipe().name(), found.narrow(), found.dropped());
     }
 
     /** @return what came of it */

@@ -17,14 +17,14 @@ final class ToldWays {
     private ToldWays() {}
 
     /** @return why there is none */
-    static FitFinding none(String pipe, Optional<Router.Narrow> narrow) {
+    static FitFinding none(String pipe, Optional<Router.Narrow> narrow, int dropped) {
         Kind kind = narrow.map(n -> switch (n.where()) {
                     case START -> Kind.WAY_START_BLOCKED;
                     case END -> Kind.WAY_END_BLOCKED;
                     case BETWEEN -> Kind.WAY_NARROW;
                     case ACROSS -> Kind.WAY_ACROSS;
                 })
-                .orElse(Kind.WAY_NONE);
+                .orElse(dropped > 0 ? Kind.WAY_DROPPED : Kind.WAY_NONE);
         double missing = narrow.map(Router.Narrow::missing).orElse(0.0);
         return new FitFinding(
                 kind,

@@ -120,7 +120,7 @@ public record PipeWaysView(String of, List<WayView> ways, List<FitView.FitFindin
         List<FitView.FitFindingView> says = new ArrayList<>();
         List<OpensView> opens = new ArrayList<>();
         if (found.ways().isEmpty()) {
-            says.add(FitView.FitFindingView.of(ways.says(found.narrow())));
+            says.add(FitView.FitFindingView.of(ways.says(found)));
             for (PipeWays.Tried t : tried) {
                 FitFinding finding = ways.says(t);
                 says.add(FitView.FitFindingView.of(finding));
