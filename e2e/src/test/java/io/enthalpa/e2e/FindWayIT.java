@@ -133,8 +133,8 @@ class FindWayIT extends OnDemo {
     }
 
     /**
-     * A baffle through the launch with a slot 80 high, the bulkhead farther forward: the cold pipe of 76 wants 92 with its gaps, made flat to 0.6 of
-     * that, 46, it wants 62, two of 57 want 73.
+     * A baffle through the launch with a slot 80 high, the bulkhead farther forward: the cold pipe of 76 wants 92 with its gaps, made flat to 0.7 of
+     * that, 54, it wants 70, two of 57 want 73.
      */
     @Test
     void aTubeMadeFlatOrTwoAreTakenWhereOneDoesNotPass() throws IOException {
@@ -157,7 +157,7 @@ class FindWayIT extends OnDemo {
         find("cold pipe");
         Locator two = rows().filter(new Locator.FilterOptions().setHasText("Two of 57 mm outside, side by side"));
         assertThat(two).hasCount(1, new LocatorAssertions.HasCountOptions().setTimeout(LOOKS_MS));
-        rows().filter(new Locator.FilterOptions().setHasText("Made flat to 46 mm where it is tight"))
+        rows().filter(new Locator.FilterOptions().setHasText("Made flat to 54 mm where it is tight"))
                 .getByText("as an option")
                 .click();
         assertThat(page.raw().locator(".says.first")).containsText("Fits.");
@@ -166,8 +166,8 @@ class FindWayIT extends OnDemo {
         assertThat(flat).hasCount(1);
         assertThat(flat).containsText("100 % of the area");
         flat.getByText("pressed").click();
-        // 46 and pi/2 (76 - 46) = 47.1 of flat.
-        assertThat(flat).containsText("93 mm wide");
+        // 54 and pi/2 (76 - 54) = 34.6 of flat.
+        assertThat(flat).containsText("89 mm wide");
         page.type("oval 1 height", "30 mm");
         assertThat(page.raw().locator(".mend"))
                 .containsText(
