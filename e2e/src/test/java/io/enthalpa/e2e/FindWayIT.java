@@ -24,7 +24,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** Ways for a pipe are looked for, laid over the room and taken; where there is none it is told what would open one. */
 class FindWayIT extends OnDemo {
-    private static final int LOOKS_MS = 60_000;
+    private static final int LOOKS_MS = 120_000;
 
     private static final LocatorAssertions.ContainsTextOptions LATE =
             new LocatorAssertions.ContainsTextOptions().setTimeout(LOOKS_MS);

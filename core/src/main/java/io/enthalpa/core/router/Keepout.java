@@ -66,6 +66,11 @@ public record Keepout(
      * told, for a search asks often. How it is laid then is checked by all that it does.
      */
     private Optional<Gap> swaying(Solid piece, double within, Sways pipe) {
+        Bounds box = piece.bounds().orElseThrow();
+        double most = grown(own, box).add(grown(others, box)).getNorm();
+        if (Gaps.between(piece, solid, within + most).isEmpty()) {
+            return Optional.empty();
+        }
         // Of several parts one that is farther off may be come at more straight.
         boolean isOne = solid.half().isPresent() || solid.size() == 1;
         Optional<Gap> least = Optional.empty();

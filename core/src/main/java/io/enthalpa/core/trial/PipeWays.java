@@ -329,10 +329,11 @@ public final class PipeWays {
         return tried(Opening.OVAL, OptionalDouble.of(flattest), Optional.empty());
     }
 
-    /** By what is liked best, then by what else may be liked: where it is narrow one finds what another does not. */
+    /** By what is liked best, then by what is cheapest: where it is narrow one finds what another does not. */
     private Optional<Way> flat(double height) {
         Router router = router(asked.flat(height));
-        return Stream.concat(Stream.of(taste), Stream.of(Taste.values()).filter(t -> t != taste))
+        return Stream.of(taste, Taste.CHEAPEST)
+                .distinct()
                 .flatMap(t -> router.one(t).stream())
                 .flatMap(way -> flat(asked.run(way.spec()), height).stream())
                 .findFirst()
