@@ -202,6 +202,16 @@ final class AnswerTable {
                     .formatted(turn.straight_mm(), turn.turned_deg(), turn.angle_deg(), turn.radius_mm()));
         }
         out.append("    %.1f mm straight%n".formatted(way.laid().last_mm()));
+        for (PipeWaysView.LaidRunView run : way.runs()) {
+            for (LaidPipeView.OvalRowView oval : run.ovals()) {
+                out.append("    made flat for %.1f mm about %.1f mm along it, %.1f mm high, a flat looking %.1f\u00b0%n"
+                        .formatted(
+                                oval.length_mm(),
+                                oval.at_mm(),
+                                oval.height_mm(),
+                                oval.clocked_deg() == null ? 0 : oval.clocked_deg()));
+            }
+        }
     }
 
     private static String signed(Double value) {
