@@ -79,6 +79,20 @@ class FloatsTest {
         }
     }
 
+    /** Of two bars the nearer, 18 beside it, is not come at by the lift; the other, 20 above it where it goes all the way, is, and no more is told than that keeps. */
+    @Test
+    void theRouterCountsWithThePartThatIsComeAt() {
+        Solid.Part beside = new Solid.Part(
+                "bar", Hull.box(new Pose(new Vector3D(0.8, 0.058, 0), Pose.ORIGIN.turn()), 0.2, 0.04, 0.02));
+        Solid both = Solid.of(List.of(beside, above(0.7, 0.9).parts().get(0)));
+        Keepout keepout = new Keepout("bars", both, 0.005, 0.005, LIFT, Motion.STILL, Optional.of(PIPE));
+        assertThat(keepout.spare(Solid.of(List.of(FIRST, SECOND)), 1)
+                                .orElseThrow()
+                                .value()
+                        + 0.005)
+                .isBetween(0.008, 0.012 + 1e-6);
+    }
+
     private static final RoomSpec ROOM = new RoomSpec(
             "", List.of(new Carrier("engine", LIFT)), List.of(Rooms.box("bar", -0.1, 0.1, 0.7, 0.8, 0.06, 0.1)));
 
