@@ -68,7 +68,7 @@ function put(): void {
               "
             />
           </td>
-          <td class="left">{{ wide(i) }}</td>
+          <td class="left leaves">{{ wide(i) }}</td>
           <td class="moves">
             <button
               type="button"
@@ -102,7 +102,10 @@ td {
 .left {
   text-align: left;
 }
-.ovals :deep(.either) {
-  flex-wrap: nowrap;
+.leaves {
+  white-space: normal;
+}
+td :deep(input) {
+  min-width: 66px;
 }
 </style>
