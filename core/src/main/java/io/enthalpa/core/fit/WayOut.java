@@ -144,9 +144,7 @@ public record WayOut(Way way, double length, List<InWay> inWay) {
                     Vector3D.PLUS_I,
                     0,
                     new Vector3D(Math.abs(half.getX()), Math.abs(half.getY()), Math.abs(half.getZ())));
-            return Gaps.moved(solid().moved(new Pose(half, Rotation.IDENTITY)), sweep, against, Motion.STILL, 0)
-                    .filter(gap -> gap.value() < -TOUCH)
-                    .isPresent();
+            return Gaps.strike(solid().moved(new Pose(half, Rotation.IDENTITY)), sweep, against, Motion.STILL, TOUCH);
         }
     }
 }

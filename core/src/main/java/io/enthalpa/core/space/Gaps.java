@@ -54,6 +54,8 @@ public final class Gaps {
     private double least;
     /** m: no parts come nearer. */
     private double sure;
+    /** m: of what is deeper than this nobody asks how deep. */
+    private double enough = Double.NEGATIVE_INFINITY;
 
     private Gaps(Solid a, Motion motionA, Solid b, Motion motionB, double within) {
         this.a = a;
@@ -79,6 +81,13 @@ public final class Gaps {
         }
         // Nothing passes through the surface, and the one is inside: at least as deep as it is far from that.
         return gap.or(() -> new Gaps(a, ofA, b, ofB, FAR).search()).map(Gaps::inside);
+    }
+
+    /** @return whether they come into one another by more than that as each moves, without asking how deep: m */
+    public static boolean strike(Solid a, Motion ofA, Solid b, Motion ofB, double deep) {
+        Gaps gaps = new Gaps(a, ofA, b, ofB, 0);
+        gaps.enough = -deep;
+        return gaps.search().filter(g -> g.value() < -deep).isPresent() || a.holds(b) || b.holds(a);
     }
 
     /** @return whether they stand in one another, without asking how deep; of what touches to a thousandth of a millimetre it may say either */
@@ -185,7 +194,7 @@ public final class Gaps {
     }
 
     private void visit(BoxTree x, BoxTree y) {
-        if (atLeast(x, y) > least + ALIKE) {
+        if (least < enough || atLeast(x, y) > least + ALIKE) {
             return;
         }
         if (x.isLeaf() && y.isLeaf()) {

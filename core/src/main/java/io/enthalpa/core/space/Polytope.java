@@ -167,24 +167,28 @@ final class Polytope {
         return best;
     }
 
-    /** Takes away the faces that a point stands above, and joins it to their edge. @return false when it stands above none */
+    /**
+     * Takes away the faces that a point stands above, and joins it to their edge. Faces that hang together have no longer an edge than two more
+     * than there are of them: where rounding would tear them apart the surface stays as it is, for a torn one grows without end.
+     *
+     * @return false when it stands above none, or nearly
+     */
     private boolean grow(Vertex w) {
+        List<Face> below = faces.stream().filter(face -> face.above(w) > LEVEL).toList();
         List<Vertex[]> edge = new ArrayList<>();
-        boolean grown = false;
-        for (int i = faces.size() - 1; i >= 0; i--) {
-            Face face = faces.get(i);
-            if (face.above(w) > LEVEL) {
-                faces.remove(i);
-                grown = true;
-                join(edge, face.a, face.b);
-                join(edge, face.b, face.c);
-                join(edge, face.c, face.a);
-            }
+        for (Face face : below) {
+            join(edge, face.a, face.b);
+            join(edge, face.b, face.c);
+            join(edge, face.c, face.a);
         }
+        if (below.isEmpty() || edge.size() > below.size() + 2) {
+            return false;
+        }
+        faces.removeIf(face -> face.above(w) > LEVEL);
         for (Vertex[] e : edge) {
             faces.add(new Face(e[0], e[1], w));
         }
-        return grown;
+        return true;
     }
 
     /** An edge that two faces taken away share runs through the hole and is none of its rim. */

@@ -158,7 +158,7 @@ public final class PipeWays {
                 .flatMap(way -> priced(List.of(way)).stream().findFirst());
     }
 
-    private static BuildOption with(BuildOption in, Run run) {
+    static BuildOption with(BuildOption in, Run run) {
         List<Run> runs = new ArrayList<>(in.runs());
         runs.removeIf(r -> r.name().equals(run.name()));
         runs.add(run);
@@ -362,37 +362,12 @@ public final class PipeWays {
 
     /** One beside the other from Y to Y. */
     private Optional<Way> two(double size) {
-        return TwoTubes.PARTS.stream()
-                .map(parts -> TwoTubes.of(option, asked, size, parts))
-                .flatMap(tubes -> two(tubes).stream())
+        SideBySide legs = new SideBySide(room, solids, taste, cancelled);
+        return legs.of(option, asked, size).stream()
+                .flatMap(pair -> checked(pair.option(), pair.names(), false).stream())
                 .findFirst()
                 .stream()
                 .flatMap(way -> priced(List.of(way)).stream())
                 .findFirst();
-    }
-
-    /** The outer round a bend goes round the inner, not the other way about: either may be laid first. */
-    private Optional<Way> two(TwoTubes tubes) {
-        for (int first = 0; first < 2; first++) {
-            Optional<BuildOption> one = leg(tubes, first, tubes.option());
-            if (one.isEmpty()) {
-                return Optional.empty();
-            }
-            Optional<BuildOption> both = leg(tubes, 1 - first, one.get());
-            if (both.isPresent()) {
-                return checked(
-                        both.get(), tubes.names().stream().map(RunName::ofPipe).toList(), false);
-            }
-        }
-        return Optional.empty();
-    }
-
-    /** With one leg laid more. */
-    private Optional<BuildOption> leg(TwoTubes tubes, int number, BuildOption option) {
-        Optional<Run> typed = tubes.typed(number);
-        BuildOption in = typed.isPresent() ? with(option, typed.get()) : option;
-        Passable leg =
-                Passable.of(in, room, solids, RunName.ofPipe(tubes.names().get(number)));
-        return router(leg).one(taste).map(way -> with(in, leg.run(way.spec())));
     }
 }
