@@ -585,7 +585,7 @@ export interface PipePiece {
 
 /** a bend, or a mitre */
 export interface Bend {
-  /** bend angle, °, 1 to 180, usually 90: as cut */
+  /** bend angle, °, 0 to 180, usually 90: as cut */
   angle_deg: number
   mitre?: boolean
   /** bend radius, mm, 7 to 2000, usually 95: of the centre line; empty: stock, 1.5 times the tube's outside or the hose's bore; none of a mitre */

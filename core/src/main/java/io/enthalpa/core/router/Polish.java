@@ -13,6 +13,8 @@ import org.hipparchus.random.Well19937c;
 final class Polish {
     /** m. */
     private static final double[] STEPS = {0.064, 0.032, 0.016, 0.008, 0.004, 0.002, 0.001, 0.0005};
+    /** m of way: with a corner less it is worth taking though it is dearer by this. */
+    private static final double AS_GOOD = 1e-4;
     /** Rounds of one step. */
     private static final int ROUNDS = 40;
     /** Ways off the room's axes that are tried of each corner each round. */
@@ -52,7 +54,8 @@ final class Polish {
                 for (List<Vector3D> points : shifts(best.points(), step)) {
                     Draft other = new Draft(tube, points);
                     double costs = other.canBeMade() ? cost.applyAsDouble(other) : Double.POSITIVE_INFINITY;
-                    if (costs < least - 1e-7 && holds.test(other)) {
+                    boolean fewer = points.size() < best.points().size();
+                    if (costs < least - (fewer ? -AS_GOOD : AS_GOOD / 1000) && holds.test(other)) {
                         best = other;
                         least = costs;
                         again = true;

@@ -105,7 +105,7 @@ record PipePiece(
 
     @Part(value = "pipe/bends", says = "a bend, or a mitre")
     record Bend(
-            @Figure(label = "bend angle", min = 1, max = 180, usual = 90, help = "as cut")
+            @Figure(label = "bend angle", min = 0, max = 180, usual = 90, help = "as cut")
             double angle_deg,
 
             @Nullable Boolean mitre,
