@@ -62,6 +62,8 @@ final class Kept {
         while (options.size() > 1) {
             options.remove(options.get(0).get("letter").equals(each.get("option")) ? 1 : 0);
         }
+        // As typed, or its changes of lengths and bends would say nothing.
+        ((ObjectNode) options.get(0)).remove("runs");
         for (JsonNode change : each.get("changes")) {
             change(build, change.get(0).stringValue().replace("/option/", "/options/0/"), change.get(1));
         }
