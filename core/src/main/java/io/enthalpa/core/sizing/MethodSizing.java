@@ -15,6 +15,7 @@ import io.enthalpa.core.coolingair.Layer;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.steady.SteadyResult;
@@ -207,8 +208,9 @@ public final class MethodSizing {
         }
     }
 
+    /** Another core has its ports elsewhere: pipes that are laid come out longer or shorter. */
     private Answer answer(BuildOption option) {
-        return new Answer(build.withOptions(List.of(option)), option.letter());
+        return new Answer(build.withOptions(List.of(Pipework.applied(option))), option.letter());
     }
 
     private Proposal told(CoolingMethod method, BuildOption option) {

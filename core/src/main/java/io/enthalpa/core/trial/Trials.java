@@ -18,7 +18,7 @@ import java.util.Optional;
  * well: each step relaxes exactly, so that the difference hardly moves, and the answer is there while it is wanted.
  */
 final class Trials {
-    private static final double STEPS_WANTED = 1_500;
+    private static final double STEPS_WANTED = 2_000;
     private static final double MOST_COARSE = 20;
 
     private final Build build;

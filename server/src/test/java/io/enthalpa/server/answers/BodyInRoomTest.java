@@ -65,7 +65,7 @@ class BodyInRoomTest {
                                 + "\", \"side\": \"REARWARDS\", \"gap_mm\": 20, \"centred\": false")
                 .json();
         assertThat(place.get("right_mm").doubleValue()).isZero();
-        assertThat(place.get("up_mm").doubleValue()).isEqualTo(-400);
+        assertThat(place.get("up_mm").doubleValue()).isEqualTo(-342);
         ObjectNode moved = van.deepCopy().asObject();
         ((ObjectNode) moved.at("/options/1/stands/0"))
                 .put("back_mm", place.get("back_mm").doubleValue());
