@@ -93,9 +93,18 @@ class FindWayIT extends OnDemo {
         page.assertNothingWrong();
     }
 
+    private static void bottleInFront(ObjectNode van) {
+        io.enthalpa.e2e.Page.taped(van);
+        for (JsonNode o : van.at("/room/obstacles")) {
+            if (o.get("name").stringValue().equals("washer bottle")) {
+                ((ObjectNode) o).put("front_mm", -60).put("rear_mm", 120);
+            }
+        }
+    }
+
     @Test
     void whereThereIsNoWayItIsToldWhatOpensOne() {
-        page.openBuild("Pass Van", "Space").option("C");
+        page.openBuild("Pass Van", "Space", FindWayIT::bottleInFront).option("C");
         find("hot pipe");
         Locator said = page.raw().locator(".found");
         assertThat(said).containsText("hot pipe cannot come onto its port: washer bottle takes 35.0 mm");

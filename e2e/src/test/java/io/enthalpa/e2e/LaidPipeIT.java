@@ -39,7 +39,7 @@ class LaidPipeIT extends OnDemo {
 
     @Test
     void aLaidPipeIsTheSameEverywhere() throws IOException, InterruptedException {
-        page.openBuild("Pass Van", "Space").option("C");
+        page.openBuild("Pass Van", "Space", Page::taped).option("C");
         Locator caption = page.raw()
                 .locator(".spine g.caption", new com.microsoft.playwright.Page.LocatorOptions().setHasText("hot pipe"));
         assertThat(caption).containsText("3 bends");

@@ -15,9 +15,11 @@ import com.microsoft.playwright.options.RequestOptions;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.function.Consumer;
 import java.util.regex.Pattern;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** A window on the program that remembers every console error and every request that leaves the program. */
 final class Page {
@@ -87,6 +89,16 @@ final class Page {
 
     /** Opens a fresh copy of a demo build; the copy is made beside the page, which need not show all builds for it. */
     Page openBuild(String name, String surface) {
+        return openBuild(name, surface, document -> {});
+    }
+
+    /** As it was taped, before a pipe was laid. */
+    static void taped(ObjectNode document) {
+        document.get("options").forEach(option -> ((ObjectNode) option).remove("runs"));
+    }
+
+    /** @param change of its document before it is there */
+    Page openBuild(String name, String surface, Consumer<ObjectNode> change) {
         APIRequestContext request = page.request();
         JsonNode all = JsonMapper.shared()
                 .readTree(request.get(address + "/api/builds").text());
@@ -97,6 +109,8 @@ final class Page {
                 .orElseThrow();
         JsonNode original = JsonMapper.shared()
                 .readTree(request.get(address + "/api/builds/" + first).text());
+        ObjectNode document = (ObjectNode) original.get("document");
+        change.accept(document);
         String token = page.context().cookies().stream()
                 .filter(cookie -> cookie.name.equals("XSRF-TOKEN"))
                 .map(cookie -> cookie.value)
@@ -107,7 +121,7 @@ final class Page {
                 RequestOptions.create()
                         .setHeader("Content-Type", "application/json")
                         .setHeader("X-XSRF-TOKEN", token)
-                        .setData(original.get("document").toString()));
+                        .setData(document.toString()));
         return openBuild(JsonMapper.shared().readTree(made.text()).get("id").longValue(), surface);
     }
 
