@@ -312,7 +312,7 @@ class EnduranceIT extends OnDemo {
 
     @Test
     void bayAndHotNeighbourWarmThePipe() {
-        page.openBuild("Pass Van", "Pipes");
+        page.openBuild("Pass Van", "Pipes", Page::taped);
         double before = new Answer(build(), "C").steady().path().intakeTemperature();
         page.raw()
                 .getByRole(AriaRole.BUTTON, named("something hot beside it"))

@@ -14,7 +14,7 @@ class KeepingIT extends OnDemo {
 
     @Test
     void everyVersionCanBeLookedAtNamedAndBroughtBack() {
-        page.openBuild("Pass Van", "Pipes");
+        page.openBuild("Pass Van", "Pipes", Page::taped);
         page.type("cold pipe outside diameter", "63")
                 .saved()
                 .type("cold pipe outside diameter", "70")

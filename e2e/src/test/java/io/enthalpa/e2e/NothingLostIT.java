@@ -42,7 +42,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void fourPressesAddFourBendsAndTypedValuesStayInTheirRows() {
-        page.openBuild("Pass Van", "Pipes");
+        page.openBuild("Pass Van", "Pipes", Page::taped);
         slowly();
         page.type("hot pipe outside diameter", "57 mm");
         for (int i = 0; i < 4; i++) {
@@ -174,7 +174,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void anEditStillOnItsWayIsSavedInItsOwnBuildWhenAnotherIsOpened() {
-        page.openBuild("Pass Van", "Pipes");
+        page.openBuild("Pass Van", "Pipes", Page::taped);
         long van = page.build();
         late("/api/builds/" + van);
         page.type("cold pipe outside diameter", "63");
@@ -193,7 +193,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void aLostAnswerAndAFailureAreSentAgainAndKeptOnce() {
-        page.letServerBeAway().openBuild("Pass Van", "Pipes");
+        page.letServerBeAway().openBuild("Pass Van", "Pipes", Page::taped);
         long van = page.build();
         AtomicInteger times = new AtomicInteger();
         page.raw().route("**/api/builds/" + van, route -> {
@@ -223,7 +223,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void aReloadInTheMiddleOfASaveIsNoQuarrelWithOneself() {
-        page.letServerBeAway().openBuild("Pass Van", "Pipes");
+        page.letServerBeAway().openBuild("Pass Van", "Pipes", Page::taped);
         long van = page.build();
         page.raw().route("**/api/builds/" + van, route -> {
             if (route.request().method().equals("PUT")) {
@@ -250,7 +250,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void editsMadeOfflineAreStepsOfTheirOwnAndTheLastCanBeTakenBack() {
-        page.letServerBeAway().openBuild("Pass Van", "Pipes");
+        page.letServerBeAway().openBuild("Pass Van", "Pipes", Page::taped);
         page.raw().context().setOffline(true);
         page.type("cold pipe outside diameter", "63");
         assertThat(page.raw().locator(".strip")).containsText("The server does not answer");
@@ -285,7 +285,7 @@ class NothingLostIT extends OnDemo {
 
     @Test
     void typingDuringAConflictIsKept() {
-        page.openBuild("Pass Van", "Pipes");
+        page.openBuild("Pass Van", "Pipes", Page::taped);
         Page second = Page.in(page.raw().context(), program.address())
                 .mayBeRefused(409, "/api/builds/")
                 .open(page.raw().url().replace(program.address(), ""));

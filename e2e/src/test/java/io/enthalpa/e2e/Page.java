@@ -12,6 +12,7 @@ import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.RequestOptions;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Locale;
 import java.util.concurrent.CopyOnWriteArrayList;
@@ -23,6 +24,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** A window on the program that remembers every console error and every request that leaves the program. */
 final class Page {
+    private static final Path DEMO = Path.of("../server/src/main/resources/demo");
     private final com.microsoft.playwright.Page page;
     private final String address;
     private final List<String> wrong = new CopyOnWriteArrayList<>();
@@ -92,9 +94,15 @@ final class Page {
         return openBuild(name, surface, document -> {});
     }
 
-    /** As it was taped, before a pipe was laid. */
+    /** As it was taped, before a pipe was laid: by the demo's own file, for the server's document has lengths and bends of the runs. */
     static void taped(ObjectNode document) {
-        document.get("options").forEach(option -> ((ObjectNode) option).remove("runs"));
+        String file = document.get("name").stringValue().toLowerCase(Locale.ROOT).replace(' ', '-') + ".json";
+        JsonNode taped = JsonMapper.shared().readTree(DEMO.resolve(file));
+        for (int i = 0; i < document.get("options").size(); i++) {
+            ObjectNode option = (ObjectNode) document.at("/options/" + i);
+            option.set("path", taped.at("/options/" + i + "/path"));
+            option.remove("runs");
+        }
     }
 
     /** @param change of its document before it is there */

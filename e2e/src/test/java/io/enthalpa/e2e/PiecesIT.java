@@ -37,7 +37,7 @@ class PiecesIT extends OnDemo {
 
     @Test
     void jointAndPairArePutInPricedAndTakenOut() {
-        page.openBuild("Pass Van", "Pipes");
+        page.openBuild("Pass Van", "Pipes", Page::taped);
         putIn("hot pipe", "joint");
         assertThat(section(3))
                 .containsText(decimal(solved("C").path().pieces().get(3).loss() / 1000, 2) + " kPa");
@@ -55,7 +55,7 @@ class PiecesIT extends OnDemo {
 
     @Test
     void bendIsMitredAndCostsMore() {
-        page.openBuild("Pass Van", "Pipes");
+        page.openBuild("Pass Van", "Pipes", Page::taped);
         double smooth = solved("C").path().pieces().get(4).loss();
         page.button("Bend 1 of cold pipe is smooth; change it").click();
         assertThat(page.button("Bend 1 of cold pipe is a mitre; change it")).isVisible();
@@ -108,7 +108,7 @@ class PiecesIT extends OnDemo {
 
     @Test
     void everyPieceSaysHowItIsKnown() {
-        page.openBuild("Pass Van", "Pipes");
+        page.openBuild("Pass Van", "Pipes", Page::taped);
         page.button("How do you know? hot pipe").click();
         Locator dialog = page.raw().getByRole(AriaRole.DIALOG);
         assertThat(dialog).containsText("loss of the straight pipe");

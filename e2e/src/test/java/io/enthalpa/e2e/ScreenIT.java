@@ -17,7 +17,7 @@ import org.junit.jupiter.params.provider.CsvSource;
 class ScreenIT extends OnDemo {
     @Test
     void typedBoreChangesTheLineItsGhostAndTheChange() {
-        page.openBuild("Pass Van", "Pipes");
+        page.openBuild("Pass Van", "Pipes", Page::taped);
         Expected before = Expected.of(page.file(), "C");
         assertThat(page.station(2)).containsText(before.figure(2));
         page.type("hot pipe outside diameter", "2 1/2 in").saved();
@@ -61,7 +61,7 @@ class ScreenIT extends OnDemo {
 
     @Test
     void staleEditFromASecondWindowIsNotLost() {
-        page.openBuild("Pass Van", "Pipes");
+        page.openBuild("Pass Van", "Pipes", Page::taped);
         Page second = Page.in(page.raw().context(), program.address())
                 .mayBeRefused(409, "/api/builds/")
                 .open(page.raw().url().replace(program.address(), ""));
@@ -93,7 +93,7 @@ class ScreenIT extends OnDemo {
 
     @Test
     void theirsCanBeTakenAndMineBroughtBack() {
-        page.openBuild("Pass Van", "Pipes");
+        page.openBuild("Pass Van", "Pipes", Page::taped);
         Page second = Page.in(page.raw().context(), program.address())
                 .mayBeRefused(409, "/api/builds/")
                 .open(page.raw().url().replace(program.address(), ""));
@@ -111,7 +111,7 @@ class ScreenIT extends OnDemo {
     @Test
     void badNumbersAreRefusedWhereTheyStandAndNothingIsHarmed() {
         page.mayBeRefused(422, "/api/");
-        page.openBuild("Pass Van", "Pipes").saved();
+        page.openBuild("Pass Van", "Pipes", Page::taped).saved();
         String before = page.file();
         String line = page.station(2).textContent();
         String[][] refused = {
@@ -136,7 +136,7 @@ class ScreenIT extends OnDemo {
 
     @Test
     void strangledPathSaysSoAndTheLastGoodAnswerStaysMarkedAsOld() {
-        page.openBuild("Juniper", "Pipes");
+        page.openBuild("Juniper", "Pipes", Page::taped);
         page.button("Take out bend 1 of transfer pipe").click();
         assertThat(page.raw().getByText("no bends")).isVisible();
         page.type("transfer pipe outside diameter", "14 mm");
@@ -192,7 +192,7 @@ class ScreenIT extends OnDemo {
 
     @Test
     void unitsAndThemeSwitchAtOnceAndStay() {
-        page.openBuild("Pass Van", "Pipes");
+        page.openBuild("Pass Van", "Pipes", Page::taped);
         page.raw().keyboard().press("u");
         assertThat(page.field("cold pipe outside diameter")).hasValue("2.244 in");
         assertThat(page.station(2)).containsText(Expected.of(page.file(), "C").fahrenheit(2));
