@@ -96,7 +96,8 @@ final class Page {
 
     /** As it was taped, before a pipe was laid: by the demo's own file, for the server's document has lengths and bends of the runs. */
     static void taped(ObjectNode document) {
-        String file = document.get("name").stringValue().toLowerCase(Locale.ROOT).replace(' ', '-') + ".json";
+        String file =
+                document.get("name").stringValue().toLowerCase(Locale.ROOT).replace(' ', '-') + ".json";
         JsonNode taped = JsonMapper.shared().readTree(DEMO.resolve(file));
         for (int i = 0; i < document.get("options").size(); i++) {
             ObjectNode option = (ObjectNode) document.at("/options/" + i);

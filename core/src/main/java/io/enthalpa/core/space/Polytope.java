@@ -17,6 +17,7 @@ final class Polytope {
 
     private final Difference difference;
     private final List<Face> faces = new ArrayList<>();
+    private boolean torn;
 
     Polytope(Difference difference) {
         this.difference = difference;
@@ -53,6 +54,9 @@ final class Polytope {
         if (!begin(simplex)) {
             return touching(simplex);
         }
+        if (torn) {
+            return new AllRound(difference).depth();
+        }
         double upper = Double.POSITIVE_INFINITY;
         double[] across = null;
         for (int round = 0; ; round++) {
@@ -68,6 +72,9 @@ final class Polytope {
             }
             double lower = Math.max(nearest.offset, 0);
             if (upper - lower <= TOLERANCE || round == MOST_ROUNDS || !grow(w)) {
+                if (torn) {
+                    return new AllRound(difference).depth();
+                }
                 return answer(nearest, upper, upper - lower, new Vector3D(across));
             }
         }
@@ -169,9 +176,10 @@ final class Polytope {
 
     /**
      * Takes away the faces that a point stands above, and joins it to their edge. Faces that hang together have no longer an edge than two more
-     * than there are of them: where rounding would tear them apart the surface stays as it is, for a torn one grows without end.
+     * than there are of them: of those that lie nearly in one plane rounding takes some and leaves others, and a surface that is torn so grows
+     * without end.
      *
-     * @return false when it stands above none, or nearly
+     * @return false when it stands above none, or the surface is torn
      */
     private boolean grow(Vertex w) {
         List<Face> below = faces.stream().filter(face -> face.above(w) > LEVEL).toList();
@@ -181,13 +189,12 @@ final class Polytope {
             join(edge, face.b, face.c);
             join(edge, face.c, face.a);
         }
-        if (below.isEmpty() || edge.size() > below.size() + 2) {
+        torn |= edge.size() > below.size() + 2;
+        if (below.isEmpty() || torn) {
             return false;
         }
         faces.removeIf(face -> face.above(w) > LEVEL);
-        for (Vertex[] e : edge) {
-            faces.add(new Face(e[0], e[1], w));
-        }
+        edge.forEach(e -> faces.add(new Face(e[0], e[1], w)));
         return true;
     }
 
