@@ -3,6 +3,7 @@ package io.enthalpa.core.space;
 import io.enthalpa.core.space.Difference.Vertex;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.IntStream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.hipparchus.random.UnitSphereRandomVectorGenerator;
@@ -66,15 +67,23 @@ final class AllRound {
     /** What it reaches has ridges: along one only few ways lead down, so that many are tried. */
     private Reach least(Reach from) {
         Reach best = from;
-        for (double step = FIRST_STEP; step > LAST_STEP; ) {
-            Reach here = best;
-            for (int i = 0; i < WAYS && here == best; i++) {
-                Vector3D way = new Vector3D(ways.nextVector());
-                Reach other = reach(best.n.add(step, way).normalize());
-                best = other.value < best.value ? other : best;
-            }
-            step = here == best ? step / 2 : step;
+        double step = FIRST_STEP;
+        while (step > LAST_STEP) {
+            Optional<Reach> lower = lower(best, step);
+            best = lower.orElse(best);
+            step = lower.isPresent() ? step : step / 2;
         }
         return best;
+    }
+
+    private Optional<Reach> lower(Reach from, double step) {
+        for (int i = 0; i < WAYS; i++) {
+            Reach other =
+                    reach(from.n.add(step, new Vector3D(ways.nextVector())).normalize());
+            if (other.value < from.value) {
+                return Optional.of(other);
+            }
+        }
+        return Optional.empty();
     }
 }
