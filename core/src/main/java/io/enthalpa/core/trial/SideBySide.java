@@ -22,9 +22,6 @@ record SideBySide(RoomSpec room, List<Solid> solids, Taste taste, BooleanSupplie
     /** Of how much longer the one is than the other, at which the two count as side by side; common practice, no source. */
     private static final double ALIKE = 1.25;
 
-    /** Of the first, looked at for each angle of the Y. */
-    private static final int MOST = 3;
-
     /** @param total m, both together */
     record Pair(BuildOption option, List<RunName> names, double total, boolean alike) {}
 
