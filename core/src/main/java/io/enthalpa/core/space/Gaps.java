@@ -83,11 +83,11 @@ public final class Gaps {
         return gap.or(() -> new Gaps(a, ofA, b, ofB, FAR).search()).map(Gaps::inside);
     }
 
-    /** @return whether they come into one another by more than that as each moves, without asking how deep: m */
+    /** @param deep m @return whether they come into one another by more than that as each moves, without asking by how much */
     public static boolean strike(Solid a, Motion ofA, Solid b, Motion ofB, double deep) {
         Gaps gaps = new Gaps(a, ofA, b, ofB, 0);
         gaps.enough = -deep;
-        return gaps.search().filter(g -> g.value() < -deep).isPresent() || a.holds(b) || b.holds(a);
+        return gaps.search().map(g -> g.value() < -deep).orElseGet(() -> a.holds(b) || b.holds(a));
     }
 
     /** @return whether they stand in one another, without asking how deep; of what touches to a thousandth of a millimetre it may say either */

@@ -22,12 +22,12 @@ record SideBySide(RoomSpec room, List<Solid> solids, Taste taste, BooleanSupplie
     /** Of how much longer the one is than the other, at which the two count as side by side; common practice, no source. */
     private static final double ALIKE = 1.25;
 
-    /** @param total m, both together */
+    /** @param total m, both together @param alike whether the two are about as long as each other */
     record Pair(BuildOption option, List<RunName> names, double total, boolean alike) {}
 
     private record Leg(BuildOption option, double length) {}
 
-    /** @param size m, of each @return the shortest in all first */
+    /** @param size m, of each @return those about as long as each other first, of them the shortest in all */
     List<Pair> of(BuildOption option, Passable asked, double size) {
         List<Pair> found = new ArrayList<>();
         for (double parts : TwoTubes.PARTS) {
