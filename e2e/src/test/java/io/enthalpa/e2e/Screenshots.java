@@ -78,7 +78,7 @@ public final class Screenshots {
                 page -> page.openBuild(saltline).option("B").surface("Water"));
         take("room", 1280, 800, "light", page -> {
             page.openBuild(van).option("B").surface("Space");
-            page.button("the outlet clamp of core and right frame leg").click();
+            page.button("hot pipe and left headlamp back").click();
             page.raw().locator("svg[aria-label='The room in three views']").scrollIntoViewIfNeeded();
         });
         take(
