@@ -1,7 +1,6 @@
 package io.enthalpa.core.verdict;
 
 import io.enthalpa.core.endurance.Trace;
-import io.enthalpa.core.plant.CoreTrace;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import java.util.Arrays;
@@ -38,12 +37,6 @@ public final class Load {
     private static final double SOAK_MOST = 60;
     /** s for which boost may be gone within one load: a gear is changed. */
     private static final double GEAR_CHANGE = 1;
-    /** Times the heat that comes in, from where more goes out. */
-    private static final double GIVES = 1.05;
-    /** W that count as none. */
-    private static final double NOTHING = 50;
-    /** J/(kg K) of charge, near enough for this. */
-    private static final double HEAT_CAPACITY = 1012;
     /** Share by which boost may go down while start soak still falls. */
     private static final double SAME_LOAD = 0.1;
     /** K by which what is held may move, so that a slow peak counts whole. */
@@ -51,15 +44,15 @@ public final class Load {
 
     private static final double SLACK = 1e-9;
 
-    private final Trace trace;
+    private final SeenRun run;
     private final boolean[] loaded;
     private final boolean[] soak;
     private final double[] held;
 
-    private Load(Trace trace) {
-        this.trace = trace;
-        int n = trace.length();
-        loaded = loaded(trace);
+    private Load(SeenRun run) {
+        this.run = run;
+        int n = run.length();
+        loaded = loaded(run);
         soak = new boolean[n];
         held = new double[n];
         for (int from = 0; from < n; from++) {
@@ -79,24 +72,28 @@ public final class Load {
     }
 
     public static Load of(Trace trace) {
-        return new Load(trace);
+        return of(SeenRun.of(trace));
+    }
+
+    public static Load of(SeenRun run) {
+        return new Load(run);
     }
 
     private boolean running(int i) {
-        return trace.flow()[i] > 0;
+        return run.running()[i];
     }
 
-    private static boolean[] loaded(Trace trace) {
-        int n = trace.length();
+    private static boolean[] loaded(SeenRun run) {
+        int n = run.length();
         double most = 0;
         for (int i = 0; i < n; i++) {
-            most = trace.flow()[i] > 0 ? Math.max(most, trace.boost()[i]) : most;
+            most = run.running()[i] ? Math.max(most, run.boost()[i]) : most;
         }
         boolean[] loaded = new boolean[n];
         for (int i = 0; i < n; i++) {
-            loaded[i] = trace.flow()[i] > 0 && (most < NO_BOOST || trace.boost()[i] >= SHARE * most);
+            loaded[i] = run.running()[i] && (most < NO_BOOST || run.boost()[i] >= SHARE * most);
         }
-        drop(trace, loaded);
+        drop(run, loaded);
         for (boolean any : loaded) {
             if (any) {
                 return loaded;
@@ -104,18 +101,18 @@ public final class Load {
         }
         // Boost came and went too quickly each time: then all running is judged.
         for (int i = 0; i < n; i++) {
-            loaded[i] = trace.flow()[i] > 0;
+            loaded[i] = run.running()[i];
         }
         return loaded;
     }
 
     /** Takes out what is too short to be noticed. */
-    private static void drop(Trace trace, boolean[] steps) {
+    private static void drop(SeenRun run, boolean[] steps) {
         for (int from = 0; from < steps.length; from++) {
             int to = from;
             double seconds = 0;
             while (to < steps.length && steps[to]) {
-                seconds += trace.duration()[to++];
+                seconds += run.duration()[to++];
             }
             if (to > from && seconds < NOTICED - SLACK) {
                 Arrays.fill(steps, from, to, false);
@@ -130,59 +127,46 @@ public final class Load {
      */
     private void soaked(int from) {
         int first = from;
-        while (first < trace.length() && running(first) && !loaded[first]) {
+        while (first < run.length() && running(first) && !loaded[first]) {
             first++;
         }
-        if (first == trace.length() || !running(first)) {
+        if (first == run.length() || !running(first)) {
             return;
         }
         double highestBoost = 0;
-        double lastLoad = trace.time()[first];
+        double lastLoad = run.time()[first];
         boolean cooling = true;
         int end = -1;
         int falls = -1;
         int lowest = -1;
-        for (int i = first;
-                i < trace.length() && running(i) && trace.time()[i] < trace.time()[first] + SOAK_MOST;
-                i++) {
-            if (!loaded[i] || trace.boost()[i] < (1 - SAME_LOAD) * highestBoost) {
-                if (trace.time()[i] - lastLoad > GEAR_CHANGE) {
+        for (int i = first; i < run.length() && running(i) && run.time()[i] < run.time()[first] + SOAK_MOST; i++) {
+            if (!loaded[i] || run.boost()[i] < (1 - SAME_LOAD) * highestBoost) {
+                if (run.time()[i] - lastLoad > GEAR_CHANGE) {
                     break;
                 }
                 continue;
             }
-            lastLoad = trace.time()[i];
-            highestBoost = Math.max(highestBoost, trace.boost()[i]);
-            cooling &= coolsDown(i);
+            lastLoad = run.time()[i];
+            highestBoost = Math.max(highestBoost, run.boost()[i]);
+            cooling &= run.givesOut()[i];
             if (cooling) {
                 end = i;
                 continue;
             }
             falls = falls < 0 ? i : falls;
-            lowest = lowest < 0 || trace.intake()[i] < trace.intake()[lowest] ? i : lowest;
-            if (trace.intake()[i] > trace.intake()[lowest] + SOAK_ENDS) {
+            lowest = lowest < 0 || run.intake()[i] < run.intake()[lowest] ? i : lowest;
+            if (run.intake()[i] > run.intake()[lowest] + SOAK_ENDS) {
                 break;
             }
         }
-        if (lowest >= 0 && trace.intake()[falls] >= trace.intake()[lowest] + SOAK) {
-            for (int i = falls; i < lowest && trace.intake()[i] > trace.intake()[lowest] + SOAK_ENDS; i++) {
+        if (lowest >= 0 && run.intake()[falls] >= run.intake()[lowest] + SOAK) {
+            for (int i = falls; i < lowest && run.intake()[i] > run.intake()[lowest] + SOAK_ENDS; i++) {
                 end = i;
             }
         }
         for (int i = first; i <= end; i++) {
             soak[i] = loaded[i];
         }
-    }
-
-    /** @return whether a core gives out more heat than the charge brings it: what it holds is from before */
-    private boolean coolsDown(int i) {
-        for (CoreTrace core : trace.cores()) {
-            double taken = core.flow()[i] * HEAT_CAPACITY * (core.in()[i] - core.out()[i]);
-            if (core.cold().rejected()[i] > GIVES * Math.max(taken, 0) + NOTHING) {
-                return true;
-            }
-        }
-        return false;
     }
 
     /** @return whether a step counts: load, and no start soak */
@@ -193,7 +177,7 @@ public final class Load {
     /** The highest temperature that a window of half a second round each step holds. */
     private void hold(int from) {
         int to = from;
-        while (to < trace.length() && counts(to)) {
+        while (to < run.length() && counts(to)) {
             held[to++] = Double.NEGATIVE_INFINITY;
         }
         for (int begin = from; begin < to; begin++) {
@@ -201,14 +185,14 @@ public final class Load {
             double lowest = Double.POSITIVE_INFINITY;
             int end = begin;
             while (end < to && seconds < NOTICED - SLACK) {
-                seconds += trace.duration()[end];
-                lowest = Math.min(lowest, trace.intake()[end++]);
+                seconds += run.duration()[end];
+                lowest = Math.min(lowest, run.intake()[end++]);
             }
             if (seconds < NOTICED - SLACK && begin > from) {
                 break;
             }
             for (int i = begin; i < end; i++) {
-                held[i] = Math.max(held[i], Math.min(trace.intake()[i], lowest + WITHIN));
+                held[i] = Math.max(held[i], Math.min(run.intake()[i], lowest + WITHIN));
             }
         }
     }
@@ -235,7 +219,7 @@ public final class Load {
             if (counts(i)
                     && (worst < 0
                             || held[i] > held[worst]
-                            || held[i] == held[worst] && trace.intake()[i] < trace.intake()[worst])) {
+                            || held[i] == held[worst] && run.intake()[i] < run.intake()[worst])) {
                 worst = i;
             }
         }

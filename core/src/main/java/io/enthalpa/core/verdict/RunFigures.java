@@ -92,7 +92,7 @@ public record RunFigures(
         RunShape shape = RunShape.of(trace);
         return new RunFigures(
                 shape,
-                shape == RunShape.RAMP ? RunShape.climbByCoolant(trace) : Double.NaN,
+                shape == RunShape.RAMP ? RunShape.climbByCoolant(SeenRun.of(trace)) : Double.NaN,
                 firstShown,
                 shown,
                 recovered(trace, load, targets),

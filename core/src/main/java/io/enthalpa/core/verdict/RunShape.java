@@ -47,14 +47,19 @@ public enum RunShape {
 
     /** @return the shape of what the engine breathes while it runs; flat when it never does */
     public static RunShape of(Trace trace) {
-        Load load = Load.of(trace);
-        double[] parts = parts(trace);
+        return of(SeenRun.of(trace));
+    }
+
+    /** @return the shape of what the engine breathes while it runs; flat when it never does */
+    public static RunShape of(SeenRun run) {
+        Load load = Load.of(run);
+        double[] parts = parts(run);
         double lowest = Double.POSITIVE_INFINITY;
         double start = Double.NaN;
-        for (int i = 0; i < trace.length(); i++) {
-            if (trace.flow()[i] > 0) {
-                start = Double.isNaN(start) ? trace.intake()[i] : start;
-                lowest = Math.min(lowest, trace.intake()[i]);
+        for (int i = 0; i < run.length(); i++) {
+            if (run.running()[i]) {
+                start = Double.isNaN(start) ? run.intake()[i] : start;
+                lowest = Math.min(lowest, run.intake()[i]);
             }
         }
         if (Double.isNaN(start)) {
@@ -64,28 +69,28 @@ public enum RunShape {
         double falls = parts[0] - parts[PARTS - 1];
         if (start - lowest > START_HIGH
                 && parts[0] >= all - 1
-                && falls > Math.max(FALLS, SOAK_SHARE * (parts[0] - trace.outside()))) {
+                && falls > Math.max(FALLS, SOAK_SHARE * (parts[0] - run.outside()))) {
             return SOAKED;
         }
-        return climbs(trace, load) ? RAMP : swing(trace, load) < FLAT_WITHIN ? FLAT : SAW_TEETH;
+        return climbs(run, load) ? RAMP : swing(run, load) < FLAT_WITHIN ? FLAT : SAW_TEETH;
     }
 
     /**
      * K between the coldest and the hottest twentieth of the running time without start soak: a short way up at the start, or one short blast, is no
      * tooth; nor is idling hotter than any load.
      */
-    private static double swing(Trace trace, Load load) {
+    private static double swing(SeenRun run, Load load) {
         double hottest = Double.NEGATIVE_INFINITY;
-        for (int i = 0; i < trace.length(); i++) {
+        for (int i = 0; i < run.length(); i++) {
             hottest = load.judged(i) ? Math.max(hottest, load.held(i)) : hottest;
         }
         double[] seconds = new double[BINS];
         double whole = 0;
-        for (int i = 0; i < trace.length(); i++) {
-            if (trace.flow()[i] > 0 && !load.isStartSoak(i)) {
-                double t = Math.min(trace.intake()[i], hottest);
-                seconds[(int) Math.max(0, Math.min(BINS - 1, (t - COLDEST) / BIN))] += trace.duration()[i];
-                whole += trace.duration()[i];
+        for (int i = 0; i < run.length(); i++) {
+            if (run.running()[i] && !load.isStartSoak(i)) {
+                double t = Math.min(run.intake()[i], hottest);
+                seconds[(int) Math.max(0, Math.min(BINS - 1, (t - COLDEST) / BIN))] += run.duration()[i];
+                whole += run.duration()[i];
             }
         }
         double passed = 0;
@@ -101,38 +106,38 @@ public enum RunShape {
     }
 
     /** Highest intake in equal parts of the running time. */
-    private static double[] parts(Trace trace) {
+    private static double[] parts(SeenRun run) {
         double whole = 0;
-        for (int i = 0; i < trace.length(); i++) {
-            whole += trace.flow()[i] > 0 ? trace.duration()[i] : 0;
+        for (int i = 0; i < run.length(); i++) {
+            whole += run.running()[i] ? run.duration()[i] : 0;
         }
         double[] highest = new double[PARTS];
         Arrays.fill(highest, Double.NEGATIVE_INFINITY);
         double passed = 0;
-        for (int i = 0; i < trace.length(); i++) {
-            if (trace.flow()[i] > 0) {
+        for (int i = 0; i < run.length(); i++) {
+            if (run.running()[i]) {
                 int part = (int) Math.min(PARTS * passed / whole, PARTS - 1);
-                passed += trace.duration()[i];
-                highest[part] = Math.max(highest[part], trace.intake()[i]);
+                passed += run.duration()[i];
+                highest[part] = Math.max(highest[part], run.intake()[i]);
             }
         }
         return highest;
     }
 
     /** Under boost it goes well beyond where the first load left it, and takes its time. */
-    private static boolean climbs(Trace trace, Load load) {
-        Climb climb = climb(trace, load);
-        return climb.to >= 0 && trace.intake()[climb.to] - trace.intake()[climb.from] > CLIMBS && climb.reached > TAKES;
+    private static boolean climbs(SeenRun run, Load load) {
+        Climb climb = climb(run, load);
+        return climb.to >= 0 && run.intake()[climb.to] - run.intake()[climb.from] > CLIMBS && climb.reached > TAKES;
     }
 
     /**
      * @return share of a ramp's climb that is the coolant's own warming, where it comes to the core: what is left is metal, and water or air that warms on its
      *         way through the core; NaN where nothing climbs
      */
-    static double climbByCoolant(Trace trace) {
-        Climb climb = climb(trace, Load.of(trace));
-        double kelvin = climb.to < 0 ? 0 : trace.intake()[climb.to] - trace.intake()[climb.from];
-        return kelvin <= CLIMBS ? Double.NaN : (trace.coldAt(climb.to) - trace.coldAt(climb.from)) / kelvin;
+    public static double climbByCoolant(SeenRun run) {
+        Climb climb = climb(run, Load.of(run));
+        double kelvin = climb.to < 0 ? 0 : run.intake()[climb.to] - run.intake()[climb.from];
+        return kelvin <= CLIMBS ? Double.NaN : (run.cold()[climb.to] - run.cold()[climb.from]) / kelvin;
     }
 
     /**
@@ -142,23 +147,23 @@ public enum RunShape {
      */
     private record Climb(int from, int to, double reached) {}
 
-    private static Climb climb(Trace trace, Load load) {
+    private static Climb climb(SeenRun run, Load load) {
         double most = 0;
-        for (int i = 0; i < trace.length(); i++) {
-            most = trace.flow()[i] > 0 ? Math.max(most, trace.boost()[i]) : most;
+        for (int i = 0; i < run.length(); i++) {
+            most = run.running()[i] ? Math.max(most, run.boost()[i]) : most;
         }
         int from = -1;
         int to = -1;
         double loaded = 0;
         double reached = 0;
         boolean first = true;
-        for (int i = 0; i < trace.length(); i++) {
-            if (load.judged(i) && trace.boost()[i] >= LOADED * most) {
-                loaded += trace.duration()[i];
-                from = first && (from < 0 || trace.intake()[i] > trace.intake()[from]) ? i : from;
+        for (int i = 0; i < run.length(); i++) {
+            if (load.judged(i) && run.boost()[i] >= LOADED * most) {
+                loaded += run.duration()[i];
+                from = first && (from < 0 || run.intake()[i] > run.intake()[from]) ? i : from;
                 first &= loaded < FIRST_LOAD;
-                reached = to < 0 || trace.intake()[i] > trace.intake()[to] + SETTLED ? loaded : reached;
-                to = to < 0 || trace.intake()[i] > trace.intake()[to] ? i : to;
+                reached = to < 0 || run.intake()[i] > run.intake()[to] + SETTLED ? loaded : reached;
+                to = to < 0 || run.intake()[i] > run.intake()[to] ? i : to;
             } else if (loaded > 0) {
                 first = false;
             }
