@@ -41,6 +41,25 @@ describe('handles of a pipe', () => {
     expect(handles().first.text()).toContain('0.12 kPa')
   })
 
+  it('write what a bend costs inwards near the edge of the view', () => {
+    const edge = {
+      of: 'hot pipe',
+      corners: [
+        { ...run.corners[0]!, right_mm: -495 },
+        { ...run.corners[1]!, right_mm: 495 },
+      ],
+    }
+    const anchors = mount({
+      components: { RunHandles },
+      data: () => ({ run: edge, sheet, costs: ['0.12 kPa', '0.30 kPa'] }),
+      template: '<svg><RunHandles :run :costs :sheet view="front" /></svg>',
+    })
+      .findAll('text')
+      .map((t) => t.attributes('text-anchor'))
+    // From the front the car's left is on the right of the sheet.
+    expect(anchors).toEqual(['end', 'start'])
+  })
+
   it('are dragged across the view, and tell by how much', async () => {
     const { wrapper, first, moved, told } = handles()
     await point(first.element, 'pointerdown', { clientX: 100, clientY: 100 })

@@ -13,6 +13,9 @@ const STILL: Point = { back: 0, right: 0, up: 0 }
 /** While it is drawn it stands where the hand is: the pipe follows as fast as it is computed. */
 const moving = ref<{ id: string; from: Point; by: Point }>()
 let start: [number, number] | undefined
+/** px that what a bend costs is wide: near the edge it is written inwards. */
+const LABEL = 86
+const rightOf = (view: View) => props.sheet.views[view].x + props.sheet.views[view].w
 
 const corners = computed(() =>
   props.run.corners.map((c) => {
@@ -24,7 +27,7 @@ const corners = computed(() =>
       props.view,
       ...shown(props.view, { back: from.back + by.back, right: from.right + by.right, up: from.up + by.up }),
     )
-    return { id: c.id!, x, y, says: held ? told(by) : '' }
+    return { id: c.id!, x, y, says: held ? told(by) : '', inward: x > rightOf(props.view) - LABEL }
   }),
 )
 const placeOf = (c: Run['corners'][number]): Point => ({ back: c.back_mm, right: c.right_mm, up: c.up_mm })
@@ -83,7 +86,7 @@ function leave(): void {
     >
       <circle :cx="c.x" :cy="c.y" r="12" class="reach" />
       <circle :cx="c.x" :cy="c.y" r="4.5" />
-      <text :x="c.x + 9" :y="c.y - 7"
+      <text :x="c.inward ? c.x - 9 : c.x + 9" :y="c.y - 7" :text-anchor="c.inward ? 'end' : 'start'"
         >{{ c.says || i + 1 }}<tspan v-if="costs[i]" class="cost" dx="5">{{ costs[i] }}</tspan></text
       >
     </g>
