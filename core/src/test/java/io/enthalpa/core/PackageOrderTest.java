@@ -44,6 +44,7 @@ class PackageOrderTest {
             "joint",
             "envelope",
             "sizing",
+            "telemetry",
             "explain",
             "trial");
 

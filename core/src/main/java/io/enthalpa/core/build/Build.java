@@ -135,6 +135,11 @@ public record Build(
                 name, summary, engine, climate, targets, fullLoad, duty, gearing, bay, Optional.of(other), options);
     }
 
+    /** @return the same job under other weather, doing something else */
+    public Build withDuty(Climate weather, Duty other) {
+        return new Build(name, summary, engine, weather, targets, fullLoad, other, gearing, bay, room, options);
+    }
+
     private static String rpm(double speed) {
         return "%.0f rpm".formatted(speed * 30 / Math.PI);
     }

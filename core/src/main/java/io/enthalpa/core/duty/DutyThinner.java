@@ -17,6 +17,9 @@ public final class DutyThinner {
                             + "too many, the tolerance doubles until it does not.")
             .source(Citation.fromMemory("Bristol", 1990, "Swinging door trending: adaptive trend recording"))
             .leavesOut("What a row between two kept ones did within the tolerance.");
+    /** Rows of a duty that a screen and a build file carry with ease. */
+    public static final int MOST_KEPT = 3000;
+
     private static final double SPEED = 30 * Math.PI / 30;
     private static final double BOOST = 1e3;
     private static final double ROAD_SPEED = 0.5 / 3.6;

@@ -25,7 +25,9 @@ public record Sensor(double lag) {
                             "Fundamentals of Heat and Mass Transfer, lumped capacitance; small bodies across a stream, Nu ~ Re^0.5"),
                     Citation.commonPractice("lag in air of 10 m/s: open tip 2 to 5 s, closed tip 10 to 20 s"))
             .leavesOut("Heat along the sensor's thread from a hot plenum wall.");
-    private static final double REFERENCE_FLUX = 12;
+    /** kg/(m2 s) of the air that a lag is given for. */
+    public static final double REFERENCE_FLUX = 12;
+
     private static final double STILL_FLUX = 0.36;
 
     /**

@@ -80,6 +80,13 @@ import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.source.ValidityRange;
 import io.enthalpa.core.space.Gaps;
+import io.enthalpa.core.telemetry.Averager;
+import io.enthalpa.core.telemetry.Beside;
+import io.enthalpa.core.telemetry.ChannelChecks;
+import io.enthalpa.core.telemetry.LogParts;
+import io.enthalpa.core.telemetry.MeasuredDuty;
+import io.enthalpa.core.telemetry.MeasuredRun;
+import io.enthalpa.core.telemetry.Segments;
 import io.enthalpa.core.uncertainty.MonteCarlo;
 import io.enthalpa.core.verdict.Load;
 import io.enthalpa.core.verdict.RunFigures;
@@ -197,7 +204,17 @@ public final class Methods {
                             NewJob.METHOD,
                             MethodSizing.METHOD,
                             Bill.METHOD,
-                            ResistanceShares.METHOD)));
+                            ResistanceShares.METHOD)),
+            new Chapter(
+                    "Logs",
+                    List.of(
+                            Averager.METHOD,
+                            MeasuredRun.METHOD,
+                            ChannelChecks.METHOD,
+                            Segments.METHOD,
+                            LogParts.METHOD,
+                            MeasuredDuty.METHOD,
+                            Beside.METHOD)));
 
     private Methods() {}
 
