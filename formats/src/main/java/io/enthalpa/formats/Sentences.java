@@ -5,6 +5,7 @@ import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.notes.Note;
 import io.enthalpa.core.quantity.Figure;
 import io.enthalpa.core.quantity.Quantity;
+import io.enthalpa.core.telemetry.LogFinding;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
@@ -66,6 +67,11 @@ public final class Sentences {
 
     /** @return the sentence in metric units */
     public static String of(FitFinding finding) {
+        return of(finding.kind().name(), finding.figures(), finding.of(), finding.to());
+    }
+
+    /** @return the sentence in metric units */
+    public static String of(LogFinding finding) {
         return of(finding.kind().name(), finding.figures(), finding.of(), finding.to());
     }
 

@@ -8,6 +8,8 @@ import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.duty.Gearing;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.quantity.Quantity;
+import io.enthalpa.core.telemetry.Channel;
+import io.enthalpa.core.telemetry.LoggedLoad;
 import java.io.IOException;
 import java.io.Reader;
 import java.io.StringReader;
@@ -23,14 +25,14 @@ class DutyCsvTest {
     private static final double RPM = Math.PI / 30;
     private static final Gearing GEARS =
             new Gearing(1.95, 3.9, List.of(3.4, 2.1, 1.4, 1.0, 0.8), 6200 * RPM, 850 * RPM);
-    private static final DutyCsv.Car CAR = new DutyCsv.Car(Optional.empty(), 95e3, 80e3, 7000 * RPM);
-    private static final DutyCsv.Car GEARED = new DutyCsv.Car(Optional.of(GEARS), 95e3, 80e3, 7000 * RPM);
+    private static final LoggedLoad CAR = new LoggedLoad(Optional.empty(), 95e3, 80e3, 7000 * RPM);
+    private static final LoggedLoad GEARED = new LoggedLoad(Optional.of(GEARS), 95e3, 80e3, 7000 * RPM);
 
     private static DutyCsv.Imported read(String text) {
         return read(text, CAR);
     }
 
-    private static DutyCsv.Imported read(String text, DutyCsv.Car car) {
+    private static DutyCsv.Imported read(String text, LoggedLoad car) {
         return DutyCsv.read(new StringReader(text), Map.of(), car);
     }
 
@@ -56,8 +58,9 @@ class DutyCsvTest {
             Throttle %      | THROTTLE     | %
             TPS             | THROTTLE     | %
             """)
-    void columnsAreKnownByNameAndUnit(String heading, LogColumn role, String unit) {
-        Map<LogColumn, DutyCsv.Column> guessed = DutyCsv.guess(List.of("lap", heading));
+    void columnsAreKnownByNameAndUnit(String heading, Channel role, String unit) {
+        Map<Channel, LogHead.Column> guessed =
+                LogHead.of("run;" + heading + "\n1;2\n").guess(Channel.OF_DUTY).columns();
         assertThat(guessed).containsKey(role);
         if (unit != null) {
             assertThat(guessed.get(role).unit().symbol()).isEqualTo(unit);
@@ -100,13 +103,13 @@ class DutyCsvTest {
 
     @Test
     void columnsMayBeChosen() {
-        Map<LogColumn, DutyCsv.Column> chosen = Map.of(
-                LogColumn.TIME,
-                new DutyCsv.Column(0, "x", Quantity.TIME.requireUnit("min")),
-                LogColumn.ENGINE_SPEED,
-                new DutyCsv.Column(2, "ch 7", null),
-                LogColumn.BOOST,
-                new DutyCsv.Column(1, "ch 3", Quantity.PRESSURE.requireUnit("bar")));
+        Map<Channel, LogHead.Column> chosen = Map.of(
+                Channel.TIME,
+                new LogHead.Column(0, "x", Quantity.TIME.requireUnit("min")),
+                Channel.ENGINE_SPEED,
+                new LogHead.Column(2, "ch 7", null),
+                Channel.BOOST,
+                new LogHead.Column(1, "ch 3", Quantity.PRESSURE.requireUnit("bar")));
         DutyCsv.Imported log = DutyCsv.read(new StringReader("x,ch 3,ch 7\n0,0,2000\n2,0.9,6000\n"), chosen, CAR);
         assertThat(log.rows().get(1)).isEqualTo(new DutyPoint(120, 6000 * RPM, 90e3, 0));
         assertThatThrownBy(() -> DutyCsv.read(new StringReader("x\n0\n1\n"), chosen, CAR))

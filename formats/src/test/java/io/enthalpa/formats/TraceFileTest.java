@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.endurance.Trace;
+import io.enthalpa.core.telemetry.Channel;
+import io.enthalpa.core.telemetry.LoggedLoad;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -107,9 +109,9 @@ class TraceFileTest {
         DutyCsv.Imported duty = DutyCsv.read(
                 new java.io.StringReader(TraceFile.csv(trace)),
                 java.util.Map.of(),
-                new DutyCsv.Car(java.util.Optional.empty(), 101e3, 90e3, 7000 * Math.PI / 30));
+                new LoggedLoad(java.util.Optional.empty(), 101e3, 90e3, 7000 * Math.PI / 30));
         assertThat(duty.read()).isEqualTo(trace.length());
-        assertThat(duty.columns().get(LogColumn.BOOST).heading()).isEqualTo("boost_kPa");
+        assertThat(duty.columns().get(Channel.BOOST).heading()).isEqualTo("boost_kPa");
         assertThat(duty.rows().get(duty.rows().size() - 1).boost()).isCloseTo(90e3, within(2e3));
     }
 }
