@@ -8,6 +8,7 @@ export const surfaces = [
   { key: 'water', name: 'Water' },
   { key: 'pipes', name: 'Pipes' },
   { key: 'endurance', name: 'Endurance' },
+  { key: 'prove', name: 'Prove' },
 ] as const
 
 export const router = createRouter({
@@ -26,6 +27,7 @@ export const router = createRouter({
         { path: 'water', name: 'water', component: () => import('./water/WaterSurface.vue') },
         { path: 'core', name: 'core', component: () => import('./core/CoreSurface.vue') },
         { path: 'pipes', name: 'pipes', component: () => import('./pipes/PipesSurface.vue') },
+        { path: 'prove', name: 'prove', component: () => import('./prove/ProveSurface.vue') },
         { path: 'endurance', name: 'endurance', component: () => import('./endurance/EnduranceSurface.vue') },
       ],
     },

@@ -36,6 +36,15 @@ export type DutyEntry = Schemas['EntryView']
 export type LogHead = Schemas['LogHeadView']
 export type LogRole = Schemas['LogRoleView']['role']
 export type LogView = Schemas['LogView']
+export type LogCard = Schemas['LogCardView']
+export type LogStart = Schemas['LogStartView']
+export type LogChoice = Schemas['LogChoiceView']
+export type LogBeside = Schemas['LogBesideView']
+export type LogCurves = Schemas['LogCurvesView']
+export type LogFinding = Schemas['LogFindingView']
+export type Segment = Schemas['SegmentView']
+export type Match = Schemas['MatchView']
+export type Channel = LogChoice['channel']
 export type JobView = Schemas['JobView']
 export type SpreadView = Schemas['SpreadView']
 export type ComparedView = Schemas['ComparedView']
@@ -105,7 +114,7 @@ async function send(method: string, path: string, body?: unknown, revision?: num
 }
 
 const fileType = (path: string) =>
-  path.startsWith('/duties/') ? 'text/csv' : path.startsWith('/room/') ? 'application/octet-stream' : 'application/zip'
+  path.startsWith('/duties/') || path.startsWith('/logs?') ? 'text/csv' : path === '/logs/start' ? 'application/octet-stream' : path.startsWith('/room/') ? 'application/octet-stream' : 'application/zip'
 
 /** Ends what is only looked at when the page is left: the server drops it then, which is nothing to hear of. */
 let leaving = new AbortController()
@@ -219,6 +228,16 @@ export const api = {
   laps: (document: BuildDocument, lap: { lap_s: number; corners: number; fast_km_h: number; slow_km_h: number; laps: number }) =>
     call<DutyEntry>('POST', '/duties/laps', { document, ...lap }),
   logColumns: (start: string) => call<LogHead>('POST', '/duties/log-columns', { start }),
+  logs: (build: number) => call<LogCard[]>('GET', `/logs?build=${build}`),
+  logStart: (start: Blob) => call<LogStart>('POST', '/logs/start', start),
+  takeLog: (file: Blob, of: { build: number; uid: string; name: string; columns: string }) =>
+    call<LogCard>('POST', `/logs?${new URLSearchParams({ ...of, build: String(of.build) }).toString()}`, file),
+  renameLog: (id: number, name: string) => call<LogCard>('PUT', `/logs/${id}/name`, { name }),
+  deleteLog: (id: number) => call<undefined>('DELETE', `/logs/${id}`),
+  besideLog: (id: number, document: BuildDocument, option: string, signal?: AbortSignal) =>
+    call<LogBeside>('POST', `/logs/${id}/beside`, { document, option }, undefined, signal),
+  logCurves: (id: number, of: { document?: BuildDocument; option?: string; from_s: number; to_s: number; columns: number; channels: Channel[] }, signal?: AbortSignal) =>
+    call<LogCurves>('POST', `/logs/${id}/curves`, of, undefined, signal),
   log: (file: Blob, query: URLSearchParams) => call<LogView>('POST', `/duties/log?${query.toString()}`, file),
   stretch: (document: BuildDocument, option: string, from_s: number, to_s: number, signal?: AbortSignal) =>
     call<TraceView>('POST', '/preview/stretch', { document, option, from_s, to_s }, undefined, signal),

@@ -6,11 +6,12 @@ import { blockText } from '../core/size'
 import type { BuildOption } from '../document/types'
 import { asLaid, inBends } from '../pipes/laid'
 import { sizeText } from '../pipes/size'
-import { change, figure, spoken } from '../quantity/catalogue'
+import { figure, spoken } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import { apart, PX_PER_LETTER } from './captions'
 import { spokenPiece } from './spoken'
-import { mark, ridge, sameStation, type PieceShape } from './geometry'
+import { mark, ridge, type PieceShape } from './geometry'
+import StationFigures from './StationFigures.vue'
 import WaterRidge from './WaterRidge.vue'
 
 const props = defineProps<{
@@ -21,6 +22,8 @@ const props = defineProps<{
   chosen?: number
   /** Where pipes are laid in the room they are bent as that. */
   fit?: FitView
+  /** What a log measured at stations, °C by their number. */
+  measured?: Readonly<Record<number, number>>
   /** The operating point that the line is drawn for, in two short lines. */
   point: [string, string]
 }>()
@@ -38,7 +41,9 @@ const water = computed(
 const folded = useMediaQuery('(max-height: 790px)')
 /** Ground rule under the ridge; station figures stand below it. */
 const ground = computed(() => (folded.value ? 112 : 158))
-const height = computed(() => ground.value + (!water.value ? 54 : folded.value ? 74 : 122))
+/** Under the stations' figures, where a log is looked at, one line for what was measured. */
+const more = computed(() => (props.measured ? 17 : 0))
+const height = computed(() => ground.value + more.value + (!water.value ? 54 : folded.value ? 74 : 122))
 const shape = computed(() =>
   ridge(
     props.steady,
@@ -56,29 +61,6 @@ const shape = computed(() =>
   ),
 )
 const hovered = ref<number>()
-
-const stations = computed(() =>
-  shape.value.plumbs.map((plumb, k) => {
-    const s = props.steady.stations[plumb.index]!
-    const was = sameStation(props.steady, plumb.index, props.ghost)
-    const t = figure(s.temperature_C, 'C', settings.units)
-    const delta = was ? s.temperature_C - was.temperature_C : 0
-    const pressure = was ? s.totalPressure_kPa - was.totalPressure_kPa : 0
-    // Close behind its neighbour a station's text starts at the plumb line instead of standing across it.
-    const tight = k > 0 && k < shape.value.plumbs.length - 1 && plumb.x - shape.value.plumbs[k - 1]!.x < 172
-    return {
-      ...plumb,
-      textX: tight ? plumb.x - 30 : plumb.x,
-      anchor: tight || k === 0 ? 'start' : k === shape.value.plumbs.length - 1 ? 'end' : 'middle',
-      name: s.name,
-      figure: `${t.figure}°`,
-      delta: change(delta, 'K', settings.units),
-      better: delta < 0,
-      pressure: spoken(s.totalPressure_kPa, 'kPa', settings.units),
-      pressureDelta: change(pressure, 'kPa', settings.units),
-    }
-  }),
-)
 
 /** A caption that does not fit over its piece gives up its price first, then itself. */
 const captions = computed(() =>
@@ -203,9 +185,7 @@ const tip = computed(() => {
       <text class="point" x="62" y="17">{{ point[0] }}</text>
       <text class="point" x="62" y="32">{{ point[1] }}</text>
       <line class="ground" :x1="56" :x2="wide - 40" :y1="ground" :y2="ground" />
-      <g v-for="s in stations" :key="s.index">
-        <line class="plumb" :x1="s.x" :x2="s.x" :y1="s.y" :y2="ground + 3" />
-      </g>
+      <line v-for="s in shape.plumbs" :key="s.index" class="plumb" :x1="s.x" :x2="s.x" :y1="s.y" :y2="ground + 3" />
       <g
         v-for="p in shape.pieces"
         :key="p.index"
@@ -257,17 +237,8 @@ const tip = computed(() => {
           <tspan class="price">{{ c.price }}</tspan>
         </text>
       </g>
-      <g v-for="s in stations" :key="`n${s.index}`" class="station" :data-station="s.index">
-        <text :x="s.textX" :y="ground + 21" :text-anchor="s.anchor">
-          <tspan class="big">{{ s.figure }}</tspan>
-          <tspan v-if="s.delta" dx="5" class="delta" :class="s.better ? 'better' : 'worse'">{{ s.delta }}</tspan>
-        </text>
-        <text :x="s.textX" :y="ground + 39" :text-anchor="s.anchor" class="name">
-          {{ s.name }} {{ s.pressure }}
-          <tspan v-if="s.pressureDelta" class="small-delta">({{ s.pressureDelta }})</tspan>
-        </text>
-      </g>
-      <WaterRidge v-if="water" :steady="steady" :ghost="ghost" :pieces="shape.pieces" :wide="wide" :top="ground + 50" :folded="folded" />
+      <StationFigures :steady="steady" :ghost="ghost" :plumbs="shape.plumbs" :ground="ground" :measured="measured" />
+      <WaterRidge v-if="water" :steady="steady" :ghost="ghost" :pieces="shape.pieces" :wide="wide" :top="ground + 50 + more" :folded="folded" />
     </svg>
     <div v-if="tip" class="tip" :style="{ left: `${tip.x}px` }" aria-hidden="true">{{ tip.text }}</div>
   </div>
@@ -366,24 +337,6 @@ svg {
 }
 .caption .price,
 .price {
-  fill: var(--ink-3);
-}
-.big {
-  font-size: var(--s4);
-  font-weight: 700;
-  font-stretch: 118%;
-  fill: var(--ink);
-}
-.delta {
-  font-size: var(--s2);
-  font-weight: 700;
-  font-stretch: 105%;
-}
-.name {
-  font-size: var(--s1);
-  fill: var(--ink-2);
-}
-.small-delta {
   fill: var(--ink-3);
 }
 .tip {

@@ -6,6 +6,8 @@ import { Offline, type SteadyView } from '../api/client'
 import { useBuild } from '../build/store'
 import ChargeLine from '../chargeline/ChargeLine.vue'
 import { allPieces } from '../document/pieces'
+import { atStations } from '../prove/channels'
+import { useLogs } from '../prove/logs'
 import type { BuildOption } from '../document/types'
 import { spoken } from '../quantity/catalogue'
 import { surfaces } from '../router'
@@ -26,6 +28,9 @@ const settings = useSettings()
 const broken = ref('')
 const shortcuts = ref(false)
 const chosen = ref<number>()
+const logs = useLogs()
+/** Where a log is looked at, what it measured stands under the stations. */
+const measured = computed(() => (route.name === 'prove' && last.value && logs.log ? atStations(logs.beside, last.value.option) : undefined))
 
 const shown = computed(() => build.answer?.steady)
 const point = computed<[string, string]>(() => {
@@ -124,6 +129,7 @@ onKeyStroke((event) => {
         :ghost="build.ghost?.answer.steady"
         :ghost-label="build.ghost?.label"
         :chosen="chosen"
+        :measured="measured"
         :point="point"
         :class="{ old: !shown }"
         @pick="pick"

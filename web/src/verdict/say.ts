@@ -1,4 +1,4 @@
-import type { FindingView, FitFinding, NoteView } from '../api/client'
+import type { FindingView, FitFinding, LogFinding, NoteView } from '../api/client'
 import { spoken, type UnitSystem } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
 
@@ -6,7 +6,12 @@ const PLACE = /\{(\w+)(?: (\w+)(?: (\d))?|\?([^}]*)|=([^}]*))?\}/g
 
 /** Words what was found of a run or an answer in the reader's units; the sentences and what is filled into them are the program's (formats, Sentences). */
 export function say(
-  finding: { kind: FindingView['kind'] | NoteView['kind'] | FitFinding['kind']; values: Record<string, number>; of?: string; to?: string },
+  finding: {
+    kind: FindingView['kind'] | NoteView['kind'] | FitFinding['kind'] | LogFinding['kind']
+    values: Record<string, number>
+    of?: string
+    to?: string
+  },
   sentences: Record<string, string>,
   system: UnitSystem,
 ): string {

@@ -87,6 +87,7 @@ import io.enthalpa.core.telemetry.LogParts;
 import io.enthalpa.core.telemetry.MeasuredDuty;
 import io.enthalpa.core.telemetry.MeasuredRun;
 import io.enthalpa.core.telemetry.Segments;
+import io.enthalpa.core.telemetry.SimulatedLog;
 import io.enthalpa.core.uncertainty.MonteCarlo;
 import io.enthalpa.core.verdict.Load;
 import io.enthalpa.core.verdict.RunFigures;
@@ -214,6 +215,7 @@ public final class Methods {
                             Segments.METHOD,
                             LogParts.METHOD,
                             MeasuredDuty.METHOD,
+                            SimulatedLog.METHOD,
                             Beside.METHOD)));
 
     private Methods() {}

@@ -58,7 +58,7 @@ public record Beside(MeasuredRun run, Trace trace, Map<Channel, double[]> predic
     public static Beside of(MeasuredRun run, Answer answer) {
         Trace trace = answer.soak();
         Map<Channel, double[]> predicted =
-                predicted(trace, run, answer.targets().sensor());
+                predicted(trace, run.seen().time(), answer.targets().sensor());
         List<Match> matches = new ArrayList<>();
         Load load = Load.of(run.seen());
         predicted.forEach((channel, values) -> {
@@ -126,8 +126,8 @@ public record Beside(MeasuredRun run, Trace trace, Map<Channel, double[]> predic
                 loaded);
     }
 
-    private static Map<Channel, double[]> predicted(Trace trace, MeasuredRun run, Sensor sensor) {
-        double[] time = run.seen().time();
+    /** @return what sensors in a run would show at moments of it, by channel */
+    static Map<Channel, double[]> predicted(Trace trace, double[] time, Sensor sensor) {
         Map<Channel, double[]> of = new EnumMap<>(Channel.class);
         of.put(Channel.INTAKE, at(trace, trace.shown(), time));
         CoreTrace core = trace.core();

@@ -12,6 +12,10 @@ public final class BesideFindings {
     static final double AGREES = 2;
 
     private static final double HALF = 0.5;
+    /** Times by which the water's warming is another (judgement: two sensors of 1 K at a warming of some kelvin). */
+    private static final double OTHER_FLOW = 1.3;
+    /** K of warming under which nothing is told by it. */
+    private static final double LEAST_WARMING = 3;
 
     private BesideFindings() {}
 
@@ -44,11 +48,34 @@ public final class BesideFindings {
         if (!load) {
             return rest ? LogFinding.Kind.BESIDE_AT_REST : LogFinding.Kind.BESIDE_AGREES;
         }
-        boolean alike = rest && Math.signum(m.rest()) == Math.signum(m.load());
+        boolean alike = isAllAlong(m);
         if (m.load() < 0) {
             return alike ? LogFinding.Kind.BESIDE_COLD_ALL : LogFinding.Kind.BESIDE_COLD_LOAD;
         }
         return alike ? LogFinding.Kind.BESIDE_WARM_ALL : LogFinding.Kind.BESIDE_WARM_LOAD;
+    }
+
+    private static boolean isAllAlong(Beside.Match m) {
+        return Math.abs(m.rest()) >= AGREES && Math.signum(m.rest()) == Math.signum(m.load());
+    }
+
+    /** Water that warms by much more, or less, than predicted on its way through the core: less, or more, goes round. */
+    private static Optional<LogFinding> flow(Beside beside) {
+        Optional<Beside.Match> to = beside.match(Channel.WATER_TO_CORE);
+        Optional<Beside.Match> from = beside.match(Channel.WATER_FROM_CORE);
+        if (to.isEmpty() || from.isEmpty()) {
+            return Optional.empty();
+        }
+        double measured = from.get().measured() - to.get().measured();
+        double predicted = from.get().predicted() - to.get().predicted();
+        boolean less = measured > predicted * OTHER_FLOW;
+        boolean more = measured * OTHER_FLOW < predicted;
+        return Math.max(measured, predicted) > LEAST_WARMING && (less || more)
+                ? Optional.of(LogFinding.of(LogFinding.Kind.BESIDE_OF_FLOW)
+                        .kelvin("measured", measured)
+                        .kelvin("predicted", predicted)
+                        .with("less", less ? 0 : 1, Quantity.NUMBER))
+                : Optional.empty();
     }
 
     /** Which part brings the difference, as far as the channels tell. */
@@ -69,8 +96,15 @@ public final class BesideFindings {
         }
         boolean byWater =
                 beside.trace().core() != null && beside.trace().core().cold().byWater();
+        Optional<LogFinding> flow = byWater ? flow(beside) : Optional.empty();
+        if (flow.isPresent()) {
+            return flow.get();
+        }
         if (before.isPresent() && (!byWater || water.isPresent())) {
             return side(LogFinding.Kind.BESIDE_OF_CORE, warm).with("air", byWater ? 0 : 1, Quantity.NUMBER);
+        }
+        if (isAllAlong(m)) {
+            return LogFinding.of(LogFinding.Kind.BESIDE_OFFSET);
         }
         return side(LogFinding.Kind.BESIDE_CANNOT_TELL, warm)
                 .with("before", before.isPresent() ? 1 : 0, Quantity.NUMBER)

@@ -60,6 +60,8 @@ public record LogFinding(Kind kind, String of, String to, List<Figure> figures) 
         BESIDE_OF_BLOWER(About.BESIDE),
         BESIDE_OF_WATER(About.BESIDE),
         BESIDE_OF_CORE(About.BESIDE),
+        BESIDE_OF_FLOW(About.BESIDE),
+        BESIDE_OFFSET(About.BESIDE),
         BESIDE_CANNOT_TELL(About.BESIDE);
 
         private final About about;

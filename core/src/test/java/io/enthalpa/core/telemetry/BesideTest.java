@@ -110,7 +110,7 @@ class BesideTest {
                 .hasMessageContaining("without boost");
     }
 
-    /** The model's own answer as a log, 5 K warmer at the plenum and 12 K before the core. */
+    /** The model's own answer as a log, 5 K warmer at the plenum, 7 without load, and 12 K before the core. */
     @Test
     void aKnownDifferenceIsFoundWhereItIs() {
         Build build = build(Systems.standard());
@@ -127,13 +127,15 @@ class BesideTest {
                 303,
                 own.predicted().get(BEFORE_CORE)[i] + 12,
                 own.predicted().get(AFTER_CORE)[i],
-                own.predicted().get(INTAKE)[i] + 5
+                own.predicted().get(INTAKE)[i] + (run.seen().boost()[i] > 0 ? 5 : 7)
             });
         }
         Beside beside = Beside.of(MeasuredRun.of(rows.series(), Logs.LOAD, 303), new Answer(driven, "A"));
         assertThat(beside.match(INTAKE).orElseThrow().load()).isCloseTo(-5, within(0.02));
-        assertThat(beside.match(INTAKE).orElseThrow().rest()).isCloseTo(-5, within(0.02));
-        assertThat(beside.match(INTAKE).orElseThrow().rms()).isCloseTo(5, within(0.02));
+        assertThat(beside.match(INTAKE).orElseThrow().rest()).isCloseTo(-7, within(0.05));
+        assertThat(beside.match(INTAKE).orElseThrow().rms())
+                .as("a quarter of the time 7, the rest 5")
+                .isCloseTo(Math.sqrt((49 + 3 * 25) / 4.0), within(0.02));
         assertThat(beside.match(BEFORE_CORE).orElseThrow().load()).isCloseTo(-12, within(0.02));
         assertThat(beside.match(AFTER_CORE).orElseThrow().load()).isCloseTo(0, within(0.02));
         assertThat(beside.match(WATER_TO_CORE)).isEmpty();
@@ -204,6 +206,51 @@ class BesideTest {
                 .containsExactly(Kind.BESIDE_WARM_LOAD, Kind.BESIDE_OF_WATER);
         assertThat(Logs.kinds(says(true, off(INTAKE, 5, 0), off(BEFORE_CORE, 0, 0), off(WATER_TO_CORE, 3, 0))))
                 .containsExactly(Kind.BESIDE_WARM_LOAD, Kind.BESIDE_OF_CORE);
+    }
+
+    private static Match under(Channel channel, double measured, double predicted) {
+        return new Match(channel, predicted - measured, 0, 0, measured, predicted, 60);
+    }
+
+    /** 14 K where 8 were predicted is 1.75 times as much; 10 where 8 were is 1.25 times. */
+    @Test
+    void waterThatWarmsByMuchMoreGoesRoundTooSlowly() {
+        LogFinding flow = says(
+                        true,
+                        off(INTAKE, -5, 0),
+                        off(BEFORE_CORE, 0, 0),
+                        under(WATER_TO_CORE, 308, 308),
+                        under(Channel.WATER_FROM_CORE, 322, 316))
+                .get(1);
+        assertThat(flow.kind()).isEqualTo(Kind.BESIDE_OF_FLOW);
+        assertThat(Logs.figure(flow, "measured")).isCloseTo(14, within(1e-9));
+        assertThat(Logs.figure(flow, "predicted")).isCloseTo(8, within(1e-9));
+        assertThat(Logs.figure(flow, "less")).isZero();
+        assertThat(says(
+                                true,
+                                off(INTAKE, -5, 0),
+                                off(BEFORE_CORE, 0, 0),
+                                under(WATER_TO_CORE, 308, 308),
+                                under(Channel.WATER_FROM_CORE, 318, 316))
+                        .get(1)
+                        .kind())
+                .isEqualTo(Kind.BESIDE_OF_CORE);
+        assertThat(Logs.figure(
+                        says(
+                                        true,
+                                        off(INTAKE, 5, 0),
+                                        under(WATER_TO_CORE, 308, 308),
+                                        under(Channel.WATER_FROM_CORE, 311, 316))
+                                .get(1),
+                        "less"))
+                .as("more goes round")
+                .isOne();
+    }
+
+    @Test
+    void whatIsOffAllAlongIsNoMatterOfTheCore() {
+        assertThat(Logs.kinds(says(false, off(INTAKE, -4, -3))))
+                .containsExactly(Kind.BESIDE_COLD_ALL, Kind.BESIDE_OFFSET);
     }
 
     @Test

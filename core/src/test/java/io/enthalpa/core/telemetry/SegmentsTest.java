@@ -63,6 +63,14 @@ class SegmentsTest {
     }
 
     @Test
+    void shortPullsWithAGearChangeBetweenAreOne() {
+        cruise(20).pull(1.5).log.then(1.4, 3500 * RPM, -20e3, 30, 325);
+        assertThat(pull(1.5).cruise(20).found())
+                .extracting(Segment::kind)
+                .containsExactly(Kind.CRUISE, Kind.PULL, Kind.CRUISE);
+    }
+
+    @Test
     void aLongerLiftDoes() {
         pull(6).log.then(5, 3500 * RPM, -20e3, 30, 325);
         assertThat(pull(6).found()).extracting(Segment::kind).containsExactly(Kind.PULL, Kind.CRUISE, Kind.PULL);

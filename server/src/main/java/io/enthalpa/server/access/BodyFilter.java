@@ -34,6 +34,8 @@ final class BodyFilter implements Filter {
     private static final Map<String, Long> FILES = Map.of(
             "/api/duties/log",
             600_000_000L,
+            "/api/logs",
+            600_000_000L,
             "/api/room/mesh",
             2_000_000_000L,
             "/api/backups/restore",

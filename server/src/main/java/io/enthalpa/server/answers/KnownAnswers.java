@@ -15,7 +15,7 @@ import tools.jackson.databind.JsonNode;
  * old; the least asked for make room.
  */
 @Component
-class KnownAnswers {
+public class KnownAnswers {
     /** A duty's answer takes some 200 kB. */
     private static final int MOST = 120;
 
@@ -26,12 +26,12 @@ class KnownAnswers {
             Caffeine.newBuilder().maximumSize(MOST).build();
 
     /** @return what is known about a document, read through once for all that is asked about it */
-    About about(JsonNode document) {
+    public About about(JsonNode document) {
         return new About(digest(document));
     }
 
     /** What is known about one document. */
-    final class About {
+    public final class About {
         private final String document;
 
         private About(String document) {
@@ -42,7 +42,7 @@ class KnownAnswers {
          * @param what is asked, with all that the answer hangs on beside the document
          * @param find the answer where it is not known; what it throws is not kept
          */
-        <T> T or(String what, Class<T> type, Supplier<T> find) {
+        public <T> T or(String what, Class<T> type, Supplier<T> find) {
             Question question = new Question(document, what);
             Object known = answers.getIfPresent(question);
             if (known != null) {

@@ -54,6 +54,14 @@ public class BuildService {
         return state(head(id));
     }
 
+    /** @return the newest versions of builds of this name */
+    public List<BuildState> called(String name) {
+        return store.heads().stream()
+                .filter(head -> head.name().equals(name))
+                .map(this::state)
+                .toList();
+    }
+
     /**
      * Reads a build file and keeps it as a new build.
      *

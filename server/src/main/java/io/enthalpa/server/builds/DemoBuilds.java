@@ -8,6 +8,7 @@ import java.util.List;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.ApplicationArguments;
 import org.springframework.boot.ApplicationRunner;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 
 /** Puts the invented demo builds into an empty store when the server was started as a demo. */
@@ -15,10 +16,12 @@ import org.springframework.stereotype.Component;
 class DemoBuilds implements ApplicationRunner {
     private static final List<String> NAMES = List.of("juniper", "pass-van", "saltline", "pilot-launch");
     private final BuildService builds;
+    private final ApplicationEventPublisher told;
     private final boolean demo;
 
-    DemoBuilds(BuildService builds, @Value("${enthalpa.demo:false}") boolean demo) {
+    DemoBuilds(BuildService builds, ApplicationEventPublisher told, @Value("${enthalpa.demo:false}") boolean demo) {
         this.builds = builds;
+        this.told = told;
         this.demo = demo;
     }
 
@@ -26,6 +29,7 @@ class DemoBuilds implements ApplicationRunner {
     public void run(ApplicationArguments arguments) {
         if (demo && builds.isEmpty()) {
             builds.createAll(NAMES.stream().map(DemoBuilds::text).toList(), "demo build");
+            told.publishEvent(new DemoMade());
         }
     }
 

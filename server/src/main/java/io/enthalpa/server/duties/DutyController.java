@@ -8,17 +8,17 @@ import io.enthalpa.core.duty.Gearing;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.quantity.Unit;
+import io.enthalpa.core.telemetry.Channel;
+import io.enthalpa.core.telemetry.LoggedLoad;
 import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.DutyCsv;
-import io.enthalpa.formats.LogColumn;
+import io.enthalpa.formats.LogHead;
+import io.enthalpa.formats.LogText;
 import io.enthalpa.formats.document.DutyDocument;
 import io.enthalpa.server.problem.Asked;
 import jakarta.servlet.http.HttpServletRequest;
 import java.io.IOException;
-import java.io.InputStreamReader;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -123,7 +123,7 @@ class DutyController {
 
     /** What a column of a log can be taken for; {@code column} from 0 and {@code unit} as its heading says, null where none fits. */
     record LogRoleView(
-            LogColumn role,
+            Channel role,
             String words,
             List<String> units,
             @Nullable Integer column,
@@ -133,11 +133,14 @@ class DutyController {
 
     @PostMapping("/log-columns")
     LogHeadView head(@RequestBody LogHeadRequest request) {
-        List<String> headings = DutyCsv.headings(Asked.text(request.start(), "start"));
-        Map<LogColumn, DutyCsv.Column> guessed = DutyCsv.guess(headings);
+        LogHead head = LogHead.of(Asked.text(request.start(), "start"));
+        Map<Channel, LogHead.Column> guessed = head.guess(Channel.OF_DUTY).columns();
         List<LogRoleView> roles = new ArrayList<>();
-        for (LogColumn role : LogColumn.values()) {
-            DutyCsv.Column column = guessed.get(role);
+        for (Channel role : Channel.values()) {
+            if (!Channel.OF_DUTY.contains(role)) {
+                continue;
+            }
+            LogHead.Column column = guessed.get(role);
             roles.add(new LogRoleView(
                     role,
                     role.words(),
@@ -147,7 +150,7 @@ class DutyController {
                             ? null
                             : column.unit().symbol()));
         }
-        return new LogHeadView(headings, roles);
+        return new LogHeadView(head.headings(), roles);
     }
 
     record GapView(long line, double from_s, double seconds) {}
@@ -196,9 +199,9 @@ class DutyController {
                 : Optional.of(new Gearing(
                         tyre_mm / 1000, finalDrive, ratios, changeUp_rpm * Math.PI / 30, idle_rpm * Math.PI / 30));
         DutyCsv.Imported log = DutyCsv.read(
-                new InputStreamReader(body.getInputStream(), StandardCharsets.UTF_8),
-                chosen(columns),
-                new DutyCsv.Car(gearing, outside_kPa * 1000, boost_kPa * 1000, limiter_rpm * Math.PI / 30));
+                LogText.reader(body.getInputStream()),
+                LogHead.chosen(columns),
+                new LoggedLoad(gearing, outside_kPa * 1000, boost_kPa * 1000, limiter_rpm * Math.PI / 30));
         double highest = log.rows().stream().mapToDouble(DutyPoint::boost).max().orElse(0);
         return new LogView(
                 DutyDocument.tree(log.rows()),
@@ -211,30 +214,5 @@ class DutyController {
                 log.tolerance(),
                 log.rows().get(log.rows().size() - 1).time(),
                 highest / 1000);
-    }
-
-    private static Map<LogColumn, DutyCsv.Column> chosen(String columns) {
-        Map<LogColumn, DutyCsv.Column> chosen = new EnumMap<>(LogColumn.class);
-        for (String one : columns.isBlank() ? new String[0] : columns.split(",")) {
-            String[] parts = one.split(":", 3);
-            try {
-                LogColumn role = LogColumn.valueOf(parts[0]);
-                chosen.put(
-                        role,
-                        new DutyCsv.Column(
-                                Integer.parseInt(parts[1]),
-                                "column " + (Integer.parseInt(parts[1]) + 1),
-                                role.quantity().requireUnit(parts[2])));
-            } catch (IllegalArgumentException | ArrayIndexOutOfBoundsException e) {
-                throw EnthalpaFault.of(
-                        FaultKind.MALFORMED,
-                        "",
-                        "columns",
-                        "\"" + one + "\"",
-                        "a role, a column and a unit, as in TIME:0:s",
-                        "");
-            }
-        }
-        return chosen;
     }
 }
