@@ -109,14 +109,22 @@ public final class LogCsv {
      */
     public static Summary read(
             Reader text, Map<Channel, LogHead.Column> chosen, Function<List<Channel>, RowTaker> taker) {
+        return read(text, head -> chosen.isEmpty() ? byHeadings(head) : chosen, taker);
+    }
+
+    /** @return columns by their headings */
+    public static Map<Channel, LogHead.Column> byHeadings(LogHead head) {
+        return head.guess(EnumSet.allOf(Channel.class)).columns();
+    }
+
+    /** As {@link #read(Reader, Map, Function)}, the columns chosen once the headings are known. */
+    public static Summary read(
+            Reader text,
+            Function<LogHead, Map<Channel, LogHead.Column>> chosen,
+            Function<List<Channel>, RowTaker> taker) {
         LogCsv[] walk = new LogCsv[1];
         LogLines.read(text, head -> {
-            Map<Channel, LogHead.Column> columns = LogLines.named(
-                    new EnumMap<>(
-                            chosen.isEmpty()
-                                    ? head.guess(EnumSet.allOf(Channel.class)).columns()
-                                    : chosen),
-                    head.headings());
+            Map<Channel, LogHead.Column> columns = LogLines.named(new EnumMap<>(chosen.apply(head)), head.headings());
             if (!columns.containsKey(Channel.TIME)) {
                 throw LogLines.missing(Channel.TIME.words(), head.headings(), "Choose the column that holds the time.");
             }

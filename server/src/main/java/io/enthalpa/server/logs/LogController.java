@@ -18,6 +18,7 @@ import io.enthalpa.server.logs.LogView.Told;
 import io.enthalpa.server.problem.Asked;
 import io.enthalpa.server.work.Work;
 import jakarta.servlet.http.HttpServletRequest;
+import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.util.ArrayList;
@@ -89,10 +90,22 @@ class LogController {
             throws IOException {
         InputStream file = body.getInputStream();
         try {
-            return card(logs.take(build, uid, name, columns, file));
+            return card(logs.take(build, uid, name, columns, new Open(file)));
         } finally {
             // Who still sends would not hear the answer.
             file.skip(Long.MAX_VALUE);
+        }
+    }
+
+    /** Stays open when its reader is done: what still comes must be taken in. */
+    private static final class Open extends FilterInputStream {
+        Open(InputStream file) {
+            super(file);
+        }
+
+        @Override
+        public void close() {
+            // The request closes it.
         }
     }
 

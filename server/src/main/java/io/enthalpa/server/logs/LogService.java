@@ -77,10 +77,15 @@ class LogService implements ApplicationRunner {
                 .orElseThrow(() -> new NotThereException("This log is being read already."));
         try {
             Chunks[] chunks = new Chunks[1];
-            LogCsv.Summary read = LogCsv.read(LogText.reader(file), LogHead.chosen(columns), channels -> {
-                chunks[0] = new Chunks(log, channels);
-                return chunks[0];
-            });
+            LogCsv.Summary read = LogCsv.read(
+                    LogText.reader(file),
+                    head -> columns.isBlank()
+                            ? remembered(head).orElseGet(() -> LogCsv.byHeadings(head))
+                            : LogHead.chosen(columns),
+                    channels -> {
+                        chunks[0] = new Chunks(log, channels);
+                        return chunks[0];
+                    });
             chunks[0].end();
             store.finish(log, read.seconds(), read.kept(), json.writeValueAsString(LogView.Told.of(read)));
             store.remember(digest(read.headings()), LogHead.written(read.columns()));

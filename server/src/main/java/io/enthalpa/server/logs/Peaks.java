@@ -15,6 +15,9 @@ import java.util.Map;
  * @param high SI
  */
 record Peaks(double[] low, double[] high) {
+    /** s without a row from where a log has a hole. */
+    private static final double HOLE = 2;
+
     private static Peaks none(int columns) {
         Peaks peaks = new Peaks(new double[columns], new double[columns]);
         Arrays.fill(peaks.low, Double.NaN);
@@ -28,6 +31,25 @@ record Peaks(double[] low, double[] high) {
         }
         this.low[column] = Double.isNaN(this.low[column]) ? low : Math.min(this.low[column], low);
         this.high[column] = Double.isNaN(this.high[column]) ? high : Math.max(this.high[column], high);
+    }
+
+    /** Columns between two rows are straight between them, where the log has no hole there. */
+    private void bridge(int most) {
+        int last = -1;
+        for (int i = 0; i < low.length; i++) {
+            if (Double.isNaN(low[i])) {
+                continue;
+            }
+            if (last >= 0 && i - last <= most) {
+                double from = (low[last] + high[last]) / 2;
+                double to = (low[i] + high[i]) / 2;
+                for (int k = last + 1; k < i; k++) {
+                    low[k] = from + (to - from) * (k - last) / (i - last);
+                    high[k] = low[k];
+                }
+            }
+            last = i;
+        }
     }
 
     /** Far out from the summaries of the blocks, near by from the rows themselves. */
@@ -58,6 +80,8 @@ record Peaks(double[] low, double[] high) {
                 }
             }
         });
+        int most = (int) Math.ceil(Math.max(HOLE, 3 * perRow) / width);
+        of.values().forEach(peaks -> peaks.bridge(most));
         return of;
     }
 
