@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Segment } from '../api/client'
 import { useBuild } from '../build/store'
 import { figure } from '../quantity/catalogue'
@@ -9,6 +9,10 @@ import { KINDS } from './segments'
 
 /** The parts of a drive, each to be looked at closely with one press. */
 const props = defineProps<{ segments: Segment[] }>()
+watch(
+  () => props.segments,
+  () => (all.value = false),
+)
 const emit = defineEmits<{ look: [from: number, to: number] }>()
 const build = useBuild()
 const settings = useSettings()
@@ -17,6 +21,10 @@ const rate = (v: number) => figure(v, 'K', settings.units, 2).figure
 const unit = computed(() => figure(0, 'C', settings.units).unit)
 const over = (v: number) => v > build.document!.targets.intake_C
 const seconds = (v: number) => (v < 0.05 ? '' : v < 100 ? `${v.toFixed(0)} s` : clock(v))
+/** A day's log has hundreds of parts: those first in sight are enough until all are asked for. */
+const FIRST = 60
+const all = ref(false)
+const shown = computed(() => (all.value ? props.segments : props.segments.slice(0, FIRST)))
 const hot = computed(() => props.segments.some((s) => s.overTimingLine_s > 0))
 </script>
 
@@ -38,7 +46,7 @@ const hot = computed(() => props.segments.some((s) => s.overTimingLine_s > 0))
       </tr>
     </thead>
     <tbody>
-      <tr v-for="(s, i) in segments" :key="i" :class="s.kind.toLowerCase()">
+      <tr v-for="(s, i) in shown" :key="i" :class="s.kind.toLowerCase()">
         <th scope="row">
           <button type="button" class="act" @click="emit('look', s.from_s, s.to_s)">{{ KINDS[s.kind] }}</button>
         </th>
@@ -55,6 +63,9 @@ const hot = computed(() => props.segments.some((s) => s.overTimingLine_s > 0))
       </tr>
     </tbody>
   </table>
+  <p v-if="shown.length < segments.length">
+    <button type="button" class="act" @click="all = true">and {{ segments.length - shown.length }} more parts</button>
+  </p>
 </template>
 
 <style scoped>

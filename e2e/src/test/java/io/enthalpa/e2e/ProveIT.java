@@ -1,0 +1,172 @@
+package io.enthalpa.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.Locale;
+import java.util.Random;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Logs beside what was predicted: the demo's, whose faults are known, and one read into a new build. */
+class ProveIT extends OnDemo {
+    /** The demo's logs are made after the program is up. */
+    private static final double LONG = 60_000;
+
+    @TempDir
+    Path folder;
+
+    private Locator prove() {
+        return page.raw().locator(".prove");
+    }
+
+    private Locator answer() {
+        return page.raw().locator(".answer");
+    }
+
+    private static LocatorAssertions.ContainsTextOptions patient() {
+        return new LocatorAssertions.ContainsTextOptions().setTimeout(LONG);
+    }
+
+    /** The original, with its logs; a copy has none. */
+    private void openDemo(String name) {
+        String builds =
+                page.raw().request().get(program.address() + "/api/builds").text();
+        long id = JsonMapper.shared()
+                .readTree(builds)
+                .valueStream()
+                .filter(b -> b.get("name").asString().equals(name))
+                .mapToLong(b -> b.get("id").longValue())
+                .min()
+                .orElseThrow();
+        page.raw().waitForCondition(() -> logs(id).size() == 2);
+        page.openBuild(id).option("A").surface("Prove");
+    }
+
+    private JsonNode logs(long build) {
+        return JsonMapper.shared()
+                .readTree(page.raw()
+                        .request()
+                        .get(program.address() + "/api/logs?build=" + build)
+                        .text());
+    }
+
+    @Test
+    void theKinkedHoseOfJuniperIsFound() {
+        openDemo("Juniper");
+        page.button("hill runs, Saturday (simulated)").click();
+        assertThat(answer()).containsText("Predicted too cold all along", patient());
+        assertThat(answer()).containsText("less goes round than the model has. Look for a kinked or thin hose");
+        // Four runs, each told for itself, with what was measured under the stations.
+        assertThat(prove().locator("tbody tr.pull")).not().hasCount(0);
+        assertThat(prove().locator("tbody tr.off")).hasCount(3);
+        assertThat(page.raw().locator("[data-station]").last()).containsText("measured 57.");
+        page.button("hill runs, hose put right (simulated)").click();
+        assertThat(answer()).containsText("Predicted and measured agree", patient());
+        assertThat(answer()).not().containsText("hose");
+        page.assertNothingWrong();
+    }
+
+    @Test
+    void aPartOfTheDriveIsLookedAtClosely() {
+        openDemo("Pass Van");
+        page.button("pass with trailer (simulated)").click();
+        assertThat(answer()).containsText("under load", patient());
+        prove().locator("tbody tr.pull button").first().click();
+        assertThat(page.button("the whole")).isVisible();
+        Locator plot = page.raw()
+                .getByRole(
+                        AriaRole.SLIDER,
+                        new com.microsoft.playwright.Page.GetByRoleOptions().setName("Time in the log"));
+        page.raw().getByLabel("before the core").first().check();
+        assertThat(page.raw().locator(".chart path.measured.heat")).hasAttribute("d", Pattern.compile("M.*"));
+        plot.press("End");
+        assertThat(plot).hasAttribute("aria-valuenow", "1320");
+        page.button("the whole").click();
+        assertThat(page.button("the whole")).hasCount(0);
+        page.assertNothingWrong();
+    }
+
+    /** Two minutes at ten rows a second, some of it load; kelvin under a heading in °C, and a column that nobody needs. */
+    private String drive(double intake) {
+        Random noise = new Random(3);
+        StringBuilder log =
+                new StringBuilder("Box 4;fw 2\nTime;Engine RPM;Boost;IAT;Ambient;Knock\ns;rpm;bar;°C;°C;V\n");
+        for (int i = 0; i < 1200; i++) {
+            boolean load = i % 600 > 200;
+            log.append(String.format(
+                    Locale.GERMANY,
+                    "%.1f;%d;%.2f;%.1f;%.1f;%.2f%n",
+                    i * 0.1,
+                    load ? 5000 : 2000,
+                    load ? 0.6 + 0.01 * noise.nextGaussian() : -0.4,
+                    273.1 + intake + (load ? 4 : 0) + 0.1 * noise.nextGaussian(),
+                    293.2,
+                    noise.nextDouble()));
+        }
+        return log.toString();
+    }
+
+    @Test
+    void aNewBuildReadsItsFirstLog() throws IOException {
+        page.mayBeRefused(422, "/api/logs").newBuild().surface("Prove");
+        assertThat(prove()).containsText("No log of this build yet");
+        page.raw()
+                .setInputFiles(
+                        "input[aria-label='Log as CSV']",
+                        Files.writeString(folder.resolve("backwards.csv"), "t,IAT\n0,40\n5,41\n3,42\n"));
+        page.button("Read it").click();
+        assertThat(prove().locator("[role=alert]")).containsText("line 4, t is 3.00 s");
+
+        page.raw()
+                .setInputFiles(
+                        "input[aria-label='Log as CSV']",
+                        Files.writeString(folder.resolve("first drive.csv"), drive(60)));
+        assertThat(prove().locator("[role=alert]")).hasCount(0);
+        assertThat(prove()).containsText("IAT: by its numbers this is kelvin");
+        assertThat(prove()).containsText("and 1 more column, not read");
+        assertThat(prove().locator(".read tbody tr")).hasCount(5);
+        page.button("Read it").click();
+        assertThat(answer()).containsText("Predicted", patient());
+        assertThat(prove()).containsText("Without a sensor before the core");
+        Locator intake = prove().locator(".matches tr", new Locator.LocatorOptions().setHasText("intake"));
+        double measured = Double.parseDouble(intake.locator("td").nth(1).textContent());
+        assertThat(measured).as("64 °C less the 0.05 of rounding").isCloseTo(63.95, within(0.3));
+
+        page.raw().reload();
+        assertThat(answer()).containsText("Predicted", patient());
+        page.button("Call it otherwise").click();
+        page.raw().getByLabel("Name of the log").fill("shake-down");
+        page.button("Call it so").click();
+        assertThat(page.button("shake-down")).isVisible();
+
+        // Units of the reader; then the same headings once more are known.
+        page.raw().keyboard().press("u");
+        assertThat(intake.locator("td").first()).hasText("°F");
+        page.raw().keyboard().press("u");
+        page.button("Read a log").click();
+        page.raw()
+                .setInputFiles(
+                        "input[aria-label='Log as CSV']", Files.writeString(folder.resolve("second.csv"), drive(50)));
+        assertThat(prove()).containsText("Columns as they were read from a file with these headings the last time");
+        page.button("Read it").click();
+        assertThat(page.button("second")).hasAttribute("aria-current", "true");
+        assertThat(page.button("shake-down")).isVisible();
+
+        page.button("Delete this log").click();
+        page.button("Delete it").click();
+        assertThat(page.button("second")).hasCount(0);
+        assertThat(page.button("shake-down")).hasAttribute("aria-current", "true");
+        page.assertNothingWrong();
+    }
+}
