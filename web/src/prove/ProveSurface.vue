@@ -12,6 +12,7 @@ import Tick from '../ui/Tick.vue'
 import type { Channel, LogFinding, Match } from '../api/client'
 import { BESIDE, unitOf } from './channels'
 import LogChart from './LogChart.vue'
+import LogFit from './LogFit.vue'
 import { useLogs } from './logs'
 import ReadLog from './ReadLog.vue'
 import SegmentTable from './SegmentTable.vue'
@@ -222,6 +223,7 @@ function look(from: number, to: number): void {
             </tbody>
           </table>
         </template>
+        <LogFit v-if="logs.beside && !logs.beside.fault" :log="log.id" />
         <template v-if="logs.beside?.segments.length">
           <h3>Parts of the drive</h3>
           <SegmentTable :segments="logs.beside.segments" @look="look" />

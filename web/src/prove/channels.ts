@@ -38,3 +38,14 @@ export function atStations(beside: LogBeside | undefined, option: BuildOption): 
   }
   return at
 }
+
+/** Where the boss of a sensor goes. */
+export const BOSSES: Partial<Record<Channel, string>> = {
+  BEFORE_CORE: 'its boss in the pipe to the core, a hand before the tank',
+  AFTER_CORE: 'its boss in the pipe behind the core, three bores down',
+  INTAKE: 'its boss in the plenum, its tip in the stream',
+  WATER_TO_CORE: 'in the hose to the core, close before the spigot',
+  WATER_FROM_CORE: 'in the hose behind the core, close after the spigot',
+  WATER_TANK: 'at the outlet of the tank',
+  WATER_FLOW: 'a meter in the return, where the bore stays',
+}

@@ -1,4 +1,4 @@
-import { shallowRef, watch, type Ref } from 'vue'
+import { onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 import { api, type Channel, type LogCurves } from '../api/client'
 import { useBuild } from '../build/store'
 import type { Window } from '../plot/timeAxis'
@@ -34,20 +34,32 @@ export function useCurves(
           if (mine.signal.aborted) throw e
           return api.logCurves(id, stretch, mine.signal)
         })
-      if (mine === question) curves.value = told
+      if (mine === question) {
+        curves.value = told
+        question = undefined
+      }
     } catch {
       // What was drawn stays; why nothing can be answered is told where the log is laid beside the option.
     }
   }
 
+  function drop(): void {
+    question?.abort()
+    question = undefined
+  }
+  onScopeDispose(() => {
+    clearTimeout(timer)
+    drop()
+  })
   watch(
     [log, window, columns, () => channels.value.join(), () => build.document, () => build.letter],
     ([id, w, n], before) => {
       clearTimeout(timer)
-      question?.abort()
-      question = undefined
+      // What is dropped must be gone before the next is asked, or the server would tell it that it was.
+      const stands = question || curves.value ? STANDS : 0
+      drop()
       if (id !== before?.[0]) curves.value = undefined
-      if (id !== undefined && n > 0 && w.to > w.from) timer = setTimeout(() => void ask(), curves.value ? STANDS : 0)
+      if (id !== undefined && n > 0 && w.to > w.from) timer = setTimeout(() => void ask(), stands)
     },
     { immediate: true },
   )

@@ -65,6 +65,7 @@ export const useLogs = defineStore('logs', () => {
       if (mine === question) {
         told.value = { log: id, beside }
         failed.value = ''
+        question = undefined
       }
     } catch (e) {
       if (mine === question) failed.value = (e as Error).message
@@ -73,9 +74,10 @@ export const useLogs = defineStore('logs', () => {
 
   watch([chosen, () => build.document, () => build.letter], ([id, document]) => {
     clearTimeout(timer)
+    const stands = question || told.value?.log === id ? STANDS : 0
     question?.abort()
     question = undefined
-    if (id !== undefined && document) timer = setTimeout(() => void ask(), told.value?.log === id ? STANDS : 0)
+    if (id !== undefined && document) timer = setTimeout(() => void ask(), stands)
   })
 
   return { list, chosen, log, beside, failed, open, put, rename, remove }

@@ -97,6 +97,24 @@ class ProveIT extends OnDemo {
         page.assertNothingWrong();
     }
 
+    @Test
+    void aFitNamesTheFaultAndWhatIsLeftOpen() {
+        openDemo("Pass Van");
+        page.button("pass with trailer (simulated)").click();
+        assertThat(answer()).containsText("under load", patient());
+        page.button("Fit to this log").click();
+        Locator fit = page.raw().locator(".fit");
+        assertThat(fit).containsText("Under load the model then misses by", patient());
+        assertThat(fit).containsText("cooling air at the face: \u22123", patient());
+        assertThat(fit).containsText("Look for a fault there");
+        assertThat(fit.locator("tbody tr").first()).containsText("cooling air at the face");
+        // Another log is another question.
+        page.button("pass, plate off the face (simulated)").click();
+        assertThat(page.button("Fit to this log")).isVisible();
+        assertThat(fit).not().containsText("Look for a fault there");
+        page.assertNothingWrong();
+    }
+
     /** Two minutes at ten rows a second, some of it load; kelvin under a heading in °C, and a column that nobody needs. */
     private String drive(double intake) {
         Random noise = new Random(3);

@@ -37,6 +37,11 @@ public final class OptionMonteCarlo {
                 believed.duty().length());
     }
 
+    /** @return which inputs and formulas of an option are not known exactly */
+    public static List<Doubt> doubted(Build build, String letter) {
+        return doubted(build, new Answer(build, letter).system().path());
+    }
+
     private static List<Doubt> doubted(Build build, ChargePath path) {
         List<Doubt> unknowns = new ArrayList<>();
         add(unknowns, true, UncertainInput.BLOWER_EFFICIENCY);

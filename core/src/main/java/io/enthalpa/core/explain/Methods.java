@@ -83,6 +83,7 @@ import io.enthalpa.core.space.Gaps;
 import io.enthalpa.core.telemetry.Averager;
 import io.enthalpa.core.telemetry.Beside;
 import io.enthalpa.core.telemetry.ChannelChecks;
+import io.enthalpa.core.telemetry.LogFit;
 import io.enthalpa.core.telemetry.LogParts;
 import io.enthalpa.core.telemetry.MeasuredDuty;
 import io.enthalpa.core.telemetry.MeasuredRun;
@@ -215,6 +216,7 @@ public final class Methods {
                             Segments.METHOD,
                             LogParts.METHOD,
                             MeasuredDuty.METHOD,
+                            LogFit.METHOD,
                             SimulatedLog.METHOD,
                             Beside.METHOD)));
 

@@ -58,7 +58,7 @@ public record Beside(MeasuredRun run, Trace trace, Map<Channel, double[]> predic
     public static Beside of(MeasuredRun run, Answer answer) {
         Trace trace = answer.soak();
         Map<Channel, double[]> predicted =
-                predicted(trace, run.seen().time(), answer.targets().sensor());
+                predicted(trace, sinceStart(run), answer.targets().sensor());
         List<Match> matches = new ArrayList<>();
         Load load = Load.of(run.seen());
         predicted.forEach((channel, values) -> {
@@ -75,7 +75,7 @@ public record Beside(MeasuredRun run, Trace trace, Map<Channel, double[]> predic
 
     /** @return kg/s of charge at the steps of the log */
     public double[] flow() {
-        return at(trace, trace.flow(), run.seen().time());
+        return at(trace, trace.flow(), sinceStart(run));
     }
 
     /** @return whether water cools the core nearest the plenum */
@@ -126,7 +126,17 @@ public record Beside(MeasuredRun run, Trace trace, Map<Channel, double[]> predic
                 loaded);
     }
 
-    /** @return what sensors in a run would show at moments of it, by channel */
+    /** The run begins with the first row of the log. */
+    private static double[] sinceStart(MeasuredRun run) {
+        double[] time = run.seen().time().clone();
+        double zero = time.length == 0 ? 0 : time[0];
+        for (int i = 0; i < time.length; i++) {
+            time[i] -= zero;
+        }
+        return time;
+    }
+
+    /** @param time s of the run @return what sensors in a run would show at moments of it, by channel */
     static Map<Channel, double[]> predicted(Trace trace, double[] time, Sensor sensor) {
         Map<Channel, double[]> of = new EnumMap<>(Channel.class);
         of.put(Channel.INTAKE, at(trace, trace.shown(), time));
@@ -163,13 +173,12 @@ public record Beside(MeasuredRun run, Trace trace, Map<Channel, double[]> predic
         return shown;
     }
 
-    /** @return straight between the steps of the trace; before the first its value */
+    /** @param time s of the run @return straight between the steps of the trace; before the first its value */
     static double[] at(Trace trace, double[] column, double[] time) {
         double[] values = new double[time.length];
-        double zero = time.length == 0 ? 0 : time[0];
         int i = 0;
         for (int k = 0; k < time.length; k++) {
-            double t = time[k] - zero;
+            double t = time[k];
             while (i < column.length - 1 && trace.time()[i] < t) {
                 i++;
             }

@@ -1,5 +1,6 @@
 package io.enthalpa.core.telemetry;
 
+import io.enthalpa.core.build.Build;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
 import io.enthalpa.core.verdict.SeenRun;
@@ -36,6 +37,18 @@ public record MeasuredRun(
     private static final double ROLLS = 20 / 3.6;
     /** s to each side. */
     private static final double SMOOTH = 1;
+
+    /** @return a log of a build, judged as one of its options; what was not logged is the build's */
+    public static MeasuredRun of(LogSeries log, Build build, String letter) {
+        return of(
+                log,
+                new LoggedLoad(
+                        build.gearing(),
+                        build.climate().ambient().pressure(),
+                        build.option(letter).boost(),
+                        build.engine().maxSpeed()),
+                build.climate().temperature());
+    }
 
     /** @param outside K where the log has none */
     public static MeasuredRun of(LogSeries log, LoggedLoad load, double outside) {

@@ -7,8 +7,8 @@ import java.util.Arrays;
  * a second, hoses as a row of slices that move on by one in each step, other cells in the core, conductances from the cards by its own search. What the
  * charge path gives (flow, temperature before the core, water flow, boost) is told from outside.
  */
-final class SecondPlant {
-    static final double DT = 0.01;
+public final class SecondPlant {
+    public static final double DT = 0.01;
     private static final int NX = 12;
     private static final int NY = 10;
     private static final double WATER = 990 * 4180.0;
@@ -54,7 +54,7 @@ final class SecondPlant {
      * @param shares   of the whole resistance: charge side and wall
      * @param capacity J/K of the metal
      */
-    SecondPlant(Card card, double[] shares, double coldPower, double capacity, double start) {
+    public SecondPlant(Card card, double[] shares, double coldPower, double capacity, double start) {
         double whole = card.conductance();
         hot = whole / shares[0];
         wall = whole / shares[1];
@@ -70,9 +70,9 @@ final class SecondPlant {
     }
 
     /** One measured point of an exchanger in crossflow. */
-    record Card(double flow, double hotRate, double in, double out, double coldRate, double coldIn) {
+    public record Card(double flow, double hotRate, double in, double out, double coldRate, double coldIn) {
         /** W/K by halving, on a grid of its own. */
-        double conductance() {
+        public double conductance() {
             double low = 1;
             double high = 1e5;
             for (int i = 0; i < 80; i++) {
@@ -138,7 +138,7 @@ final class SecondPlant {
     }
 
     /** A step with air. @param coldRate W/K */
-    void air(double m, double in, double coldRate, double coldIn) {
+    public void air(double m, double in, double coldRate, double coldIn) {
         core(m, in, coldRate, coldIn);
     }
 
@@ -189,7 +189,7 @@ final class SecondPlant {
         return last;
     }
 
-    double out() {
+    public double out() {
         return out;
     }
 }

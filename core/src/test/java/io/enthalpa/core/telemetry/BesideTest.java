@@ -148,6 +148,19 @@ class BesideTest {
         assertThat(Logs.kinds(BesideFindings.of(beside))).first().isEqualTo(Kind.BESIDE_COLD_ALL);
     }
 
+    /** Moments are those of the run, wherever the first of them lies. */
+    @Test
+    void whatIsAskedLaterIsToldOfThen() {
+        Trace.Columns columns = Trace.Columns.of(new double[] {1, 1, 1, 1});
+        for (int i = 0; i < 4; i++) {
+            columns.time()[i] = i + 1;
+        }
+        Trace trace = new Trace(
+                columns, 300, List.of(), List.of(), List.of(), List.of(), List.of(), new EnergyAudit(0, 0, 0, 0));
+        assertThat(Beside.at(trace, new double[] {10, 20, 30, 40}, new double[] {2.5, 3, 9}))
+                .containsExactly(new double[] {25, 30, 40}, within(1e-12));
+    }
+
     /** A core of effectiveness 0.75: charge 400 K, behind it 325, water 300. */
     private static Beside apart(boolean byWater, Match... matches) {
         CoreTrace.Cold cold = CoreTrace.Cold.of(byWater, false, false, 2);

@@ -9,8 +9,14 @@ import io.enthalpa.core.route.RunName;
 import io.enthalpa.core.router.Taste;
 import io.enthalpa.core.sizing.CoolingMethod;
 import io.enthalpa.core.sizing.MethodSizing;
+import io.enthalpa.core.telemetry.LogFit;
+import io.enthalpa.core.telemetry.LogFitResult;
+import io.enthalpa.core.telemetry.LogSeries;
+import io.enthalpa.core.telemetry.MeasuredDuty;
+import io.enthalpa.core.telemetry.MeasuredRun;
 import io.enthalpa.formats.BuildFile;
 import io.enthalpa.server.answers.PipeWaysView;
+import io.enthalpa.server.logs.LogService;
 import io.enthalpa.server.problem.Asked;
 import io.enthalpa.server.problem.FaultView;
 import io.enthalpa.server.work.Work;
@@ -55,6 +61,7 @@ class JobController {
     private static final long EVERY_MS = 200;
     private static final long LONGEST_WATCH_MS = 10 * 60_000;
     private final Jobs jobs;
+    private final LogService logs;
     /** Watched ones, to be ended when the program ends: an open stream would hold it up. */
     private final Set<SseEmitter> open = ConcurrentHashMap.newKeySet();
 
@@ -64,8 +71,9 @@ class JobController {
         return thread;
     });
 
-    JobController(Jobs jobs) {
+    JobController(Jobs jobs, LogService logs) {
         this.jobs = jobs;
+        this.logs = logs;
     }
 
     /**
@@ -75,7 +83,7 @@ class JobController {
     record JobRequest(
             JsonNode document, String option, @Nullable Boolean every) {}
 
-    /** {@code spread}, {@code methods} or {@code routes}: what has come of it so far. */
+    /** {@code spread}, {@code methods}, {@code routes} or {@code fit}: what has come of it so far. */
     record JobView(
             String id,
             Job.State state,
@@ -84,7 +92,8 @@ class JobController {
             @Nullable FaultView fault,
             @Nullable SpreadView spread,
             @Nullable List<ComparedView> methods,
-            @Nullable PipeWaysView routes) {}
+            @Nullable PipeWaysView routes,
+            @Nullable LogFitView fit) {}
 
     /**
      * @param of    name of the pipe
@@ -115,6 +124,30 @@ class JobController {
                     return job != null && job.state() == Job.State.CANCELLED;
                 });
         Job job = jobs.start(page, "routes", search.parts(), search::run, search::view);
+        begun.set(job);
+        return view(job, false);
+    }
+
+    /** @param log that the option is fitted to */
+    record FitRequest(
+            JsonNode document, String option, @Nullable Long log) {}
+
+    /** What is not known exactly of an option, fitted to a log of its build: {@link LogFit}. */
+    @PostMapping("/fit")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    JobView fit(
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page, @RequestBody FitRequest request) {
+        Build build = BuildFile.read(Asked.document(request.document()));
+        String letter = Asked.text(request.option(), "option");
+        LogSeries log =
+                logs.steps((long) Asked.number(request.log() == null ? null : Double.valueOf(request.log()), "log"));
+        AtomicReference<@Nullable Job> begun = new AtomicReference<>();
+        MeasuredRun run = MeasuredRun.of(log, build, letter);
+        LogFit fit = new LogFit(MeasuredDuty.of(build, run), letter, run, () -> {
+            Job job = begun.get();
+            return job != null && job.state() != Job.State.RUNNING;
+        });
+        Job job = jobs.start(page, "fit", fit.runs(), fit::run, fit::result);
         begun.set(job);
         return view(job, false);
     }
@@ -239,6 +272,9 @@ class JobController {
                 result instanceof List<?> lines
                         ? lines.stream().map(ComparedView.class::cast).toList()
                         : null,
-                result instanceof PipeWaysView routes ? routes : null);
+                result instanceof PipeWaysView routes ? routes : null,
+                result instanceof Optional<?> fit
+                        ? fit.map(LogFitResult.class::cast).map(LogFitView::of).orElse(null)
+                        : null);
     }
 }

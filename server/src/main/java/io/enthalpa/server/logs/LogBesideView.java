@@ -12,7 +12,6 @@ import io.enthalpa.core.telemetry.ChannelChecks;
 import io.enthalpa.core.telemetry.LogFinding;
 import io.enthalpa.core.telemetry.LogParts;
 import io.enthalpa.core.telemetry.LogSeries;
-import io.enthalpa.core.telemetry.LoggedLoad;
 import io.enthalpa.core.telemetry.MeasuredDuty;
 import io.enthalpa.core.telemetry.MeasuredRun;
 import io.enthalpa.core.telemetry.Segment;
@@ -106,14 +105,7 @@ record LogBesideView(
 
     static Answered of(LogSeries log, Build build, String letter) {
         BuildOption option = build.option(letter);
-        MeasuredRun run = MeasuredRun.of(
-                log,
-                new LoggedLoad(
-                        build.gearing(),
-                        build.climate().ambient().pressure(),
-                        option.boost(),
-                        build.engine().maxSpeed()),
-                build.climate().temperature());
+        MeasuredRun run = MeasuredRun.of(log, build, letter);
         List<LogFinding> findings = new ArrayList<>(ChannelChecks.of(run, ChannelChecks.mayBeColder(option)));
         if (run.judged().isPresent()) {
             findings.add(ShapeFinding.of(run));

@@ -33,7 +33,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Takes logs in, keeps them and hands them out again. */
 @Service
-class LogService implements ApplicationRunner {
+public class LogService implements ApplicationRunner {
     private static final int LONGEST_NAME = 120;
     /** Logs held as steps; each takes two megabytes at most. */
     private static final int AT_HAND = 12;
@@ -127,6 +127,11 @@ class LogService implements ApplicationRunner {
 
     void delete(long log) {
         store.delete(log);
+    }
+
+    /** @return a log as means of equal steps */
+    public LogSeries steps(long log) {
+        return steps(kept(log));
     }
 
     /** @return as means of equal steps */

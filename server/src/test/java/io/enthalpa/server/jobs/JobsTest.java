@@ -1,6 +1,7 @@
 package io.enthalpa.server.jobs;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import io.enthalpa.server.RunningServer;
 import java.io.BufferedReader;
@@ -86,6 +87,53 @@ class JobsTest {
                         .json()
                         .get("spread"))
                 .isEqualTo(spread);
+    }
+
+    /** The demo's log of the van with two fifths of its cooling air gone. */
+    @Test
+    void aFitFindsTheBlockedFaceOfTheDemo() throws Exception {
+        long build = server.get("/api/builds")
+                .json()
+                .valueStream()
+                .filter(b -> b.get("name").asString().equals("Pass Van"))
+                .findFirst()
+                .orElseThrow()
+                .get("id")
+                .longValue();
+        long log = -1;
+        for (int tries = 0; log < 0 && tries < 300; tries++) {
+            log = server.get("/api/logs?build=" + build)
+                    .json()
+                    .valueStream()
+                    .filter(l -> l.get("name").asString().startsWith("pass with trailer"))
+                    .mapToLong(l -> l.get("id").longValue())
+                    .findFirst()
+                    .orElse(-1);
+            Thread.sleep(100);
+        }
+        ObjectNode request = JsonMapper.shared().createObjectNode();
+        request.set("document", van);
+        RunningServer.Reply begun = server.post(
+                "/api/jobs/fit", request.put("option", "A").put("log", log).toString());
+        assertThat(begun.status()).as(begun.raw().body()).isEqualTo(202);
+        List<JsonNode> events = watch(begun.json().get("id").asString());
+        JsonNode last = events.get(events.size() - 1);
+        assertThat(last.get("state").asString()).isEqualTo("DONE");
+        assertThat(last.get("of").intValue())
+                .as("four rounds of all unknowns, and one")
+                .isGreaterThan(20);
+        JsonNode air = last.at("/fit/unknowns")
+                .valueStream()
+                .filter(u -> u.get("unknown").asString().equals("COOLING_AIR"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(air.get("by").doubleValue()).isCloseTo(-40, within(8.0));
+        assertThat(air.get("beyond").booleanValue()).isTrue();
+        assertThat(last.at("/fit/heldAfter_K").doubleValue())
+                .isLessThan(last.at("/fit/heldBefore_K").doubleValue() / 5);
+        assertThat(server.post("/api/jobs/fit", request.put("log", 9999).toString())
+                        .status())
+                .isEqualTo(404);
     }
 
     @Test
