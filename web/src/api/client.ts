@@ -237,6 +237,8 @@ export const api = {
   deleteLog: (id: number) => call<undefined>('DELETE', `/logs/${id}`),
   besideLog: (id: number, document: BuildDocument, option: string, signal?: AbortSignal) =>
     call<LogBeside>('POST', `/logs/${id}/beside`, { document, option }, undefined, signal),
+  logChange: (id: number, before: number, document: BuildDocument, option: string, signal?: AbortSignal) =>
+    call<Schemas['LogChangeView']>('POST', `/logs/${id}/change`, { document, option, before }, undefined, signal),
   logCurves: (id: number, of: { document?: BuildDocument; option?: string; from_s: number; to_s: number; columns: number; channels: Channel[] }, signal?: AbortSignal) =>
     call<LogCurves>('POST', `/logs/${id}/curves`, of, undefined, signal),
   log: (file: Blob, query: URLSearchParams) => call<LogView>('POST', `/duties/log?${query.toString()}`, file),

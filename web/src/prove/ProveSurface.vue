@@ -11,6 +11,7 @@ import Notice from '../ui/Notice.vue'
 import Tick from '../ui/Tick.vue'
 import type { Channel, LogFinding, Match } from '../api/client'
 import { BESIDE, unitOf } from './channels'
+import BeforeAfter from './BeforeAfter.vue'
 import LogChart from './LogChart.vue'
 import LogFit from './LogFit.vue'
 import { useLogs } from './logs'
@@ -36,6 +37,7 @@ watch(
 )
 
 const log = computed(() => logs.log)
+const others = computed(() => (logs.list ?? []).filter((l) => l.id !== logs.chosen))
 const zoom = useZoom(
   computed(() => log.value?.length_s ?? 0),
   cursor,
@@ -223,6 +225,7 @@ function look(from: number, to: number): void {
             </tbody>
           </table>
         </template>
+        <BeforeAfter v-if="others.length && logs.beside && !logs.beside.fault" :log="log" :others="others" />
         <LogFit v-if="logs.beside && !logs.beside.fault" :log="log.id" />
         <template v-if="logs.beside?.segments.length">
           <h3>Parts of the drive</h3>

@@ -57,8 +57,8 @@ const hot = computed(() => props.segments.some((s) => s.overTimingLine_s > 0))
         <td :class="{ worse: s.kind === 'PULL' && over(s.highest_C) }">{{ t(s.highest_C) }}</td>
         <td>{{ t(s.mean_C) }}</td>
         <td>{{ rate(s.rate_K_s) }}</td>
-        <td>{{ seconds(s.overTarget_s) }}</td>
-        <td v-if="hot">{{ seconds(s.overTimingLine_s) }}</td>
+        <td>{{ s.kind === 'OFF' ? '' : seconds(s.overTarget_s) }}</td>
+        <td v-if="hot">{{ s.kind === 'OFF' ? '' : seconds(s.overTimingLine_s) }}</td>
         <td>{{ s.recovered_s == null ? '' : seconds(s.recovered_s) || '0 s' }}</td>
       </tr>
     </tbody>

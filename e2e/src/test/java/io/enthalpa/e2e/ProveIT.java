@@ -74,6 +74,11 @@ class ProveIT extends OnDemo {
         page.button("hill runs, hose put right (simulated)").click();
         assertThat(answer()).containsText("Predicted and measured agree", patient());
         assertThat(answer()).not().containsText("hose");
+        // The hose put right on a day 4 K warmer.
+        page.pick("Log before the change", "hill runs, Saturday (simulated)");
+        Locator change = page.raw().locator(".change");
+        assertThat(change).containsText("The change is worth", patient());
+        assertThat(change).containsText("on a warmer day");
         page.assertNothingWrong();
     }
 

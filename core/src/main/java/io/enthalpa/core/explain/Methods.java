@@ -81,6 +81,7 @@ import io.enthalpa.core.source.Method;
 import io.enthalpa.core.source.ValidityRange;
 import io.enthalpa.core.space.Gaps;
 import io.enthalpa.core.telemetry.Averager;
+import io.enthalpa.core.telemetry.BeforeAfter;
 import io.enthalpa.core.telemetry.Beside;
 import io.enthalpa.core.telemetry.ChannelChecks;
 import io.enthalpa.core.telemetry.LogFit;
@@ -217,6 +218,7 @@ public final class Methods {
                             LogParts.METHOD,
                             MeasuredDuty.METHOD,
                             LogFit.METHOD,
+                            BeforeAfter.METHOD,
                             SimulatedLog.METHOD,
                             Beside.METHOD)));
 

@@ -23,7 +23,9 @@ public record LogFinding(Kind kind, String of, String to, List<Figure> figures) 
         /** What the channels say of core and water. */
         PARTS,
         /** What lies between measured and predicted. */
-        BESIDE
+        BESIDE,
+        /** What a change is worth. */
+        CHANGE
     }
 
     /** What can be found. */
@@ -62,7 +64,11 @@ public record LogFinding(Kind kind, String of, String to, List<Figure> figures) 
         BESIDE_OF_CORE(About.BESIDE),
         BESIDE_OF_FLOW(About.BESIDE),
         BESIDE_OFFSET(About.BESIDE),
-        BESIDE_CANNOT_TELL(About.BESIDE);
+        BESIDE_CANNOT_TELL(About.BESIDE),
+        CHANGE_GAINS(About.CHANGE),
+        CHANGE_COSTS(About.CHANGE),
+        CHANGE_NOTHING(About.CHANGE),
+        CHANGE_LOOKED(About.CHANGE);
 
         private final About about;
 

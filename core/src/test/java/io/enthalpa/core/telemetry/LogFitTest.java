@@ -15,126 +15,21 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import io.enthalpa.core.Systems;
-import io.enthalpa.core.build.Answer;
-import io.enthalpa.core.build.Build;
-import io.enthalpa.core.build.BuildOption;
-import io.enthalpa.core.chargepath.CoolingSide;
-import io.enthalpa.core.coolingair.FaceAirSpec;
-import io.enthalpa.core.duty.Duty;
-import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.endurance.SecondPlant;
-import io.enthalpa.core.endurance.Trace;
-import io.enthalpa.core.engine.EngineSpec;
 import io.enthalpa.core.telemetry.LogFitResult.Known;
-import io.enthalpa.core.uncertainty.Perturbation;
 import io.enthalpa.core.uncertainty.UncertainInput;
-import io.enthalpa.core.verdict.Targets;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.Random;
 import java.util.concurrent.CancellationException;
 import org.junit.jupiter.api.Test;
 
 /** Fits to logs of a plant that is not the program's own: {@link SecondPlant}, with slow, noisy and slightly wrong sensors. */
 class LogFitTest {
     private static final int CASES = 50;
-    private static final double OUTSIDE_K = 300;
-    private static final double START = 310;
-
-    private static Build build() {
-        Systems s = Systems.standard();
-        s.cooling = new CoolingSide.Air(new FaceAirSpec(0.4, 0.5));
-        List<DutyPoint> rows = new ArrayList<>();
-        double t = 0;
-        for (double road : new double[] {12, 30, 20, 40}) {
-            rows.add(new DutyPoint(t, 4000 * RPM, 110e3, road));
-            rows.add(new DutyPoint(t + 45, 4000 * RPM, 110e3, road));
-            rows.add(new DutyPoint(t + 46, 2500 * RPM, 10e3, road));
-            rows.add(new DutyPoint(t + 58, 2500 * RPM, 10e3, road));
-            t += 60;
-        }
-        return new Build(
-                "bench",
-                "",
-                new EngineSpec(0.0023, 4, 0.92, 7000 * RPM),
-                new Build.Climate(OUTSIDE_K, 0, 0.4, OptionalDouble.empty()),
-                new Targets(325, 340),
-                new Build.FullLoad(5000 * RPM, 20),
-                new Duty("pulls", false, START - OUTSIDE_K, 1, 0, rows),
-                Optional.empty(),
-                Optional.empty(),
-                List.of(new BuildOption("A", "first", 110e3, s.path().elements(), List.of())));
-    }
-
-    /** Of one case: what is true, as a factor. */
-    private record Truth(double core, double air, double blower, long seed) {
-        static Truth of(long seed) {
-            Random random = new Random(seed * 7919);
-            return new Truth(
-                    Math.exp(0.10 * random.nextGaussian()),
-                    Math.exp(0.20 * random.nextGaussian()),
-                    Math.exp(0.05 * random.nextGaussian()),
-                    seed);
-        }
-    }
-
-    /** A card of the second plant whose conductance is so many times that of the core's own. */
-    private static SecondPlant.Card card(double times) {
-        double onCard = 8 * 0.5 * 0.25 * 101325 / (287.05 * 298.15) * 1006;
-        double wanted = times * new SecondPlant.Card(0.2, 0.2 * 1011, 413.15, 320.15, onCard, 298.15).conductance();
-        double cold = 299;
-        double hot = 400;
-        for (int i = 0; i < 40; i++) {
-            double middle = (cold + hot) / 2;
-            boolean more = new SecondPlant.Card(0.2, 0.2 * 1011, 413.15, middle, onCard, 298.15).conductance() > wanted;
-            cold = more ? middle : cold;
-            hot = more ? hot : middle;
-        }
-        return new SecondPlant.Card(0.2, 0.2 * 1011, 413.15, cold, onCard, 298.15);
-    }
-
-    /** What slow, noisy sensors, each off by a constant, show of the second plant. */
-    private static LogSeries log(Truth truth) {
-        Trace charge = new Answer(build(), "A", Perturbation.NONE.with(BLOWER_EFFICIENCY, truth.blower() - 1)).soak();
-        SecondPlant plant = new SecondPlant(card(truth.core()), new double[] {0.35, 0.03}, 0.55, 6 * 910, START);
-        double perSpeed = truth.air() * 0.5 * 0.25 * 101325 / (287.4 * OUTSIDE_K) * 1007;
-        Random noise = new Random(truth.seed());
-        double offBefore = 0.7 * noise.nextGaussian();
-        double offAfter = 0.7 * noise.nextGaussian();
-        LogSeries.Growing rows =
-                new LogSeries.Growing(List.of(ENGINE_SPEED, BOOST, ROAD_SPEED, OUTSIDE, BEFORE_CORE, AFTER_CORE));
-        double now = 0;
-        double before = charge.coreIn()[0];
-        double after = START;
-        double next = 0;
-        for (int i = 0; i < charge.length(); i++) {
-            for (; now < charge.time()[i] - 1e-9; now += SecondPlant.DT) {
-                plant.air(charge.flow()[i], charge.coreIn()[i], perSpeed * 0.4 * charge.roadSpeed()[i], OUTSIDE_K);
-                before += SecondPlant.DT / 5 * (charge.coreIn()[i] - before);
-                after += SecondPlant.DT / 5 * (plant.out() - after);
-            }
-            if (charge.time()[i] >= next) {
-                rows.row(next, new double[] {
-                    charge.speed()[i],
-                    charge.boost()[i] + 300 * noise.nextGaussian(),
-                    charge.roadSpeed()[i],
-                    OUTSIDE_K + 0.2 * noise.nextGaussian(),
-                    before + offBefore + 0.3 * noise.nextGaussian(),
-                    after + offAfter + 0.3 * noise.nextGaussian()
-                });
-                next += 0.2;
-            }
-        }
-        return rows.series();
-    }
 
     private static LogFitResult fit(LogSeries log) {
-        MeasuredRun run = MeasuredRun.of(log, Logs.LOAD, OUTSIDE_K);
-        LogFit fit = new LogFit(MeasuredDuty.of(build(), run), "A", run, () -> false);
+        MeasuredRun run = MeasuredRun.of(log, Logs.LOAD, SecondDrive.OUTSIDE_K);
+        LogFit fit = new LogFit(MeasuredDuty.of(SecondDrive.build(), run), "A", run, () -> false);
         for (int i = 0; i < fit.runs(); i++) {
             fit.run(i);
         }
@@ -160,8 +55,8 @@ class LogFitTest {
         int blower = 0;
         int better = 0;
         for (long seed = 1; seed <= CASES; seed++) {
-            Truth truth = Truth.of(seed);
-            LogFitResult result = fit(log(truth));
+            SecondDrive.Truth truth = SecondDrive.Truth.of(seed);
+            LogFitResult result = fit(SecondDrive.log(truth));
             core += holds(of(result, CORE_CONDUCTANCE), truth.core()) ? 1 : 0;
             air += holds(of(result, COOLING_AIR), truth.air()) ? 1 : 0;
             blower += holds(of(result, BLOWER_EFFICIENCY), truth.blower()) ? 1 : 0;
@@ -206,7 +101,7 @@ class LogFitTest {
 
     @Test
     void aLogWithOneSensorCannotTellBlowerFromCoreAndSaysWhatWould() {
-        LogSeries whole = log(new Truth(0.85, 1, 1, 5));
+        LogSeries whole = SecondDrive.log(new SecondDrive.Truth(0.85, 1, 1, 5));
         LogSeries.Growing rows = new LogSeries.Growing(List.of(ENGINE_SPEED, BOOST, ROAD_SPEED, OUTSIDE, AFTER_CORE));
         for (int i = 0; i < whole.length(); i++) {
             rows.row(whole.time()[i], new double[] {
@@ -231,11 +126,12 @@ class LogFitTest {
     /** Half the cooling air is three and a half spreads of it; a tenth less is not one. */
     @Test
     void whatDoubtDoesNotExplainIsAFault() {
-        LogFitResult blocked = fit(log(new Truth(1, 0.5, 1, 3)));
+        LogFitResult blocked = fit(SecondDrive.log(new SecondDrive.Truth(1, 0.5, 1, 3)));
         assertThat(of(blocked, COOLING_AIR).by()).isCloseTo(-0.5, within(0.12));
         assertThat(of(blocked, COOLING_AIR).beyond()).isTrue();
         assertThat(of(blocked, BLOWER_EFFICIENCY).beyond()).isFalse();
-        assertThat(fit(log(new Truth(1, 0.9, 1, 3))).unknowns()).noneMatch(Known::beyond);
+        assertThat(fit(SecondDrive.log(new SecondDrive.Truth(1, 0.9, 1, 3))).unknowns())
+                .noneMatch(Known::beyond);
     }
 
     @Test
@@ -249,8 +145,8 @@ class LogFitTest {
 
     @Test
     void whoDoesNotWaitIsNotWaitedFor() {
-        MeasuredRun run = MeasuredRun.of(log(Truth.of(1)), Logs.LOAD, OUTSIDE_K);
-        LogFit fit = new LogFit(MeasuredDuty.of(build(), run), "A", run, () -> true);
+        MeasuredRun run = MeasuredRun.of(SecondDrive.log(SecondDrive.Truth.of(1)), Logs.LOAD, SecondDrive.OUTSIDE_K);
+        LogFit fit = new LogFit(MeasuredDuty.of(SecondDrive.build(), run), "A", run, () -> true);
         assertThatThrownBy(() -> fit.run(fit.runs() - 1)).isInstanceOf(CancellationException.class);
         assertThat(fit.result()).isEmpty();
     }

@@ -100,8 +100,13 @@ record LogBesideView(
         }
     }
 
-    /** What is known of a log beside an option, with the numbers behind it. @param beside empty where nothing can be predicted */
-    record Answered(LogBesideView view, MeasuredRun run, Optional<Beside> beside) {}
+    /**
+     * What is known of a log beside an option, with the numbers behind it.
+     *
+     * @param beside empty where nothing can be predicted
+     * @param fault  why not
+     */
+    record Answered(LogBesideView view, Optional<Beside> beside, Optional<EnthalpaFault> fault) {}
 
     static Answered of(LogSeries log, Build build, String letter) {
         BuildOption option = build.option(letter);
@@ -111,7 +116,7 @@ record LogBesideView(
             findings.add(ShapeFinding.of(run));
         }
         Optional<Beside> beside = Optional.empty();
-        FaultView fault = null;
+        Optional<EnthalpaFault> fault = Optional.empty();
         String start = null;
         double above = 0;
         try {
@@ -120,7 +125,7 @@ record LogBesideView(
             above = driven.build().duty().startAbove();
             beside = Optional.of(Beside.of(run, new Answer(driven.build(), letter)));
         } catch (EnthalpaFault e) {
-            fault = FaultView.of(e);
+            fault = Optional.of(e);
         }
         GlycolWater coolant = Beside.coolant(option.path());
         boolean byWater = beside.map(Beside::byWater).orElse(false);
@@ -140,8 +145,8 @@ record LogBesideView(
                         .orElse(List.of()),
                 start,
                 above,
-                fault);
-        return new Answered(view, run, beside);
+                fault.map(FaultView::of).orElse(null));
+        return new Answered(view, beside, fault);
     }
 
     /** One measured channel over a stretch: lowest and highest of each part; null where it has no row. */

@@ -3,6 +3,8 @@ package io.enthalpa.server.logs;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.telemetry.BeforeAfter;
+import io.enthalpa.core.telemetry.Beside;
 import io.enthalpa.core.telemetry.Channel;
 import io.enthalpa.core.telemetry.LogFinding;
 import io.enthalpa.formats.BuildFile;
@@ -13,6 +15,7 @@ import io.enthalpa.server.logs.LogBesideView.Answered;
 import io.enthalpa.server.logs.LogBesideView.LogCurvesView;
 import io.enthalpa.server.logs.LogStore.Kept;
 import io.enthalpa.server.logs.LogView.LogCardView;
+import io.enthalpa.server.logs.LogView.LogFindingView;
 import io.enthalpa.server.logs.LogView.LogStartView;
 import io.enthalpa.server.logs.LogView.Told;
 import io.enthalpa.server.problem.Asked;
@@ -154,6 +157,39 @@ class LogController {
             Build build = BuildFile.read(asked);
             return LogBesideView.of(logs.steps(log), build, letter);
         });
+    }
+
+    /** @param before the log of the car as it was */
+    record LogChangeRequest(
+            JsonNode document, String option, @Nullable Long before) {}
+
+    /** What lies between two logs of a build, weather and boost taken out; temperatures K, {@code looked} as measured. */
+    record LogChangeView(double gain_K, double sd_K, double looked_K, List<LogFindingView> findings) {}
+
+    /** This log is the one after the change. */
+    @PostMapping("/{id}/change")
+    LogChangeView change(
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page,
+            @PathVariable long id,
+            @RequestBody LogChangeRequest request) {
+        Kept after = logs.kept(id);
+        Kept before = logs.kept(
+                (long) Asked.number(request.before() == null ? null : Double.valueOf(request.before()), "before"));
+        return work.now(page, "change", () -> {
+            BeforeAfter change = BeforeAfter.of(
+                    predicted(before, request.document(), request.option()),
+                    predicted(after, request.document(), request.option()));
+            return new LogChangeView(
+                    change.gain(),
+                    change.sd(),
+                    change.looked(),
+                    change.findings().stream().map(LogFindingView::of).toList());
+        });
+    }
+
+    private Beside predicted(Kept log, @Nullable JsonNode document, @Nullable String option) {
+        Answered answered = answered(log, document, option);
+        return answered.beside().orElseThrow(() -> answered.fault().orElseThrow());
     }
 
     /**

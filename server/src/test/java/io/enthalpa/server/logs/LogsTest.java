@@ -189,6 +189,32 @@ class LogsTest {
                 .isCloseTo(predicted.get("values").get(10).doubleValue() - 44, within(0.01));
     }
 
+    /** The same drive, all of its intake 6 K lower. */
+    @Test
+    void twoLogsTellWhatAChangeIsWorth() {
+        long before = kept("before", drive(10)).get("id").longValue();
+        long after = kept("after", drive(10).replace(",44,0.9", ",38,0.9").replace(",40,0.9", ",34,0.9"))
+                .get("id")
+                .longValue();
+        ObjectNode request = JsonMapper.shared().createObjectNode().put("option", "A");
+        request.set("document", document);
+        JsonNode change = server.post(
+                        "/api/logs/" + after + "/change",
+                        request.put("before", before).toString())
+                .json();
+        assertThat(change.get("looked_K").doubleValue()).isCloseTo(6, within(1e-3));
+        assertThat(change.get("gain_K").doubleValue())
+                .as("but for what it starts cooler")
+                .isCloseTo(6, within(0.5));
+        assertThat(change.get("findings").valueStream().map(f -> f.get("kind").asString()))
+                .containsExactly("CHANGE_GAINS", "CHANGE_LOOKED");
+        assertThat(server.post(
+                                "/api/logs/" + after + "/change",
+                                request.put("before", 9999).toString())
+                        .status())
+                .isEqualTo(404);
+    }
+
     @Test
     void columnsAreRememberedForFilesOfTheseHeadings() {
         String csv = "a;b;c\n0;50;1000\n1;51;1100\n2;52;1200\n";
