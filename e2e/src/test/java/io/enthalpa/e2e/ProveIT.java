@@ -141,7 +141,7 @@ class ProveIT extends OnDemo {
     }
 
     @Test
-    void aNewBuildReadsItsFirstLog() throws IOException {
+    void aNewBuildReadsItsFirstLog() throws IOException, InterruptedException {
         page.mayBeRefused(422, "/api/logs").newBuild().surface("Prove");
         assertThat(prove()).containsText("No log of this build yet");
         page.raw()
@@ -165,6 +165,14 @@ class ProveIT extends OnDemo {
         Locator intake = prove().locator(".matches tr", new Locator.LocatorOptions().setHasText("intake"));
         double measured = Double.parseDouble(intake.locator("td").nth(1).textContent());
         assertThat(measured).as("64 °C less the 0.05 of rounding").isCloseTo(63.95, within(0.3));
+
+        // The command line tells the same.
+        Path build = Files.writeString(folder.resolve("build.json"), page.file());
+        RunningProgram.Outcome told = RunningProgram.run(
+                "log", folder.resolve("first drive.csv").toString(), "--build", build.toString(), "--table");
+        assertThat(told.printed())
+                .contains(answer().locator("p").first().textContent().strip());
+        assertThat(told.printed()).containsPattern("intake +%.1f ".formatted(measured));
 
         page.raw().reload();
         assertThat(answer()).containsText("Predicted", patient());

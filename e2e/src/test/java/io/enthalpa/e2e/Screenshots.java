@@ -93,6 +93,21 @@ public final class Screenshots {
             page.raw().locator(".found tbody tr").first().waitFor(new Locator.WaitForOptions().setTimeout(LONG));
             page.raw().locator(".trials").evaluate("bar => bar.scrollIntoView({ block: 'start' })");
         });
+        take("prove", 1280, 800, "light", page -> {
+            page.openBuild(juniper).option("A").surface("Prove");
+            page.raw()
+                    .getByText("hill runs, Saturday (simulated)")
+                    .first()
+                    .click(new Locator.ClickOptions().setTimeout(LONG));
+            page.raw().getByText("Look for a kinked").waitFor(new Locator.WaitForOptions().setTimeout(LONG));
+        });
+        take("prove-fit", 1280, 800, "dark", page -> {
+            page.openBuild(van).option("A").surface("Prove");
+            page.raw().getByText("pass with trailer (simulated)").first().click();
+            page.button("Fit to this log").click();
+            page.raw().getByText("Look for a fault there").waitFor(new Locator.WaitForOptions().setTimeout(LONG));
+            page.raw().locator(".fit").evaluate("fit => fit.scrollIntoView({ block: 'end' })");
+        });
         take("brief", 1280, 800, "light", page -> page.openBuild(van).surface("Brief"));
         take("side-by-side", 1280, 800, "dark", page -> {
             page.openBuild(van);

@@ -2,6 +2,7 @@ package io.enthalpa.server;
 
 import io.enthalpa.server.command.BackupCommand;
 import io.enthalpa.server.command.HelpCommand;
+import io.enthalpa.server.command.LogCommand;
 import io.enthalpa.server.command.RouteCommand;
 import io.enthalpa.server.command.ServeCommand;
 import io.enthalpa.server.command.SolveCommand;
@@ -35,13 +36,14 @@ public final class Enthalpa {
                 case "fit" -> SolveCommand.fit(rest);
                 case "joints" -> SolveCommand.joints(rest);
                 case "route" -> RouteCommand.route(rest);
+                case "log" -> LogCommand.log(rest);
                 case "backup" -> BackupCommand.backup(rest);
                 case "restore" -> BackupCommand.restore(rest);
                 case "help", "--help", "-h" -> HelpCommand.print();
                 default ->
                     throw new StartFault(
                             "\"" + command
-                                    + "\" is not a command. Commands: demo, serve, backup, restore, solve, soak, fit, joints, route, help.");
+                                    + "\" is not a command. Commands: demo, serve, backup, restore, solve, soak, fit, joints, route, log, help.");
             }
             return 0;
         } catch (StartFault fault) {

@@ -6,6 +6,6 @@ public final class HelpCommand {
 
     public static void print() {
         System.out.println(
-                "Commands: demo, serve --data DIR, backup FILE --data DIR, restore FILE --data DIR, solve FILE, soak FILE, fit FILE, joints FILE, route FILE. See ./enthalpa help.");
+                "Commands: demo, serve --data DIR, backup FILE --data DIR, restore FILE --data DIR, solve FILE, soak FILE, fit FILE, joints FILE, route FILE, log FILE --build FILE. See ./enthalpa help.");
     }
 }

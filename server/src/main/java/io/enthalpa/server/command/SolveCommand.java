@@ -127,6 +127,19 @@ public final class SolveCommand {
         }
     }
 
+    /** @return a build file read @throws StartFault naming what is wrong with it */
+    static Build build(String file) {
+        try {
+            return BuildFile.read(text(file));
+        } catch (EnthalpaFault fault) {
+            throw new StartFault(file + ": " + fault.sentence());
+        }
+    }
+
+    static String json(Object answer) {
+        return MAPPER.writeValueAsString(answer);
+    }
+
     private static String text(String file) {
         try {
             byte[] bytes = file.equals("-") ? System.in.readAllBytes() : Files.readAllBytes(Path.of(file));

@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
  * @param offsets  constant ones of the channels
  * @param advice   the one more sensor that would tell most; null where none tells much
  */
-record LogFitView(
+public record LogFitView(
         List<FittedView> unknowns,
         List<TogetherView> together,
         List<OffsetView> offsets,
@@ -26,7 +26,8 @@ record LogFitView(
     /**
      * Per cent, or K where {@code kelvin}: usual spread, what it is moved by, and the standard deviation that is left; {@code beyond} where doubt does not explain it.
      */
-    record FittedView(UncertainInput unknown, boolean kelvin, double spread, double by, double sd, boolean beyond) {
+    public record FittedView(
+            UncertainInput unknown, boolean kelvin, double spread, double by, double sd, boolean beyond) {
         static FittedView of(LogFitResult.Known k) {
             double scale = k.isKelvin() ? 1 : 100;
             return new FittedView(
@@ -34,15 +35,16 @@ record LogFitView(
         }
     }
 
-    record TogetherView(UncertainInput one, UncertainInput other, double correlation) {}
+    public record TogetherView(UncertainInput one, UncertainInput other, double correlation) {}
 
     /** Measured less predicted in the channel's usual unit. */
-    record OffsetView(Channel channel, String words, String unit, double by) {}
+    public record OffsetView(Channel channel, String words, String unit, double by) {}
 
     /** Per cent, or K where {@code kelvin}. */
-    record AdviceView(Channel channel, String words, UncertainInput unknown, boolean kelvin, double now, double then) {}
+    public record AdviceView(
+            Channel channel, String words, UncertainInput unknown, boolean kelvin, double now, double then) {}
 
-    static LogFitView of(LogFitResult r) {
+    public static LogFitView of(LogFitResult r) {
         return new LogFitView(
                 r.unknowns().stream().map(FittedView::of).toList(),
                 r.together().stream()

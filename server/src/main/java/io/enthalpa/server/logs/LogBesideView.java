@@ -35,7 +35,7 @@ import org.jspecify.annotations.Nullable;
  * @param start     the channel that says how warm all was at the start; null where none did
  * @param fault     why nothing is predicted; null where it is
  */
-record LogBesideView(
+public record LogBesideView(
         @Nullable Channel judged,
         double outside_C,
         boolean outsideMeasured,
@@ -48,7 +48,7 @@ record LogBesideView(
     private static final double KELVIN = 273.15;
 
     /** Times in s, {@code recovered_s} null where it did not come back before the next load. */
-    record SegmentView(
+    public record SegmentView(
             Segment.Kind kind,
             double from_s,
             double to_s,
@@ -77,7 +77,7 @@ record LogBesideView(
     }
 
     /** {@code measured} and {@code predicted} under load in the channel's usual unit, {@code load} and {@code rest} predicted less measured; null where there is no such time. */
-    record MatchView(
+    public record MatchView(
             Channel channel,
             String words,
             String unit,
@@ -107,6 +107,11 @@ record LogBesideView(
      * @param fault  why not
      */
     record Answered(LogBesideView view, Optional<Beside> beside, Optional<EnthalpaFault> fault) {}
+
+    /** @return what a log says beside an option */
+    public static LogBesideView view(LogSeries log, Build build, String letter) {
+        return of(log, build, letter).view();
+    }
 
     static Answered of(LogSeries log, Build build, String letter) {
         BuildOption option = build.option(letter);

@@ -14,7 +14,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /** What the screen is told of logs. */
-final class LogView {
+public final class LogView {
     private LogView() {}
 
     /** A log in the list of its build. */
@@ -31,9 +31,9 @@ final class LogView {
      * @param read     rows in the file
      * @param repeated rows of the same time as the row above, left out
      */
-    record Told(
+    public record Told(
             List<LogChannelView> channels, long read, long repeated, List<LogGapView> gaps, List<LeftOutView> leftOut) {
-        static Told of(LogCsv.Summary read) {
+        public static Told of(LogCsv.Summary read) {
             List<LogChannelView> channels = new ArrayList<>();
             read.columns()
                     .forEach((channel, column) -> channels.add(
@@ -58,12 +58,12 @@ final class LogView {
     }
 
     /** @param unit that the file's numbers were read in */
-    record LogChannelView(Channel channel, String words, String heading, String unit) {}
+    public record LogChannelView(Channel channel, String words, String heading, String unit) {}
 
-    record LogGapView(long line, double from_s, double seconds) {}
+    public record LogGapView(long line, double from_s, double seconds) {}
 
     /** Cells of a channel that were no measurement: how many, the line of the first and what stood there. */
-    record LeftOutView(String words, long cells, long line, String text) {}
+    public record LeftOutView(String words, long cells, long line, String text) {}
 
     /**
      * What a column can be taken for; {@code column} from 0 and {@code unit}, null where none fits.
@@ -110,14 +110,14 @@ final class LogView {
     }
 
     /** {@code kind} names its sentence in the field catalogue, {@code values} what it is filled with, {@code says} is the sentence in metric units. */
-    record LogFindingView(
+    public record LogFindingView(
             LogFinding.About about,
             LogFinding.Kind kind,
             String of,
             String to,
             Map<String, Double> values,
             String says) {
-        static LogFindingView of(LogFinding f) {
+        public static LogFindingView of(LogFinding f) {
             return new LogFindingView(
                     f.kind().about(), f.kind(), f.of(), f.to(), Sentences.told(f.figures()), Sentences.of(f));
         }

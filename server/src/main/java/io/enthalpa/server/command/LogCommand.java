@@ -1,0 +1,105 @@
+package io.enthalpa.server.command;
+
+import io.enthalpa.core.build.Build;
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.telemetry.Averager;
+import io.enthalpa.core.telemetry.Channel;
+import io.enthalpa.core.telemetry.LogFit;
+import io.enthalpa.core.telemetry.LogSeries;
+import io.enthalpa.core.telemetry.MeasuredDuty;
+import io.enthalpa.core.telemetry.MeasuredRun;
+import io.enthalpa.core.telemetry.RowTaker;
+import io.enthalpa.formats.LogCsv;
+import io.enthalpa.formats.LogHead;
+import io.enthalpa.formats.LogText;
+import io.enthalpa.server.jobs.LogFitView;
+import io.enthalpa.server.logs.LogBesideView;
+import io.enthalpa.server.logs.LogView;
+import io.enthalpa.server.problem.StartFault;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.InvalidPathException;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.function.Function;
+import org.jspecify.annotations.Nullable;
+
+/** {@code log}: a logger's CSV beside what an option of a build file predicts for the same drive, without a server. */
+public final class LogCommand {
+    private LogCommand() {}
+
+    /** @param fit null where none was asked for */
+    record Logged(
+            String option,
+            String optionName,
+            LogView.Told read,
+            LogBesideView beside,
+            @Nullable LogFitView fit) {}
+
+    public static void log(String[] args) {
+        Arguments arguments =
+                new Arguments(args, Set.of("--build", "--option", "--columns"), Set.of("--table", "--fit"));
+        if (arguments.rest().size() != 1 || arguments.value("--build").isEmpty()) {
+            throw new StartFault("give one log and its build, as in: enthalpa log drive.csv --build my-build.json");
+        }
+        Build build = SolveCommand.build(arguments.value("--build").get());
+        String file = arguments.rest().get(0);
+        String letter =
+                arguments.value("--option").orElse(build.options().get(0).letter());
+        try {
+            Logged logged = logged(
+                    file,
+                    LogHead.chosen(arguments.value("--columns").orElse("")),
+                    build,
+                    letter,
+                    arguments.has("--fit"));
+            System.out.println(arguments.has("--table") ? LogTable.of(logged) : SolveCommand.json(logged));
+        } catch (EnthalpaFault fault) {
+            throw new StartFault(file + ": " + fault.sentence());
+        }
+    }
+
+    private static Logged logged(
+            String file, Map<Channel, LogHead.Column> columns, Build build, String letter, boolean fitted) {
+        // Once for its length, which says how long the steps are that it is judged by; once for its rows.
+        LogCsv.Summary summary = read(file, columns, channels -> (time, values) -> {});
+        LogSeries.Growing[] growing = new LogSeries.Growing[1];
+        Averager[] averager = new Averager[1];
+        read(file, columns, channels -> {
+            growing[0] = new LogSeries.Growing(channels);
+            averager[0] = new Averager(Averager.stepFor(summary.seconds()), channels.size(), growing[0]);
+            return averager[0];
+        });
+        averager[0].end();
+        LogSeries log = growing[0].series();
+        return new Logged(
+                letter,
+                build.option(letter).name(),
+                LogView.Told.of(summary),
+                LogBesideView.view(log, build, letter),
+                fitted ? fit(log, build, letter) : null);
+    }
+
+    private static LogFitView fit(LogSeries log, Build build, String letter) {
+        MeasuredRun run = MeasuredRun.of(log, build, letter);
+        LogFit fit = new LogFit(MeasuredDuty.of(build, run), letter, run, () -> false);
+        for (int i = 0; i < fit.runs(); i++) {
+            fit.run(i);
+        }
+        return LogFitView.of(fit.result().orElseThrow());
+    }
+
+    private static LogCsv.Summary read(
+            String file, Map<Channel, LogHead.Column> columns, Function<List<Channel>, RowTaker> taker) {
+        try (var in = Files.newInputStream(Path.of(file))) {
+            return LogCsv.read(LogText.reader(in), columns, taker);
+        } catch (NoSuchFileException e) {
+            throw new StartFault(file + ": there is no such file.");
+        } catch (IOException | InvalidPathException e) {
+            throw new StartFault(file + ": cannot be read (" + e.getMessage() + ").");
+        }
+    }
+}
