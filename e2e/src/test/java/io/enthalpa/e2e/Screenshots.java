@@ -35,7 +35,6 @@ public final class Screenshots {
     private void takeAll() {
         long van = 2;
         long juniper = 1;
-        long saltline = 3;
         take(
                 "home",
                 1280,
@@ -70,12 +69,6 @@ public final class Screenshots {
                 800,
                 "light",
                 page -> page.openBuild(juniper).option("A").surface("Water"));
-        take(
-                "water-ice",
-                1280,
-                800,
-                "dark",
-                page -> page.openBuild(saltline).option("B").surface("Water"));
         take("room", 1280, 800, "light", page -> {
             page.openBuild(van).option("B").surface("Space");
             page.button("hot pipe and left headlamp back").click();
@@ -100,13 +93,6 @@ public final class Screenshots {
                     .first()
                     .click(new Locator.ClickOptions().setTimeout(LONG));
             page.raw().getByText("Look for a kinked").waitFor(new Locator.WaitForOptions().setTimeout(LONG));
-        });
-        take("prove-fit", 1280, 800, "dark", page -> {
-            page.openBuild(van).option("A").surface("Prove");
-            page.raw().getByText("pass with trailer (simulated)").first().click();
-            page.button("Fit to this log").click();
-            page.raw().getByText("Look for a fault there").waitFor(new Locator.WaitForOptions().setTimeout(LONG));
-            page.raw().locator(".fit").evaluate("fit => fit.scrollIntoView({ block: 'end' })");
         });
         take("brief", 1280, 800, "light", page -> page.openBuild(van).surface("Brief"));
         take("side-by-side", 1280, 800, "dark", page -> {
