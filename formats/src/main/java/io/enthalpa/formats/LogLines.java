@@ -12,8 +12,8 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.Reader;
 import java.time.LocalDateTime;
-import java.time.ZoneOffset;
 import java.time.format.DateTimeParseException;
+import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.function.Consumer;
@@ -21,6 +21,8 @@ import java.util.function.Function;
 
 /** The rows of a log as a stream, whatever parts its columns and however its numbers are written. */
 final class LogLines {
+    private static final LocalDateTime EPOCH = LocalDateTime.of(1970, 1, 1, 0, 0);
+
     private LogLines() {}
 
     /**
@@ -110,7 +112,7 @@ final class LogLines {
             if (cell.indexOf('-') > 0) {
                 LocalDateTime moment = LocalDateTime.parse(
                         cell.replace(' ', 'T').replace(',', '.').replaceAll("(?:Z|[+-]\\d\\d:?\\d\\d)$", ""));
-                return moment.toEpochSecond(ZoneOffset.UTC) + moment.getNano() * 1e-9;
+                return ChronoUnit.MICROS.between(EPOCH, moment) * 1e-6;
             }
             double seconds = 0;
             for (String part : cell.split(":")) {
