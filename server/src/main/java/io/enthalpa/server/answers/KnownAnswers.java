@@ -2,10 +2,6 @@ package io.enthalpa.server.answers;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.util.HexFormat;
 import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 import tools.jackson.databind.JsonNode;
@@ -15,7 +11,7 @@ import tools.jackson.databind.JsonNode;
  * old; the least asked for make room.
  */
 @Component
-public class KnownAnswers {
+class KnownAnswers {
     /** A duty's answer takes some 200 kB. */
     private static final int MOST = 120;
 
@@ -26,12 +22,12 @@ public class KnownAnswers {
             Caffeine.newBuilder().maximumSize(MOST).build();
 
     /** @return what is known about a document, read through once for all that is asked about it */
-    public About about(JsonNode document) {
-        return new About(digest(document));
+    About about(JsonNode document) {
+        return new About(DocumentDigest.of(document));
     }
 
     /** What is known about one document. */
-    public final class About {
+    final class About {
         private final String document;
 
         private About(String document) {
@@ -42,7 +38,7 @@ public class KnownAnswers {
          * @param what is asked, with all that the answer hangs on beside the document
          * @param find the answer where it is not known; what it throws is not kept
          */
-        public <T> T or(String what, Class<T> type, Supplier<T> find) {
+        <T> T or(String what, Class<T> type, Supplier<T> find) {
             Question question = new Question(document, what);
             Object known = answers.getIfPresent(question);
             if (known != null) {
@@ -51,15 +47,6 @@ public class KnownAnswers {
             T found = find.get();
             answers.put(question, found);
             return found;
-        }
-    }
-
-    private static String digest(JsonNode document) {
-        try {
-            byte[] text = document.toString().getBytes(StandardCharsets.UTF_8);
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(text));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
         }
     }
 }

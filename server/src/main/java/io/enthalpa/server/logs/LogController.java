@@ -1,6 +1,7 @@
 package io.enthalpa.server.logs;
 
-import io.enthalpa.core.build.Build;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.telemetry.BeforeAfter;
@@ -10,7 +11,7 @@ import io.enthalpa.core.telemetry.LogFinding;
 import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.LogHead;
 import io.enthalpa.formats.LogText;
-import io.enthalpa.server.answers.KnownAnswers;
+import io.enthalpa.server.answers.DocumentDigest;
 import io.enthalpa.server.logs.LogBesideView.Answered;
 import io.enthalpa.server.logs.LogBesideView.LogCurvesView;
 import io.enthalpa.server.logs.LogStore.Kept;
@@ -53,15 +54,17 @@ class LogController {
     /** Columns of pixels: those of a screen, and of the long waits that it draws short. */
     private static final int MOST_COLUMNS = 12_000;
 
+    private static final int AT_HAND = 6;
+
     private final LogService logs;
     private final Work work;
-    private final KnownAnswers known;
     private final JsonMapper json;
+    private final Cache<String, Answered> answers =
+            Caffeine.newBuilder().maximumSize(AT_HAND).build();
 
-    LogController(LogService logs, Work work, KnownAnswers known, JsonMapper json) {
+    LogController(LogService logs, Work work, JsonMapper json) {
         this.logs = logs;
         this.work = work;
-        this.known = known;
         this.json = json;
     }
 
@@ -153,10 +156,10 @@ class LogController {
     private Answered answered(Kept log, @Nullable JsonNode document, @Nullable String option) {
         JsonNode asked = Asked.document(document);
         String letter = Asked.text(option, "option");
-        return known.about(asked).or("log %s beside %s".formatted(log.uid(), letter), Answered.class, () -> {
-            Build build = BuildFile.read(asked);
-            return LogBesideView.of(logs.steps(log), build, letter);
-        });
+        // With the whole run behind it an answer takes megabytes: only those that are looked at now are at hand.
+        return answers.get(
+                "%s of %s beside %s".formatted(letter, DocumentDigest.of(asked), log.uid()),
+                key -> LogBesideView.of(logs.steps(log), BuildFile.read(asked), letter));
     }
 
     /** @param before the log of the car as it was */

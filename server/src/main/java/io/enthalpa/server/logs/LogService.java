@@ -11,17 +11,14 @@ import io.enthalpa.core.telemetry.RowTaker;
 import io.enthalpa.formats.LogCsv;
 import io.enthalpa.formats.LogHead;
 import io.enthalpa.formats.LogText;
+import io.enthalpa.server.answers.DocumentDigest;
 import io.enthalpa.server.builds.BuildService;
 import io.enthalpa.server.logs.LogStore.Kept;
 import io.enthalpa.server.problem.NotThereException;
 import java.io.IOException;
 import java.io.InputStream;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.util.Arrays;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -91,6 +88,8 @@ public class LogService implements ApplicationRunner {
             store.remember(digest(read.headings()), LogHead.written(read.columns()));
         } catch (RuntimeException | IOException e) {
             store.delete(log);
+            // A build that was deleted meanwhile is told as that.
+            builds.get(build);
             throw e;
         }
         return kept(log);
@@ -160,12 +159,7 @@ public class LogService implements ApplicationRunner {
     }
 
     private static String digest(List<String> headings) {
-        try {
-            byte[] text = String.join("\u0000", headings).getBytes(StandardCharsets.UTF_8);
-            return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(text));
-        } catch (NoSuchAlgorithmException e) {
-            throw new IllegalStateException(e);
-        }
+        return DocumentDigest.of(String.join("\u0000", headings));
     }
 
     /** Writes rows as chunks. */
