@@ -120,6 +120,32 @@ class ProveIT extends OnDemo {
         page.assertNothingWrong();
     }
 
+    /** Its answer comes when another build is on the screen: the log is that of the build it was read into, and of no other. */
+    @Test
+    void aLogThatComesLateBelongsToItsOwnBuild() throws IOException {
+        page.newBuild().surface("Prove");
+        long own = page.build();
+        page.late("/api/logs", 1500);
+        page.raw()
+                .setInputFiles(
+                        "input[aria-label='Log as CSV']", Files.writeString(folder.resolve("late.csv"), drive(60)));
+        page.button("Read it").click();
+        page.link("All builds").click();
+        page.raw()
+                .locator("a.row", new com.microsoft.playwright.Page.LocatorOptions().setHasText("Pilot Launch"))
+                .first()
+                .click();
+        page.surface("Prove");
+        assertThat(prove()).containsText("No log of this build yet", patient());
+        page.raw().waitForTimeout(3500);
+        assertThat(prove()).containsText("No log of this build yet");
+        assertThat(page.button("late")).hasCount(0);
+        page.openBuild(own).surface("Prove");
+        assertThat(page.button("late")).isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(LONG));
+        assertThat(answer()).containsText("Predicted", patient());
+        page.assertNothingWrong();
+    }
+
     /** Two minutes at ten rows a second, some of it load; kelvin under a heading in °C, and a column that nobody needs. */
     private String drive(double intake) {
         Random noise = new Random(3);
