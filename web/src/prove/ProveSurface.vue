@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref, watch, type ComponentPublicInstance } from 'vue'
 import Dialog from 'primevue/dialog'
 import { useBuild } from '../build/store'
 import { change, figure } from '../quantity/catalogue'
@@ -27,6 +27,7 @@ const sure = ref(false)
 const cursor = ref(0)
 const shown = ref<Channel[]>([])
 const renaming = ref<string>()
+const plot = ref<ComponentPublicInstance>()
 
 watch(
   () => build.keeper?.told.id,
@@ -134,6 +135,7 @@ async function remove(): Promise<void> {
 function look(from: number, to: number): void {
   move(from)
   zoom.select(from, to)
+  plot.value?.$el.scrollIntoView({ block: 'nearest' })
 }
 </script>
 
@@ -179,6 +181,7 @@ function look(from: number, to: number): void {
         </div>
         <LogChart
           :cursor="cursor"
+          ref="plot"
           class="plot"
           :log="log.id"
           :length="log.length_s"

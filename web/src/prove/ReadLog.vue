@@ -133,6 +133,7 @@ function drop(event: DragEvent): void {
                 :options="choices"
                 option-label="label"
                 option-value="value"
+                placeholder="not read"
                 :aria-label="`${r.heading || `column ${r.i + 1}`} is read as`"
                 @update:model-value="(c: Channel | '') => pick(r.i, c)"
               />
