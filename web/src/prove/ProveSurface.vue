@@ -180,8 +180,8 @@ function look(from: number, to: number): void {
           <Tick v-for="b in also" :key="b.channel" :label="b.name" :on="shown.includes(b.channel)" @turn="turn(b.channel)" />
         </div>
         <LogChart
-          :cursor="cursor"
           ref="plot"
+          :cursor="cursor"
           class="plot"
           :log="log.id"
           :length="log.length_s"
