@@ -84,6 +84,7 @@ import io.enthalpa.core.telemetry.Averager;
 import io.enthalpa.core.telemetry.BeforeAfter;
 import io.enthalpa.core.telemetry.Beside;
 import io.enthalpa.core.telemetry.ChannelChecks;
+import io.enthalpa.core.telemetry.LeakTest;
 import io.enthalpa.core.telemetry.LogFit;
 import io.enthalpa.core.telemetry.LogParts;
 import io.enthalpa.core.telemetry.MeasuredDuty;
@@ -219,6 +220,7 @@ public final class Methods {
                             MeasuredDuty.METHOD,
                             LogFit.METHOD,
                             BeforeAfter.METHOD,
+                            LeakTest.METHOD,
                             SimulatedLog.METHOD,
                             Beside.METHOD)));
 

@@ -1,0 +1,180 @@
+package io.enthalpa.core.telemetry;
+
+import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.source.Citation;
+import io.enthalpa.core.source.Method;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * The boosted side shut, pumped up and watched.
+ *
+ * @param volume  m3 shut in
+ * @param outside Pa absolute
+ */
+public record LeakTest(double volume, double outside) {
+    public static final Method METHOD = Method.of(
+                    "leak-test",
+                    "Leak test",
+                    "Air shut in is as much as its pressure over its temperature says: what of that goes down in a straight line is the leak, what only cools is none. The leak is taken for one small hole and so carried over to the "
+                            + "boost and temperature of driving: choked above 1.89 times the outside pressure, subsonic below. Under 0.2 % of the engine's air is good, under 1 % acceptable on a street car.")
+            .formula(
+                    "m = -V/R d(p/T)/dt; E = p V ln(p/p0); G = p/sqrt(R T) sqrt(k) (2/(k+1))^((k+1)/(2(k-1))), or p/sqrt(R T) sqrt(2k/(k-1) (x^(2/k) - x^((k+1)/k))), x = p0/p")
+            .source(
+                    Citation.fromMemory(
+                            "Shapiro",
+                            1953,
+                            "The Dynamics and Thermodynamics of Compressible Fluid Flow, isentropic nozzle"),
+                    Citation.commonPractice("0.2 and 1 % of the air"))
+            .leavesOut(
+                    "Hoses that give and go on stretching for the first minute; leaks that open or shut with pressure or heat.");
+    /** J/(kg K). */
+    private static final double GAS = 287.05;
+
+    private static final double KAPPA = 1.4;
+    private static final double GRAVITY = 9.80665;
+    private static final double GOOD = 0.002;
+    private static final double ACCEPTABLE = 0.01;
+    private static final double SURE = 2;
+
+    /**
+     * @param time        s
+     * @param gauge       Pa above outside
+     * @param temperature K of the air inside
+     */
+    public record Reading(double time, double gauge, double temperature) {}
+
+    /** How tight it is. */
+    public enum Verdict {
+        GOOD,
+        ACCEPTABLE,
+        TOO_MUCH,
+        /** The readings leave two of them open. */
+        OPEN
+    }
+
+    /**
+     * @param fall    Pa/s at the temperature of the first reading
+     * @param leak    kg/s at the test pressure
+     * @param driving kg/s at running boost
+     * @param share   of the engine's air
+     * @param sd      of the share, one standard deviation
+     */
+    public record Result(double fall, double leak, double driving, double share, double sd, Verdict verdict) {}
+
+    public LeakTest {
+        EnthalpaFault.within("volume", volume * 1000, 0.1, 10_000, "L");
+        EnthalpaFault.within("outside pressure", outside / 1000, 30, 120, "kPa");
+    }
+
+    /** @param gauge Pa @return J that are set free when a cap lets go, the air expanding at one temperature */
+    public double storedEnergy(double gauge) {
+        double p = outside + gauge;
+        return p * volume * Math.log(p / outside);
+    }
+
+    /** @return m from which a hammer of 1 kg has to fall to strike as hard */
+    public double asHammer(double gauge) {
+        return storedEnergy(gauge) / GRAVITY;
+    }
+
+    /**
+     * @param readings    two or more, in order of time
+     * @param gaugeError  Pa, one standard deviation of a reading
+     * @param boost       Pa above outside while driving
+     * @param temperature K of the charge while driving
+     * @param flow        kg/s of the engine
+     */
+    public Result result(List<Reading> readings, double gaugeError, double boost, double temperature, double flow) {
+        check(readings);
+        Line line = Line.through(readings, outside, gaugeError);
+        double leak = -volume / GAS * line.slope();
+        double sd = volume / GAS * line.sd();
+        double test = outside
+                + readings.stream().mapToDouble(Reading::gauge).average().orElseThrow();
+        double warm =
+                readings.stream().mapToDouble(Reading::temperature).average().orElseThrow();
+        double carried = flux(outside + boost, temperature) / flux(test, warm);
+        double share = leak * carried / flow;
+        double spread = sd * carried / flow;
+        return new Result(
+                line.slope() * readings.get(0).temperature(),
+                leak,
+                leak * carried,
+                share,
+                spread,
+                verdict(share, spread));
+    }
+
+    private static Verdict verdict(double share, double sd) {
+        Verdict best = of(share - SURE * sd);
+        return best == of(share + SURE * sd) ? best : Verdict.OPEN;
+    }
+
+    private static Verdict of(double share) {
+        return share < GOOD ? Verdict.GOOD : share < ACCEPTABLE ? Verdict.ACCEPTABLE : Verdict.TOO_MUCH;
+    }
+
+    private static void check(List<Reading> readings) {
+        if (readings.size() < 2) {
+            throw EnthalpaFault.of(
+                    FaultKind.CONTRADICTION,
+                    "readings",
+                    "readings",
+                    String.valueOf(readings.size()),
+                    "2 or more",
+                    "Read pressure and clock at the start and at least once more.");
+        }
+        for (int i = 1; i < readings.size(); i++) {
+            if (readings.get(i).time() <= readings.get(i - 1).time()) {
+                throw EnthalpaFault.of(
+                        FaultKind.CONTRADICTION,
+                        "readings/" + i + "/time",
+                        "time of reading " + (i + 1),
+                        "%.0f s".formatted(readings.get(i).time()),
+                        "later than the reading before it, %.0f s"
+                                .formatted(readings.get(i - 1).time()),
+                        "");
+            }
+        }
+    }
+
+    /** kg/(s m2) through a small hole from a pressure to outside. */
+    private double flux(double pressure, double temperature) {
+        double x = outside / Math.max(pressure, outside * (1 + 1e-9));
+        double critical = Math.pow(2 / (KAPPA + 1), KAPPA / (KAPPA - 1));
+        double shape = x <= critical
+                ? Math.sqrt(KAPPA) * Math.pow(2 / (KAPPA + 1), (KAPPA + 1) / (2 * (KAPPA - 1)))
+                : Math.sqrt(2 * KAPPA / (KAPPA - 1) * (Math.pow(x, 2 / KAPPA) - Math.pow(x, (KAPPA + 1) / KAPPA)));
+        return pressure / Math.sqrt(GAS * temperature) * shape;
+    }
+
+    /** Straight line of least squares through pressure over temperature, Pa/K against s. */
+    private record Line(double slope, double sd) {
+        static Line through(List<Reading> readings, double outside, double gaugeError) {
+            int n = readings.size();
+            double t = readings.stream().mapToDouble(Reading::time).average().orElseThrow();
+            double[] y = readings.stream()
+                    .mapToDouble(r -> (outside + r.gauge()) / r.temperature())
+                    .toArray();
+            double mean = Arrays.stream(y).average().orElseThrow();
+            double spread = 0;
+            double together = 0;
+            for (int i = 0; i < n; i++) {
+                double dt = readings.get(i).time() - t;
+                spread += dt * dt;
+                together += dt * (y[i] - mean);
+            }
+            double slope = together / spread;
+            double left = 0;
+            for (int i = 0; i < n; i++) {
+                double off = y[i] - mean - slope * (readings.get(i).time() - t);
+                left += off * off;
+            }
+            double read = gaugeError / readings.get(0).temperature();
+            double error = Math.max(read, n > 2 ? Math.sqrt(left / (n - 2)) : 0);
+            return new Line(slope, error / Math.sqrt(spread));
+        }
+    }
+}

@@ -1,0 +1,87 @@
+package io.enthalpa.core.telemetry;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import io.enthalpa.core.telemetry.LeakTest.Reading;
+import io.enthalpa.core.telemetry.LeakTest.Result;
+import io.enthalpa.core.telemetry.LeakTest.Verdict;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** A volume of 12 L at 100 kPa outside, by the ideal gas and by hand. */
+class LeakTestTest {
+    private static final LeakTest TEST = new LeakTest(0.012, 100e3);
+    private static final double T = 293.15;
+
+    /** 200 kPa x 12 L x ln 2 = 1663.55 J: a kilogram from 169.63 m. */
+    @Test
+    void storedEnergyAndTheHammer() {
+        assertThat(TEST.storedEnergy(100e3)).isCloseTo(1663.55, within(0.01));
+        assertThat(TEST.asHammer(100e3)).isCloseTo(169.63, within(0.01));
+        assertThat(TEST.storedEnergy(0)).isZero();
+    }
+
+    /**
+     * 1 kPa in a minute at 20 °C: 0.012 x 1000 / (287.05 x 293.15 x 60) = 2.37674e-6 kg/s. At 50 kPa of boost and 50 °C, from a test at 99.5 kPa: tested choked, G = 199.5e3 / sqrt(287.05 x
+     * 293.15) x 0.684731 = 470.91; driven subsonic, x = 2/3: sqrt(7 (x^1.428571 - x^1.714286)) = sqrt(7 (0.560347 - 0.499037)) = 0.655103, G = 150e3 / sqrt(287.05 x 323.15) x 0.655103 = 322.64. So 1.62838e-6 kg/s.
+     */
+    @Test
+    void aFallAtOneTemperature() {
+        Result r = TEST.result(List.of(new Reading(0, 100e3, T), new Reading(60, 99e3, T)), 0, 50e3, 323.15, 0.1);
+        assertThat(r.leak()).isCloseTo(2.37674e-6, within(1e-11));
+        assertThat(r.fall()).isCloseTo(-1000 / 60.0, within(1e-9));
+        assertThat(r.driving()).isCloseTo(1.62838e-6, within(2e-10));
+        assertThat(r.share()).isCloseTo(1.62838e-5, within(2e-9));
+        assertThat(r.verdict()).isEqualTo(Verdict.GOOD);
+    }
+
+    /** 200 kPa at 23 °C are 197.974 kPa at 20 °C: the same air. */
+    @Test
+    void whatOnlyCoolsDoesNotLeak() {
+        double cooled = 200e3 * 293.15 / 296.15 - 100e3;
+        Result r = TEST.result(
+                List.of(new Reading(0, 100e3, 296.15), new Reading(300, cooled, 293.15)), 0, 50e3, 323.15, 0.1);
+        assertThat(r.leak()).isCloseTo(0, within(1e-15));
+        // Taken for one temperature it would have been a leak of 6.75 Pa/s.
+        Result fooled = TEST.result(
+                List.of(new Reading(0, 100e3, 296.15), new Reading(300, cooled, 296.15)), 0, 50e3, 323.15, 0.1);
+        assertThat(fooled.fall()).isCloseTo(-6.753, within(0.001));
+    }
+
+    @Test
+    void verdictsAndWhatReadingsLeaveOpen() {
+        assertThat(verdict(0.0019 / 0.002, 0)).isEqualTo(Verdict.GOOD);
+        assertThat(verdict(0.0021 / 0.002, 0)).isEqualTo(Verdict.ACCEPTABLE);
+        assertThat(verdict(0.0099 / 0.002, 0)).isEqualTo(Verdict.ACCEPTABLE);
+        assertThat(verdict(0.0101 / 0.002, 0)).isEqualTo(Verdict.TOO_MUCH);
+        assertThat(verdict(0.0019 / 0.002, 0.06))
+                .as("a gauge of six hundredths of the fall")
+                .isEqualTo(Verdict.OPEN);
+    }
+
+    /** @param times the leak that is 0.2 % of the air; @param error of a reading, times the fall */
+    private static Verdict verdict(double times, double error) {
+        List<Reading> readings = List.of(new Reading(0, 100e3, T), new Reading(60, 99e3, T));
+        double driving = TEST.result(readings, 0, 50e3, 323.15, 1).driving();
+        return TEST.result(readings, error * 1000, 50e3, 323.15, driving / (0.002 * times))
+                .verdict();
+    }
+
+    /** Two readings of 100 Pa over 60 s: sd of the slope 100 / 293.15 / sqrt(2 x 30^2) = 0.0080404 Pa/(K s); of the leak 3.3613e-7 kg/s, 14.142 % of it. */
+    @Test
+    void theErrorByHand() {
+        Result r = TEST.result(List.of(new Reading(0, 100e3, T), new Reading(60, 99e3, T)), 100, 50e3, 323.15, 0.1);
+        assertThat(r.sd() / r.share()).isCloseTo(0.141421, within(1e-6));
+    }
+
+    @Test
+    void whatIsNoTestIsRefused() {
+        assertThatThrownBy(() -> TEST.result(List.of(new Reading(0, 1e5, T)), 0, 5e4, 320, 0.1))
+                .hasMessageContaining("readings is 1");
+        assertThatThrownBy(() -> TEST.result(List.of(new Reading(9, 1e5, T), new Reading(9, 1e5, T)), 0, 5e4, 320, 0.1))
+                .hasMessageContaining("time of reading 2 is 9 s");
+        assertThatThrownBy(() -> new LeakTest(0, 1e5)).hasMessageContaining("volume");
+    }
+}
