@@ -108,7 +108,7 @@ public final class Sentences {
             return value == 0 ? "" : place.group(4);
         }
         if (place.group(5) != null) {
-            return place.group(5).split("/")[(int) value];
+            return place.group(5).split("/", -1)[(int) value];
         }
         int digits = place.group(3) == null ? 0 : Integer.parseInt(place.group(3));
         return switch (place.group(2) == null ? "" : place.group(2)) {

@@ -10,11 +10,13 @@ import io.enthalpa.core.notes.Note;
 import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.quantity.Figure;
 import io.enthalpa.core.quantity.Quantity;
+import io.enthalpa.core.telemetry.LogFinding;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.regex.Matcher;
@@ -33,10 +35,38 @@ class SentencesTest {
     void everyFindingHasItsSentence() {
         assertThat(Sentences.all().keySet())
                 .containsExactlyInAnyOrderElementsOf(
-                        Stream.of(Kind.values(), Note.Kind.values(), FitFinding.Kind.values())
+                        Stream.of(Kind.values(), Note.Kind.values(), FitFinding.Kind.values(), LogFinding.Kind.values())
                                 .flatMap(Arrays::stream)
                                 .map(Enum::name)
                                 .toList());
+    }
+
+    /** Each choice that a sentence about a log has, the empty last one among them. */
+    @ParameterizedTest
+    @EnumSource(LogFinding.Kind.class)
+    void sentencesAboutLogsAreWordedWhateverIsChosen(LogFinding.Kind kind) {
+        Pattern choice = Pattern.compile("\\{(\\w+)=([^}]*)}");
+        String sentence = Sentences.all().get(kind.name());
+        for (int chosen = 0; chosen < 3; chosen++) {
+            int now = chosen;
+            Map<String, Figure> figures = new LinkedHashMap<>();
+            Matcher names = Pattern.compile("\\{(\\w+)[ ?}]").matcher(sentence);
+            while (names.find()) {
+                figures.put(names.group(1), Figure.plain(names.group(1), now % 2));
+            }
+            Matcher choices = choice.matcher(sentence);
+            String expected = "";
+            while (choices.find()) {
+                String[] words = choices.group(2).split("/", -1);
+                int index = Math.min(now, words.length - 1);
+                figures.put(choices.group(1), Figure.plain(choices.group(1), index));
+                expected = words[index];
+            }
+            assertThat(Sentences.of(new LogFinding(kind, "intake", "tank", List.copyOf(figures.values()))))
+                    .as("%s with choice %d", kind, now)
+                    .contains(expected)
+                    .doesNotContain("{");
+        }
     }
 
     @Test
