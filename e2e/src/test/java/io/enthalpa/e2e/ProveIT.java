@@ -49,7 +49,10 @@ class ProveIT extends OnDemo {
                 .mapToLong(b -> b.get("id").longValue())
                 .min()
                 .orElseThrow();
-        page.raw().waitForCondition(() -> logs(id).size() == 2);
+        page.raw()
+                .waitForCondition(
+                        () -> logs(id).size() == 2,
+                        new com.microsoft.playwright.Page.WaitForConditionOptions().setTimeout(LONG));
         page.openBuild(id).option("A").surface("Prove");
     }
 
