@@ -1,41 +1,32 @@
 package io.enthalpa.formats;
 
 import de.siegmar.fastcsv.reader.CsvRecord;
-import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.duty.DutyThinner;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.telemetry.Channel;
 import io.enthalpa.core.telemetry.LoggedLoad;
-import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 
 /** One pass over the rows. */
 final class DutyCsvRows {
-    private static final double GAP_TIMES = 20;
-    private static final double LEAST_GAP = 2;
-    private static final int SETTLED = 10;
-    private static final int MOST_TOLD = 20;
 
     private final Map<Channel, LogHead.Column> columns;
     private final LoggedLoad car;
     private final Channel load;
+    private final LogClock clock;
     private final DutyThinner thinner = new DutyThinner(DutyThinner.MOST_KEPT);
-    private final List<DutyCsv.Gap> gaps = new ArrayList<>();
     private final Map<Channel, Double> held = new EnumMap<>(Channel.class);
     private long read;
-    private long repeated;
-    private long steps;
-    private double first = Double.NaN;
-    private double last;
 
     DutyCsvRows(Map<Channel, LogHead.Column> given, List<String> headings, LoggedLoad car) {
         this.columns = LogLines.named(new EnumMap<>(given), headings);
         this.car = car;
         need(Channel.TIME, headings, "Choose the column that holds the time.");
+        clock = new LogClock(columns.get(Channel.TIME));
         load = LoggedLoad.loadChannel(columns.keySet())
                 .orElseThrow(() -> LogLines.missing(
                         "boost", headings, "Choose a column of boost, of absolute manifold pressure, or of throttle."));
@@ -67,41 +58,9 @@ final class DutyCsvRows {
         if (!known) {
             return;
         }
-        if (Double.isNaN(first)) {
-            first = time;
-        } else if (time < last) {
-            throw EnthalpaFault.of(
-                    FaultKind.CONTRADICTION,
-                    "",
-                    LogLines.place(columns.get(Channel.TIME), at),
-                    seconds(time),
-                    "at least that of the row above, " + seconds(last),
-                    "Time runs backwards there: cut the file in two, or mend the row.");
-        } else if (time == last) {
-            repeated++;
-            return;
-        } else {
-            gap(at, time);
+        if (clock.isNew(time, at)) {
+            thinner.accept(point(at, clock.seconds()));
         }
-        last = time;
-        if (time - first > Duty.LONGEST) {
-            throw EnthalpaFault.of(
-                    FaultKind.CONTRADICTION,
-                    "",
-                    "%s, line %d, length".formatted(LogHead.WHAT, at),
-                    "more than 10 h",
-                    "at most 10 h",
-                    "Cut the file.");
-        }
-        thinner.accept(point(at, time - first));
-    }
-
-    private void gap(long at, double time) {
-        double typical = (last - first) / Math.max(steps, 1);
-        if (steps > SETTLED && time - last > Math.max(GAP_TIMES * typical, LEAST_GAP) && gaps.size() < MOST_TOLD) {
-            gaps.add(new DutyCsv.Gap(at, last - first, time - last));
-        }
-        steps++;
     }
 
     /** An empty cell keeps what the column last said; slow channels of a logger have many. */
@@ -189,10 +148,6 @@ final class DutyCsvRows {
         return car.point(time, columns.keySet(), load, held::get);
     }
 
-    private static String seconds(double t) {
-        return "%.2f s".formatted(t);
-    }
-
     DutyCsv.Imported end() {
         List<DutyPoint> rows = thinner.rows();
         if (rows.size() < 2) {
@@ -206,6 +161,6 @@ final class DutyCsvRows {
                             ? "Every row has the same time, or one of the columns is empty."
                             : "A duty needs at least a start and an end.");
         }
-        return new DutyCsv.Imported(rows, read, repeated, List.copyOf(gaps), thinner.tolerance(), columns);
+        return new DutyCsv.Imported(rows, read, clock.repeated(), clock.gaps(), thinner.tolerance(), columns);
     }
 }

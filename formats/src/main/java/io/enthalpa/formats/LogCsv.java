@@ -1,13 +1,11 @@
 package io.enthalpa.formats;
 
 import de.siegmar.fastcsv.reader.CsvRecord;
-import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.telemetry.Channel;
 import io.enthalpa.core.telemetry.RowTaker;
 import java.io.Reader;
-import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -20,32 +18,23 @@ import java.util.function.Function;
  * is left out and told; time that runs back is refused with its line.
  */
 public final class LogCsv {
-    /** s: what one log may be long. */
-    private static final double LONGEST = Duty.LONGEST;
     /** s between rows, under which they are taken together: 100 Hz. */
     private static final double CLOSEST = 0.01;
 
-    private static final double GAP_TIMES = 20;
-    private static final double LEAST_GAP = 2;
-    private static final int SETTLED = 10;
-    private static final int MOST_TOLD = 20;
     private static final double SLACK = 1e-6;
 
     private final List<String> headings;
     private final Map<Channel, LogHead.Column> columns;
     private final List<Channel> channels;
     private final LogHead.Column timeColumn;
+    private final LogClock clock;
     private final RowTaker taker;
     private final double[] values;
     private final double[] sums;
     private final int[] counts;
     private final Map<Channel, LeftOut> leftOut = new EnumMap<>(Channel.class);
-    private final List<DutyCsv.Gap> gaps = new ArrayList<>();
     private long read;
-    private long repeated;
     private long kept;
-    private double first = Double.NaN;
-    private double last;
     private double binStart = Double.NEGATIVE_INFINITY;
     private double binTimes;
     private int binned;
@@ -55,6 +44,7 @@ public final class LogCsv {
         this.columns = columns;
         this.channels = channels(columns);
         this.timeColumn = columns.get(Channel.TIME);
+        this.clock = new LogClock(timeColumn);
         this.taker = taker;
         this.values = new double[channels.size()];
         this.sums = new double[values.length];
@@ -142,43 +132,13 @@ public final class LogCsv {
         long at = line.getStartingLineNumber();
         double time = LogLines.time(line, timeColumn);
         read++;
-        if (Double.isNaN(first)) {
-            first = time;
-        } else if (time < last) {
-            throw EnthalpaFault.of(
-                    FaultKind.CONTRADICTION,
-                    "",
-                    LogLines.place(timeColumn, at),
-                    "%.2f s".formatted(time),
-                    "at least that of the row above, %.2f s".formatted(last),
-                    "Time runs backwards there: cut the file in two, or mend the row.");
-        } else if (time == last) {
-            repeated++;
+        if (!clock.isNew(time, at)) {
             return;
-        } else {
-            gap(at, time);
-        }
-        last = time;
-        if (time - first > LONGEST) {
-            throw EnthalpaFault.of(
-                    FaultKind.CONTRADICTION,
-                    "",
-                    "%s, line %d, length".formatted(LogHead.WHAT, at),
-                    "more than 10 h",
-                    "at most 10 h",
-                    "Cut the file.");
         }
         for (int c = 0; c < values.length; c++) {
             values[c] = cell(channels.get(c), line, at);
         }
-        gather(time - first);
-    }
-
-    private void gap(long at, double time) {
-        double typical = (last - first) / Math.max(read - repeated - 2, 1);
-        if (read > SETTLED && time - last > Math.max(GAP_TIMES * typical, LEAST_GAP) && gaps.size() < MOST_TOLD) {
-            gaps.add(new DutyCsv.Gap(at, last - first, time - last));
-        }
+        gather(clock.seconds());
     }
 
     /** NaN where the cell is empty or no measurement. */
@@ -245,6 +205,6 @@ public final class LogCsv {
                     "2 or more",
                     read > 1 ? "Every row has the same time." : "A log needs at least a start and an end.");
         }
-        return new Summary(headings, columns, read, kept, repeated, List.copyOf(gaps), leftOut, last - first);
+        return new Summary(headings, columns, read, kept, clock.repeated(), clock.gaps(), leftOut, clock.seconds());
     }
 }
