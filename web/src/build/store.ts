@@ -316,7 +316,8 @@ export const useBuild = defineStore('build', () => {
     if (!options.length) return
     if (letter.value === l) letter.value = options.at(-1)!.letter
     if (against.value === l || against.value === letter.value) against.value = options.find((o) => o.letter !== letter.value)?.letter
-    await here().act([{ row: `/options/#${l}`, out: true }], `option ${l} taken out`)
+    const fit: Edit[] = document.value?.fitted?.option === l ? [{ pointer: '/fitted', value: undefined }] : []
+    await here().act([...fit, { row: `/options/#${l}`, out: true }], `option ${l} taken out`)
     ghostMode.value = 'option'
   }
 

@@ -84,13 +84,19 @@ export type Clamp = (typeof clampWords)[number]
 export const jointsEndWords = ['start', 'end'] as const
 export type JointsEnd = (typeof jointsEndWords)[number]
 
+export const uncertainInputWords = ['blower efficiency', 'filling of the cylinders', 'core', 'cooling air', 'water flow', 'radiator', 'outside air', 'start', 'bay', 'ice', 'chiller', 'water ports', 'charge fins', 'cold fins', 'path losses'] as const
+export type UncertainInput = (typeof uncertainInputWords)[number]
+
+export const leakRecordSideWords = ['charge', 'water'] as const
+export type LeakRecordSide = (typeof leakRecordSideWords)[number]
+
 export const coolingMethodWords = ['no cooler', 'air to air', 'water and radiator', 'ice tank', 'chilled water', 'raw water', 'injection alone', 'injection on top'] as const
 export type CoolingMethod = (typeof coolingMethodWords)[number]
 
 /** one build with its duty and options */
 export interface BuildDocument {
   format: 'enthalpa-build'
-  /** version, 1 to 1000, usually 6: of the file's form */
+  /** version, 1 to 1000, usually 7: of the file's form */
   version: number
   name: string
   summary: string
@@ -103,6 +109,9 @@ export interface BuildDocument {
   room?: Room
   duty: DutyDocument
   options: BuildOption[]
+  fitted?: Fitted
+  leakTests?: LeakTest[]
+  changes?: MadeChange[]
 }
 
 /** shared by all options */
@@ -1412,6 +1421,83 @@ export interface OtherJoint {
   id?: string
 }
 
+/** what a log taught of the build; every answer stands on it until it is taken out */
+export interface Fitted {
+  option: string
+  log: string
+  on: string
+  knowns: FittedKnown[]
+  together?: FittedTogether[]
+}
+
+/** one of what is seldom known exactly */
+export interface FittedKnown {
+  unknown: UncertainInput
+  /** off by, %, -95 to 500, usually 0: from what the build says, as fitted to the log */
+  by_pct: number
+  /** give or take, %, 0 to 100, usually 5: one standard deviation that the log left */
+  within_pct: number
+  id?: string
+}
+
+/** two that the log cannot tell apart entirely */
+export interface FittedTogether {
+  one: UncertainInput
+  other: UncertainInput
+  /** goes together, -1 to 1, usually 0: correlation: 1 entirely, -1 one up as the other goes down */
+  alike: number
+  id?: string
+}
+
+/** a side shut, pumped up and watched, as it was written down */
+export interface LeakTest {
+  side: LeakRecordSide
+  option: string
+  by: string
+  on: string
+  /** shut in, L, 0.1 to 10000, usually 10: empty for what the pieces of the option hold */
+  volume_L?: number
+  /** outside at the test, kPa, 40 to 110, usually 101.3: absolute, as measured where you stand; empty for the Brief's */
+  barometer_kPa?: number
+  /** weakest part rated to, kPa, 1 to 2000, usually 200: above outside, as its maker says: core, hose, cap; the test never goes above it */
+  rated_kPa?: number
+  /** gauge reads to, kPa, 0.001 to 50, usually 0.5: half of its smallest division is usual; common practice, no source */
+  gaugeError_kPa: number
+  soaped: string
+  readings: LeakReading[]
+  id?: string
+}
+
+/** gauge and clock */
+export interface LeakReading {
+  /** clock, s, 0 to 864000, usually 0: since the pump was shut off */
+  time_s: number
+  /** gauge, kPa, -100 to 2000, usually 100: above outside */
+  gauge_kPa: number
+  /** air inside, °C, -40 to 150, usually 20: of the pipe's wall, if not inside */
+  air_C: number
+  id?: string
+}
+
+/** a change made to the car, and what came of it */
+export interface MadeChange {
+  what: string
+  on: string
+  /** parts for the change, 0 to 1000000, usually 0: in your currency */
+  cost?: number
+  /** hours for the change, 0 to 10000, usually 1: of work */
+  hours?: number
+  /** predicted gain, K, -200 to 200, usually 0: colder under load, as predicted before it was made */
+  predicted_K?: number
+  before: string
+  after: string
+  /** measured gain, K, -200 to 200, usually 0: colder under load, weather and boost taken out */
+  gain_K?: number
+  /** measured gain, give or take, K, 0 to 200, usually 1: one standard deviation */
+  within_K?: number
+  id?: string
+}
+
 /** what a new build is made from */
 export interface NewJobDocument {
   /** displacement, L, 0.05 to 60, usually 2: the engine's data plate */
@@ -1523,6 +1609,11 @@ export const usual = {
   'run/fitting': { at_mm: 300, clocked_deg: 0, out_mm: 50, across_mm: 25, hole_mm: 12 },
   'run/oval': { at_mm: 300, length_mm: 100, height_mm: 45, clocked_deg: 0 },
   'joints': { hold_N: 2500, across_mm: 2, along_mm: 3, bend_deg: 2, most_C: 177 },
+  'fitted/known': { by_pct: 0, within_pct: 5 },
+  'fitted/together': { alike: 0 },
+  'leakTest': { volume_L: 10, barometer_kPa: 101.3, rated_kPa: 200, gaugeError_kPa: 0.5 },
+  'leakTest/reading': { time_s: 0, gauge_kPa: 100, air_C: 20 },
+  'change': { cost: 0, hours: 1, predicted_K: 0, gain_K: 0, within_K: 1 },
 }
 
 /** What a blower of each type is called, and the efficiency a well-matched one shows, by default and from to. */

@@ -176,6 +176,9 @@ export function prepared(edits: Edit[]): Edit[] {
   })
 }
 
+/** What was tried on the car and written down: no answer hangs on it. */
+const RECORDS = /^\/(leakTests|changes)(\/|$)/
+
 /** @returns letters of the options that the edits can change; undefined when they can change all */
 export function touched(document: BuildDocument, edits: Edit[]): string[] | undefined {
   const letters = new Set<string>()
@@ -185,7 +188,9 @@ export function touched(document: BuildDocument, edits: Edit[]): string[] | unde
       continue
     }
     if ('row' in edit && /^\/options\/[^/]+$/.test(edit.row)) continue
-    const match = /^\/options\/(?:#([A-Z])|(\d+))\//.exec('pointer' in edit ? edit.pointer : 'list' in edit ? `${edit.list}/` : edit.row)
+    const place = 'pointer' in edit ? edit.pointer : 'list' in edit ? `${edit.list}/` : edit.row
+    if (RECORDS.test(place)) continue
+    const match = /^\/options\/(?:#([A-Z])|(\d+))\//.exec(place)
     const letter = match?.[1] ?? document.options[Number(match?.[2] ?? -1)]?.letter
     if (!letter) return undefined
     letters.add(letter)

@@ -8,7 +8,7 @@ import { change, figure, minus } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import Notice from '../ui/Notice.vue'
 import { UNKNOWNS } from '../verdict/unknowns'
-import type { BuildDocument } from '../document/types'
+import type { BuildDocument, Fitted } from '../document/types'
 import { BOSSES } from './channels'
 
 /** What is not known exactly, fitted to a log: what it learned, what it cannot tell apart, and which sensor would tell. */
@@ -22,6 +22,14 @@ const fresh = computed(() => asked.value?.document === build.document && asked.v
 const fit = computed(() => (fresh.value && job.job.value?.state === 'DONE' ? job.job.value.fit : undefined))
 const running = computed(() => fresh.value && job.running.value)
 const failed = computed(() => (fresh.value ? job.failed.value : ''))
+
+const taken = computed(() => build.document?.fitted)
+function take(): void {
+  void build.act([{ pointer: '/fitted', value: fit.value!.fitted }], `fitted to ${(fit.value!.fitted as unknown as Fitted).log}`)
+}
+function takeOut(): void {
+  void build.act([{ pointer: '/fitted', value: undefined }], `fit to ${taken.value!.log} taken out`)
+}
 
 function start(): void {
   asked.value = { document: build.document!, letter: build.letter, log: props.log }
@@ -48,6 +56,15 @@ const trusted = computed(() => fit.value?.heldBefore_K == null || fit.value.held
 <template>
   <section class="fit" aria-label="Fit to this log">
     <h3>What the log tells of what is not known exactly</h3>
+    <p v-if="taken">
+      This build stands on the log “{{ taken.log }}” since {{ taken.on }}, fitted with option {{ taken.option }}.
+      <button type="button" class="act" @click="takeOut">Take the fit out</button>
+      <span class="quiet">{{
+        build.letter === taken.option
+          ? 'when its core, way of the air or loop has been changed since'
+          : 'here it holds for blower, cylinders and bay, and for parts that are the same'
+      }}</span>
+    </p>
     <p v-if="!fit && !running">
       <button type="button" class="act" @click="start">Fit to this log</button>
       <span class="quiet">moves blower, core, air and water within what they may be until the model comes nearest to every channel</span>
@@ -93,7 +110,10 @@ const trusted = computed(() => fit.value?.heldBefore_K == null || fit.value.held
         {{ UNKNOWNS[fit.advice.unknown].name }} would be known to ± {{ spread(fit.advice.kelvin, fit.advice.then) }}
         {{ unit(fit.advice.kelvin) }} instead of ± {{ spread(fit.advice.kelvin, fit.advice.now) }}.
       </p>
-      <p><button type="button" class="act" @click="start">Fit again</button></p>
+      <p>
+        <button type="button" class="act" @click="take">{{ faults.length ? 'Take it into the build, fault and all' : 'Take it into the build' }}</button>
+        <span class="quiet">then every answer stands on this log and the band is as narrow as it left it; it can be taken out again</span>
+      </p>
     </template>
   </section>
 </template>

@@ -36,6 +36,7 @@ class PackageOrderTest {
             "uncertainty",
             "plant",
             "steady",
+            "leak",
             "notes",
             "endurance",
             "verdict",

@@ -5,6 +5,7 @@ import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.uncertainty.Calibration;
 import io.enthalpa.formats.document.BuildDocument;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.TokenStreamLocation;
@@ -20,7 +21,7 @@ public final class BuildFile {
     /** Value of {@code format} in every build file. */
     public static final String FORMAT = "enthalpa-build";
     /** The version written, and the latest one read. */
-    public static final int VERSION = 6;
+    public static final int VERSION = 7;
     /** Largest file read, in characters. */
     public static final int LARGEST = 4_000_000;
 
@@ -128,6 +129,13 @@ public final class BuildFile {
     /** @return an option as it stands in a file */
     public static ObjectNode tree(BuildOption option) {
         ObjectNode node = BuildDocument.tree(option);
+        RowIdentities.carry(node, node);
+        return node;
+    }
+
+    /** @return what a log taught of a build, as it stands in a file */
+    public static ObjectNode tree(Calibration calibration) {
+        ObjectNode node = BuildDocument.tree(calibration);
         RowIdentities.carry(node, node);
         return node;
     }

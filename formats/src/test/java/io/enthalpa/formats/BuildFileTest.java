@@ -132,7 +132,7 @@ class BuildFileTest {
                         EnthalpaFault.class,
                         fault -> assertThat(fault.sentence())
                                 .contains("version 7")
-                                .contains("version 6 or earlier")
+                                .contains("version 7 or earlier")
                                 .contains("later Enthalpa"));
     }
 

@@ -69,7 +69,7 @@ class TubeFileTest {
                 "\"material\": \"aluminium\", \"bore_mm\": 57, \"bends\": [{\"angle_deg\": 90, \"radius_mm\": 86}]");
         old.put("version", 4);
         ObjectNode now = BuildFile.normal(old);
-        assertThat(now.at("/version").intValue()).isEqualTo(6);
+        assertThat(now.at("/version").intValue()).isEqualTo(7);
         assertThat(now.at("/options/0/path/2/outside_mm").doubleValue()).isEqualTo(60.2);
         assertThat(now.at("/options/0/path/2/bore_mm").isMissingNode()).isTrue();
         assertThat(now.at("/options/0/path/2/bends/0/radius_mm").doubleValue()).isEqualTo(86);

@@ -12,6 +12,7 @@ import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.EngineSpec;
 import io.enthalpa.core.steady.ChargeSystem;
 import io.enthalpa.core.steady.SteadyResult;
+import io.enthalpa.core.uncertainty.Calibration;
 import io.enthalpa.core.uncertainty.Perturbation;
 import io.enthalpa.core.uncertainty.UncertainInput;
 import io.enthalpa.core.verdict.RunFigures;
@@ -31,10 +32,14 @@ public final class Answer {
         this(build, letter, Perturbation.NONE);
     }
 
-    /** @param perturbation inputs other than the build says */
-    public Answer(Build build, String letter, Perturbation perturbation) {
+    /** @param other inputs other than they are believed to be */
+    public Answer(Build build, String letter, Perturbation other) {
         this.build = build;
         this.option = build.option(letter);
+        Perturbation perturbation = build.calibration(option)
+                .map(Calibration::perturbation)
+                .orElse(Perturbation.NONE)
+                .and(other);
         EngineSpec e = build.engine();
         EngineSpec engine = new EngineSpec(
                 e.displacement(),

@@ -10,6 +10,7 @@ import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.fluid.Atmosphere;
 import io.enthalpa.core.place.Subject;
 import io.enthalpa.core.room.RoomSpec;
+import io.enthalpa.core.uncertainty.Calibration;
 import io.enthalpa.core.verdict.Targets;
 import java.util.List;
 import java.util.Optional;
@@ -29,6 +30,8 @@ import java.util.OptionalDouble;
  * @param bay      the air round pipes, plenum and hoses; empty where it is not counted
  * @param room     that the options must fit into; empty where it was not measured
  * @param options  at least one, letters distinct
+ * @param fitted   to a log; empty where nothing but what it says is believed
+ * @param proofs   what was tried on the car itself
  */
 public record Build(
         String name,
@@ -41,7 +44,38 @@ public record Build(
         Optional<Gearing> gearing,
         Optional<BaySpec> bay,
         Optional<RoomSpec> room,
-        List<BuildOption> options) {
+        List<BuildOption> options,
+        Optional<Fitted> fitted,
+        Proofs proofs) {
+    /** Without anything tried yet. */
+    public Build(
+            String name,
+            String summary,
+            EngineSpec engine,
+            Climate climate,
+            Targets targets,
+            FullLoad fullLoad,
+            Duty duty,
+            Optional<Gearing> gearing,
+            Optional<BaySpec> bay,
+            Optional<RoomSpec> room,
+            List<BuildOption> options) {
+        this(
+                name,
+                summary,
+                engine,
+                climate,
+                targets,
+                fullLoad,
+                duty,
+                gearing,
+                bay,
+                room,
+                options,
+                Optional.empty(),
+                Proofs.NONE);
+    }
+
     /** Without a room. */
     public Build(
             String name,
@@ -126,18 +160,43 @@ public record Build(
 
     /** @return the same job with other options */
     public Build withOptions(List<BuildOption> others) {
-        return new Build(name, summary, engine, climate, targets, fullLoad, duty, gearing, bay, room, others);
+        return new Build(
+                name, summary, engine, climate, targets, fullLoad, duty, gearing, bay, room, others, fitted, proofs);
     }
 
     /** @return the same job in another room */
     public Build withRoom(RoomSpec other) {
         return new Build(
-                name, summary, engine, climate, targets, fullLoad, duty, gearing, bay, Optional.of(other), options);
+                name,
+                summary,
+                engine,
+                climate,
+                targets,
+                fullLoad,
+                duty,
+                gearing,
+                bay,
+                Optional.of(other),
+                options,
+                fitted,
+                proofs);
     }
 
     /** @return the same job under other weather, doing something else */
     public Build withDuty(Climate weather, Duty other) {
-        return new Build(name, summary, engine, weather, targets, fullLoad, other, gearing, bay, room, options);
+        return new Build(
+                name, summary, engine, weather, targets, fullLoad, other, gearing, bay, room, options, fitted, proofs);
+    }
+
+    /** @return the same job, fitted to this or to nothing */
+    public Build withFitted(Optional<Fitted> other) {
+        return new Build(
+                name, summary, engine, climate, targets, fullLoad, duty, gearing, bay, room, options, other, proofs);
+    }
+
+    /** @return what a log taught of an option; empty where none did */
+    public Optional<Calibration> calibration(BuildOption option) {
+        return fitted.map(f -> f.of(option)).filter(c -> !c.knowns().isEmpty());
     }
 
     private static String rpm(double speed) {

@@ -5,6 +5,7 @@ import io.enthalpa.core.chargepath.LoopCores;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.exchanger.FinnedCore;
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.uncertainty.Calibration;
 import io.enthalpa.core.uncertainty.Doubt;
 import io.enthalpa.core.uncertainty.MonteCarlo;
 import io.enthalpa.core.uncertainty.MonteCarloResult;
@@ -15,6 +16,7 @@ import io.enthalpa.core.waterloop.Radiator;
 import io.enthalpa.core.waterloop.WaterLoopSpec;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** An option's {@link Spread}: which of its inputs are doubted, and each sample's run. Samples may run on any thread. */
 public final class OptionMonteCarlo {
@@ -31,7 +33,8 @@ public final class OptionMonteCarlo {
         this.letter = letter;
         Answer believed = new Answer(build, letter);
         this.sampling = new MonteCarlo(
-                doubted(build, believed.system().path()),
+                doubted(build, letter),
+                build.calibration(believed.option()),
                 samples,
                 seed,
                 believed.duty().length());
@@ -39,7 +42,13 @@ public final class OptionMonteCarlo {
 
     /** @return which inputs and formulas of an option are not known exactly */
     public static List<Doubt> doubted(Build build, String letter) {
-        return doubted(build, new Answer(build, letter).system().path());
+        List<Doubt> doubts = doubted(build, new Answer(build, letter).system().path());
+        Optional<Calibration> known = build.calibration(build.option(letter));
+        // The core was fitted with its formulas: what is left of it holds both.
+        if (known.filter(k -> k.knows(UncertainInput.CORE_CONDUCTANCE)).isPresent()) {
+            doubts.removeIf(d -> d.unknown() == UncertainInput.CHARGE_FINS || d.unknown() == UncertainInput.COLD_FINS);
+        }
+        return doubts.stream().map(d -> known.map(k -> k.left(d)).orElse(d)).toList();
     }
 
     private static List<Doubt> doubted(Build build, ChargePath path) {

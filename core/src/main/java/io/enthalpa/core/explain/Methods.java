@@ -55,6 +55,7 @@ import io.enthalpa.core.joint.Held;
 import io.enthalpa.core.joint.Joint;
 import io.enthalpa.core.joint.Joints;
 import io.enthalpa.core.joint.Making;
+import io.enthalpa.core.leak.LeakTest;
 import io.enthalpa.core.loss.BendLoss;
 import io.enthalpa.core.loss.DiameterChange;
 import io.enthalpa.core.loss.FittingLoss;
@@ -84,13 +85,13 @@ import io.enthalpa.core.telemetry.Averager;
 import io.enthalpa.core.telemetry.BeforeAfter;
 import io.enthalpa.core.telemetry.Beside;
 import io.enthalpa.core.telemetry.ChannelChecks;
-import io.enthalpa.core.telemetry.LeakTest;
 import io.enthalpa.core.telemetry.LogFit;
 import io.enthalpa.core.telemetry.LogParts;
 import io.enthalpa.core.telemetry.MeasuredDuty;
 import io.enthalpa.core.telemetry.MeasuredRun;
 import io.enthalpa.core.telemetry.Segments;
 import io.enthalpa.core.telemetry.SimulatedLog;
+import io.enthalpa.core.uncertainty.Calibration;
 import io.enthalpa.core.uncertainty.MonteCarlo;
 import io.enthalpa.core.verdict.Load;
 import io.enthalpa.core.verdict.RunFigures;
@@ -205,6 +206,7 @@ public final class Methods {
                             RunFigures.METHOD,
                             RunShape.METHOD,
                             MonteCarlo.METHOD,
+                            Calibration.METHOD,
                             NewJob.METHOD,
                             MethodSizing.METHOD,
                             Bill.METHOD,

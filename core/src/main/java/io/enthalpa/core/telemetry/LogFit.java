@@ -87,7 +87,8 @@ public final class LogFit {
      * @throws EnthalpaFault when the log cannot carry a fit
      */
     public LogFit(MeasuredDuty driven, String letter, MeasuredRun run, BooleanSupplier cancelled) {
-        this.build = driven.build();
+        // What an earlier log taught is not known twice.
+        this.build = driven.build().withFitted(Optional.empty());
         this.letter = letter;
         this.cancelled = cancelled;
         this.coarser = Math.max(1, Math.min(COARSER, STEP / EnduranceRun.stepFor(build.duty())));
@@ -178,11 +179,7 @@ public final class LogFit {
 
     /** A relative one is a factor whose logarithm has the spread, so that none turns round. @return relative, or K */
     static double by(Doubt doubt, double spreads) {
-        return isKelvin(doubt.unknown()) ? spreads * doubt.spread() : Math.expm1(spreads * doubt.spread());
-    }
-
-    static boolean isKelvin(UncertainInput unknown) {
-        return unknown == UncertainInput.OUTSIDE_AIR || unknown == UncertainInput.START;
+        return doubt.unknown().isKelvin() ? spreads * doubt.spread() : Math.expm1(spreads * doubt.spread());
     }
 
     private synchronized void take(int round, int moved, Map<Channel, double[]> answer) {

@@ -1,17 +1,22 @@
 package io.enthalpa.core.telemetry;
 
+import io.enthalpa.core.uncertainty.Calibration;
+import io.enthalpa.core.uncertainty.Calibration.Together;
 import io.enthalpa.core.uncertainty.Doubt;
 import io.enthalpa.core.uncertainty.UncertainInput;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import org.hipparchus.linear.RealMatrix;
 
 /**
  * What a fit comes to. Temperatures of the judged channel under load.
  *
  * @param unknowns   each as it is now
+ * @param alike      how far each two go together
  * @param together   pairs that this log cannot tell apart
  * @param offsets    constant ones of the channels
  * @param before     K, root mean square in the fitted part as the build was believed
@@ -22,6 +27,7 @@ import org.hipparchus.linear.RealMatrix;
  */
 public record LogFitResult(
         List<Known> unknowns,
+        List<Together> alike,
         List<Together> together,
         List<Offset> offsets,
         double before,
@@ -41,6 +47,7 @@ public record LogFitResult(
 
     public LogFitResult {
         unknowns = List.copyOf(unknowns);
+        alike = List.copyOf(alike);
         together = List.copyOf(together);
         offsets = List.copyOf(offsets);
     }
@@ -54,12 +61,9 @@ public record LogFitResult(
     public record Known(UncertainInput unknown, double spread, double by, double sd, boolean beyond) {
         /** @return whether it is told in K; else relative */
         public boolean isKelvin() {
-            return LogFit.isKelvin(unknown);
+            return unknown.isKelvin();
         }
     }
-
-    /** @param correlation between -1 and 1 */
-    public record Together(UncertainInput one, UncertainInput other, double correlation) {}
 
     /** @param by measured less predicted, K or in the channel's unit */
     public record Offset(Channel channel, double by) {}
@@ -73,7 +77,7 @@ public record LogFitResult(
     public record Advice(Channel channel, UncertainInput unknown, double now, double then) {
         /** @return whether it is told in K; else relative */
         public boolean isKelvin() {
-            return LogFit.isKelvin(unknown);
+            return unknown.isKelvin();
         }
     }
 
@@ -104,6 +108,7 @@ public record LogFitResult(
         double offset = offsets[data.column(judged)];
         return new LogFitResult(
                 unknowns,
+                correlations(doubts, covariance),
                 together(doubts, covariance),
                 told,
                 data.rms(before.get(judged), 0, false),
@@ -119,22 +124,49 @@ public record LogFitResult(
 
     private static Known known(Doubt doubt, double spreads, double sd) {
         double by = LogFit.by(doubt, spreads);
-        double scale = LogFit.isKelvin(doubt.unknown()) ? 1 : 1 + by;
+        double scale = doubt.unknown().isKelvin() ? 1 : 1 + by;
         return new Known(doubt.unknown(), doubt.spread(), by, scale * doubt.spread() * sd, Math.abs(spreads) > FAULT);
     }
 
-    private static List<Together> together(List<Doubt> doubts, RealMatrix covariance) {
+    private static List<Together> correlations(List<Doubt> doubts, RealMatrix covariance) {
         List<Together> pairs = new ArrayList<>();
         for (int u = 0; u < doubts.size(); u++) {
             for (int v = u + 1; v < doubts.size(); v++) {
                 double alike = covariance.getEntry(u, v) / (sd(covariance, u) * sd(covariance, v));
-                if (Math.abs(alike) > ALIKE && sd(covariance, u) > OPEN && sd(covariance, v) > OPEN) {
-                    pairs.add(
-                            new Together(doubts.get(u).unknown(), doubts.get(v).unknown(), alike));
-                }
+                pairs.add(new Together(doubts.get(u).unknown(), doubts.get(v).unknown(), alike));
             }
         }
         return pairs;
+    }
+
+    private static List<Together> together(List<Doubt> doubts, RealMatrix covariance) {
+        Set<UncertainInput> open = EnumSet.noneOf(UncertainInput.class);
+        for (int u = 0; u < doubts.size(); u++) {
+            if (sd(covariance, u) > OPEN) {
+                open.add(doubts.get(u).unknown());
+            }
+        }
+        return correlations(doubts, covariance).stream()
+                .filter(t -> Math.abs(t.correlation()) > ALIKE && open.contains(t.one()) && open.contains(t.other()))
+                .toList();
+    }
+
+    /**
+     * @param letter of the option that was fitted
+     * @param log    its name
+     * @param on     the day
+     * @return what of it a build can take in: all but what was the day's
+     */
+    public Calibration calibration(String letter, String log, String on) {
+        return new Calibration(
+                        letter,
+                        log,
+                        on,
+                        unknowns.stream()
+                                .map(k -> new Calibration.Known(k.unknown(), k.by(), k.sd() / (1 + k.by())))
+                                .toList(),
+                        alike)
+                .only(concerns -> concerns != UncertainInput.Concerns.DAY);
     }
 
     /** The channel not measured yet that narrows one unknown by most of its spread. */

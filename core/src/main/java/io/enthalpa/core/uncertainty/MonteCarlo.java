@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 
 /**
@@ -44,9 +45,15 @@ public final class MonteCarlo {
      * @param length  s of the duty
      */
     public MonteCarlo(List<Doubt> unknowns, int samples, long seed, double length) {
+        this(unknowns, Optional.empty(), samples, seed, length);
+    }
+
+    /** @param known by which unknowns go together */
+    public MonteCarlo(List<Doubt> unknowns, Optional<Calibration> known, int samples, long seed, double length) {
         this.unknowns = List.copyOf(unknowns);
         this.samples = samples;
         draws = draw(unknowns.size(), samples, seed);
+        known.ifPresent(k -> goTogether(k.drawnTogether(unknowns)));
         times = new double[MOMENTS];
         for (int k = 0; k < MOMENTS; k++) {
             times[k] = length * (k + 0.5) / MOMENTS;
@@ -71,6 +78,19 @@ public final class MonteCarlo {
             }
         }
         return draws;
+    }
+
+    private void goTogether(double[][] lower) {
+        for (double[] draw : draws) {
+            // From the last on: each needs those ahead of it as they were drawn.
+            for (int u = draw.length - 1; u >= 0; u--) {
+                double sum = 0;
+                for (int v = 0; v <= u; v++) {
+                    sum += lower[u][v] * draw[v];
+                }
+                draw[u] = sum;
+            }
+        }
     }
 
     /** Standard normal value of a probability, cut. */

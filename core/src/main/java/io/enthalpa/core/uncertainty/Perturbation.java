@@ -20,6 +20,15 @@ public final class Perturbation {
         return new Perturbation(moved);
     }
 
+    /** @return both at once: relative ones are factors that multiply, those in K add up */
+    public Perturbation and(Perturbation other) {
+        Map<UncertainInput, Double> both = new EnumMap<>(UncertainInput.class);
+        both.putAll(by);
+        other.by.forEach((unknown, more) ->
+                both.merge(unknown, more, (a, b) -> unknown.isKelvin() ? a + b : (1 + a) * (1 + b) - 1));
+        return new Perturbation(both);
+    }
+
     /** @return relative, or K */
     public double by(UncertainInput unknown) {
         return by.getOrDefault(unknown, 0.0);

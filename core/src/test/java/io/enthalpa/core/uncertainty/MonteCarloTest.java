@@ -29,7 +29,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 class MonteCarloTest {
     private static final double RPM = Math.PI / 30;
 
-    private static Build build(Systems s) {
+    static Build build(Systems s) {
         List<PathElement> path = s.path().elements();
         return new Build(
                 "bench",

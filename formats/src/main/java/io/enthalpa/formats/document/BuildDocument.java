@@ -9,6 +9,8 @@ import static io.enthalpa.formats.document.Suffix.RPM;
 
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.build.Fitted;
+import io.enthalpa.core.build.Proofs;
 import io.enthalpa.core.chargepath.BaySpec;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.duty.Gearing;
@@ -18,11 +20,15 @@ import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fit.AirSeen;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
+import io.enthalpa.core.uncertainty.Calibration;
 import io.enthalpa.core.verdict.Targets;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -36,7 +42,7 @@ import tools.jackson.databind.node.ObjectNode;
 public record BuildDocument(
         @Kind("enthalpa-build") String format,
 
-        @Figure(label = "version", min = 1, max = 1000, usual = 6, help = "of the file's form")
+        @Figure(label = "version", min = 1, max = 1000, usual = 7, help = "of the file's form")
         int version,
 
         String name,
@@ -49,7 +55,14 @@ public record BuildDocument(
         @Called("") @Nullable Bay bay,
         @Called("room") @Nullable RoomDocument room,
         @Called("duty") DutyDocument duty,
-        @Called(value = "option", most = 26) List<BuildOptionDocument> options) {
+        @Called(value = "option", most = 26) List<BuildOptionDocument> options,
+        @Called("fit") @Nullable FittedDocument fitted,
+
+        @Called(value = "leak test", alone = true, most = 60) @Nullable
+        List<LeakTestDocument> leakTests,
+
+        @Called(value = "change that was made", alone = true, most = 200) @Nullable
+        List<MadeChangeDocument> changes) {
 
     /**
      * @param tree of a build file whose format and version were looked at
@@ -74,7 +87,10 @@ public record BuildDocument(
         }
         Optional<RoomSpec> measured = Optional.ofNullable(room).map(r -> r.core(Place.ROOT.to("room")));
         measured.ifPresent(r -> all.replaceAll(option -> AirSeen.of(option, r)));
-        Build build = new Build(
+        if (all.isEmpty()) {
+            throw Place.malformed("/options", "options", "an empty list", "at least one option");
+        }
+        return new Build(
                 name,
                 summary,
                 engine.core(),
@@ -85,11 +101,27 @@ public record BuildDocument(
                 gears,
                 Optional.ofNullable(bay).map(b -> b.core(Place.ROOT.to("bay"))),
                 measured,
-                all);
-        if (all.isEmpty()) {
-            throw Place.malformed("/options", "options", "an empty list", "at least one option");
-        }
-        return build;
+                all,
+                Optional.ofNullable(fitted).map(f -> fitted(f, all)),
+                new Proofs(
+                        leakTests == null
+                                ? List.of()
+                                : leakTests.stream().map(LeakTestDocument::core).toList(),
+                        changes == null
+                                ? List.of()
+                                : changes.stream().map(MadeChangeDocument::core).toList()));
+    }
+
+    private static Fitted fitted(FittedDocument fitted, List<BuildOption> options) {
+        Calibration calibration = fitted.core(
+                Place.ROOT.to("fitted"),
+                options.stream().map(BuildOption::letter).collect(Collectors.toCollection(TreeSet::new)));
+        return new Fitted(
+                calibration,
+                options.stream()
+                        .filter(o -> o.letter().equals(calibration.letter()))
+                        .findFirst()
+                        .orElseThrow());
     }
 
     /** @return the build as a tree */
@@ -107,7 +139,19 @@ public record BuildDocument(
                 b.bay().map(Bay::of).orElse(null),
                 b.room().map(RoomDocument::of).orElse(null),
                 DutyDocument.of(b.duty()),
-                b.options().stream().map(BuildOptionDocument::of).toList()));
+                b.options().stream().map(BuildOptionDocument::of).toList(),
+                b.fitted().map(f -> FittedDocument.of(f.calibration())).orElse(null),
+                rows(b.proofs().leakTests(), LeakTestDocument::of),
+                rows(b.proofs().changes(), MadeChangeDocument::of)));
+    }
+
+    private static <C, D> @Nullable List<D> rows(List<C> all, Function<C, D> row) {
+        return all.isEmpty() ? null : all.stream().map(row).toList();
+    }
+
+    /** @return what a log taught, as it stands in a file */
+    public static ObjectNode tree(Calibration calibration) {
+        return Binding.MAPPER.valueToTree(FittedDocument.of(calibration));
     }
 
     /** @return how the file's text is read and written */

@@ -11,6 +11,7 @@ import io.enthalpa.core.exchanger.FinType;
 import io.enthalpa.core.exchanger.FinnedBlock.Construction;
 import io.enthalpa.core.exchanger.PortSide;
 import io.enthalpa.core.exchanger.PortTurn;
+import io.enthalpa.core.leak.LeakRecord;
 import io.enthalpa.core.loss.FittingLoss;
 import io.enthalpa.core.loss.PipeMaterial;
 import io.enthalpa.core.room.Mount;
@@ -23,6 +24,7 @@ import io.enthalpa.core.route.Coupling;
 import io.enthalpa.core.route.Fitting;
 import io.enthalpa.core.route.JointsSpec;
 import io.enthalpa.core.sizing.CoolingMethod;
+import io.enthalpa.core.uncertainty.UncertainInput;
 import io.enthalpa.core.waterloop.CorePorts;
 import io.enthalpa.core.waterloop.HoseMake;
 import io.enthalpa.core.waterloop.IceSpec;
@@ -104,6 +106,24 @@ final class Words {
                 Fitting.Kind.class,
                 Arrays.stream(Fitting.Kind.values()).map(Fitting.Kind::words).toArray(String[]::new));
         words(JointsSpec.End.class, "start", "end");
+        words(LeakRecord.Side.class, "charge", "water");
+        words(
+                UncertainInput.class,
+                "blower efficiency",
+                "filling of the cylinders",
+                "core",
+                "cooling air",
+                "water flow",
+                "radiator",
+                "outside air",
+                "start",
+                "bay",
+                "ice",
+                "chiller",
+                "water ports",
+                "charge fins",
+                "cold fins",
+                "path losses");
         words(Layer.Kind.class, "core", "radiator", "condenser", "engine radiator", "oil cooler");
     }
 

@@ -9,6 +9,7 @@ import io.enthalpa.core.telemetry.LogSeries;
 import io.enthalpa.core.telemetry.MeasuredDuty;
 import io.enthalpa.core.telemetry.MeasuredRun;
 import io.enthalpa.core.telemetry.RowTaker;
+import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.LogCsv;
 import io.enthalpa.formats.LogHead;
 import io.enthalpa.formats.LogText;
@@ -21,11 +22,16 @@ import java.nio.file.Files;
 import java.nio.file.InvalidPathException;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.nio.file.StandardOpenOption;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** {@code log}: a logger's CSV beside what an option of a build file predicts for the same drive, without a server. */
 public final class LogCommand {
@@ -41,10 +47,11 @@ public final class LogCommand {
 
     public static void log(String[] args) {
         Arguments arguments =
-                new Arguments(args, Set.of("--build", "--option", "--columns"), Set.of("--table", "--fit"));
+                new Arguments(args, Set.of("--build", "--option", "--columns", "--into"), Set.of("--table", "--fit"));
         if (arguments.rest().size() != 1 || arguments.value("--build").isEmpty()) {
             throw new StartFault("give one log and its build, as in: enthalpa log drive.csv --build my-build.json");
         }
+        Optional<Path> into = arguments.value("--into").map(LogCommand::free);
         Build build = SolveCommand.build(arguments.value("--build").get());
         String file = arguments.rest().get(0);
         String letter =
@@ -55,10 +62,36 @@ public final class LogCommand {
                     LogHead.chosen(arguments.value("--columns").orElse("")),
                     build,
                     letter,
-                    arguments.has("--fit"));
+                    arguments.has("--fit") || into.isPresent());
+            if (into.isPresent()) {
+                keep(build, Objects.requireNonNull(logged.fit()).fitted(), into.get());
+            }
             System.out.println(arguments.has("--table") ? LogTable.of(logged) : SolveCommand.json(logged));
         } catch (EnthalpaFault fault) {
             throw new StartFault(file + ": " + fault.sentence());
+        }
+    }
+
+    private static Path free(String name) {
+        try {
+            Path file = Path.of(name);
+            if (Files.exists(file)) {
+                throw new StartFault(name + ": there is such a file already; --into makes a new one.");
+            }
+            return file;
+        } catch (InvalidPathException e) {
+            throw new StartFault(name + ": is no name of a file.");
+        }
+    }
+
+    /** The build with the fit in it, as a file of its own. */
+    private static void keep(Build build, JsonNode fitted, Path into) {
+        ObjectNode tree = BuildFile.tree(build);
+        tree.set("fitted", fitted);
+        try {
+            Files.writeString(into, BuildFile.write(BuildFile.normal(tree)), StandardOpenOption.CREATE_NEW);
+        } catch (IOException e) {
+            throw new StartFault(into + ": cannot be written (" + e.getMessage() + ").");
         }
     }
 
@@ -80,16 +113,21 @@ public final class LogCommand {
                 build.option(letter).name(),
                 LogView.Told.of(summary),
                 LogBesideView.view(log, build, letter),
-                fitted ? fit(log, build, letter) : null);
+                fitted ? fit(log, build, letter, nameOf(file)) : null);
     }
 
-    private static LogFitView fit(LogSeries log, Build build, String letter) {
+    private static String nameOf(String file) {
+        Path name = Path.of(file).getFileName();
+        return name == null ? file : name.toString();
+    }
+
+    private static LogFitView fit(LogSeries log, Build build, String letter, String name) {
         MeasuredRun run = MeasuredRun.of(log, build, letter);
         LogFit fit = new LogFit(MeasuredDuty.of(build, run), letter, run, () -> false);
         for (int i = 0; i < fit.runs(); i++) {
             fit.run(i);
         }
-        return LogFitView.of(fit.result().orElseThrow());
+        return LogFitView.of(fit.result().orElseThrow(), letter, name);
     }
 
     private static LogCsv.Summary read(

@@ -10,7 +10,6 @@ import io.enthalpa.core.router.Taste;
 import io.enthalpa.core.sizing.CoolingMethod;
 import io.enthalpa.core.sizing.MethodSizing;
 import io.enthalpa.core.telemetry.LogFit;
-import io.enthalpa.core.telemetry.LogFitResult;
 import io.enthalpa.core.telemetry.LogSeries;
 import io.enthalpa.core.telemetry.MeasuredDuty;
 import io.enthalpa.core.telemetry.MeasuredRun;
@@ -139,15 +138,17 @@ class JobController {
             @RequestHeader(name = Work.PAGE, required = false) @Nullable String page, @RequestBody FitRequest request) {
         Build build = BuildFile.read(Asked.document(request.document()));
         String letter = Asked.text(request.option(), "option");
-        LogSeries log =
-                logs.steps((long) Asked.number(request.log() == null ? null : Double.valueOf(request.log()), "log"));
+        long id = (long) Asked.number(request.log() == null ? null : Double.valueOf(request.log()), "log");
+        LogSeries log = logs.steps(id);
+        String name = logs.name(id);
         AtomicReference<@Nullable Job> begun = new AtomicReference<>();
         MeasuredRun run = MeasuredRun.of(log, build, letter);
         LogFit fit = new LogFit(MeasuredDuty.of(build, run), letter, run, () -> {
             Job job = begun.get();
             return job != null && job.state() != Job.State.RUNNING;
         });
-        Job job = jobs.start(page, "fit", fit.runs(), fit::run, fit::result);
+        Job job = jobs.start(
+                page, "fit", fit.runs(), fit::run, () -> fit.result().map(r -> LogFitView.of(r, letter, name)));
         begun.set(job);
         return view(job, false);
     }
@@ -274,7 +275,7 @@ class JobController {
                         : null,
                 result instanceof PipeWaysView routes ? routes : null,
                 result instanceof Optional<?> fit
-                        ? fit.map(LogFitResult.class::cast).map(LogFitView::of).orElse(null)
+                        ? fit.map(LogFitView.class::cast).orElse(null)
                         : null);
     }
 }

@@ -3,8 +3,12 @@ package io.enthalpa.server.jobs;
 import io.enthalpa.core.telemetry.Channel;
 import io.enthalpa.core.telemetry.LogFitResult;
 import io.enthalpa.core.uncertainty.UncertainInput;
+import io.enthalpa.formats.BuildFile;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
 
 /**
  * What a fit comes to; root mean squares of the judged temperature under load in K, null where the part has no load.
@@ -13,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param together pairs that the log cannot tell apart
  * @param offsets  constant ones of the channels
  * @param advice   the one more sensor that would tell most; null where none tells much
+ * @param fitted   as a build file takes it in
  */
 public record LogFitView(
         List<FittedView> unknowns,
@@ -22,7 +27,8 @@ public record LogFitView(
         double after_K,
         @Nullable Double heldBefore_K,
         @Nullable Double heldAfter_K,
-        @Nullable AdviceView advice) {
+        @Nullable AdviceView advice,
+        JsonNode fitted) {
     /**
      * Per cent, or K where {@code kelvin}: usual spread, what it is moved by, and the standard deviation that is left; {@code beyond} where doubt does not explain it.
      */
@@ -44,7 +50,11 @@ public record LogFitView(
     public record AdviceView(
             Channel channel, String words, UncertainInput unknown, boolean kelvin, double now, double then) {}
 
-    public static LogFitView of(LogFitResult r) {
+    /**
+     * @param letter of the option that was fitted
+     * @param log    its name
+     */
+    public static LogFitView of(LogFitResult r, String letter, String log) {
         return new LogFitView(
                 r.unknowns().stream().map(FittedView::of).toList(),
                 r.together().stream()
@@ -69,7 +79,9 @@ public record LogFitView(
                                 a.isKelvin(),
                                 (a.isKelvin() ? 1 : 100) * a.now(),
                                 (a.isKelvin() ? 1 : 100) * a.then()))
-                        .orElse(null));
+                        .orElse(null),
+                BuildFile.tree(r.calibration(
+                        letter, log, LocalDate.now(ZoneId.systemDefault()).toString())));
     }
 
     private static @Nullable Double orNull(double value) {

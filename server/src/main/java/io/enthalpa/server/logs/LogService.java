@@ -129,6 +129,10 @@ public class LogService implements ApplicationRunner {
     }
 
     /** @return a log as means of equal steps */
+    public String name(long log) {
+        return kept(log).name();
+    }
+
     public LogSeries steps(long log) {
         return steps(kept(log));
     }

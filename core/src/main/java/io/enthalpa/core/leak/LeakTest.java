@@ -1,4 +1,4 @@
-package io.enthalpa.core.telemetry;
+package io.enthalpa.core.leak;
 
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
@@ -8,7 +8,7 @@ import java.util.Arrays;
 import java.util.List;
 
 /**
- * The boosted side shut, pumped up and watched.
+ * What is shut, pumped up and watched.
  *
  * @param volume  m3 shut in
  * @param outside Pa absolute
@@ -18,15 +18,15 @@ public record LeakTest(double volume, double outside) {
                     "leak-test",
                     "Leak test",
                     "Air shut in is as much as its pressure over its temperature says: what of that goes down in a straight line is the leak, what only cools is none. The leak is taken for one small hole and so carried over to the "
-                            + "boost and temperature of driving: choked above 1.89 times the outside pressure, subsonic below. Under 0.2 % of the engine's air is good, under 1 % acceptable on a street car.")
+                            + "boost and temperature of driving: choked above 1.89 times the outside pressure, subsonic below. Under 0.2 % of the engine's air is good, under 1 % acceptable on a street car. What a water loop with air in it leaks is carried over to water through the same hole: under 1 mL an hour dries before it drips, under 10 is acceptable.")
             .formula(
-                    "m = -V/R d(p/T)/dt; E = p V ln(p/p0); G = p/sqrt(R T) sqrt(k) (2/(k+1))^((k+1)/(2(k-1))), or p/sqrt(R T) sqrt(2k/(k-1) (x^(2/k) - x^((k+1)/k))), x = p0/p")
+                    "m = -V/R d(p/T)/dt; E = p V ln(p/p0); G = p/sqrt(R T) sqrt(k) (2/(k+1))^((k+1)/(2(k-1))), or p/sqrt(R T) sqrt(2k/(k-1) (x^(2/k) - x^((k+1)/k))), x = p0/p; Q = (m/G) sqrt(2 dp/rho)")
             .source(
                     Citation.fromMemory(
                             "Shapiro",
                             1953,
                             "The Dynamics and Thermodynamics of Compressible Fluid Flow, isentropic nozzle"),
-                    Citation.commonPractice("0.2 and 1 % of the air"))
+                    Citation.commonPractice("0.2 and 1 % of the air; 1 and 10 mL of water an hour"))
             .leavesOut(
                     "Hoses that give and go on stretching for the first minute; leaks that open or shut with pressure or heat.");
     /** J/(kg K). */
@@ -45,6 +45,13 @@ public record LeakTest(double volume, double outside) {
      */
     public record Reading(double time, double gauge, double temperature) {}
 
+    /** m3/s of water: what dries before it drips, and what a week makes a cup of. */
+    private static final double GOOD_WATER = 1e-6 / 3600;
+
+    private static final double ACCEPTABLE_WATER = 10e-6 / 3600;
+    /** kg/m3. */
+    private static final double WATER = 998;
+
     /** How tight it is. */
     public enum Verdict {
         GOOD,
@@ -62,6 +69,14 @@ public record LeakTest(double volume, double outside) {
      * @param sd      of the share, one standard deviation
      */
     public record Result(double fall, double leak, double driving, double share, double sd, Verdict verdict) {}
+
+    /**
+     * @param fall  Pa/s at the temperature of the first reading
+     * @param leak  kg/s of air at the test pressure
+     * @param water m3/s at the cap's pressure, through the same hole
+     * @param sd    m3/s of it, one standard deviation
+     */
+    public record WaterResult(double fall, double leak, double water, double sd, Verdict verdict) {}
 
     public LeakTest {
         EnthalpaFault.within("volume", volume * 1000, 0.1, 10_000, "L");
@@ -87,33 +102,53 @@ public record LeakTest(double volume, double outside) {
      * @param flow        kg/s of the engine
      */
     public Result result(List<Reading> readings, double gaugeError, double boost, double temperature, double flow) {
+        Tested t = tested(readings, gaugeError);
+        double carried = flux(outside + boost, temperature) / t.flux();
+        double share = t.leak() * carried / flow;
+        double spread = t.sd() * carried / flow;
+        return new Result(
+                t.fall(), t.leak(), t.leak() * carried, share, spread, verdict(share, spread, GOOD, ACCEPTABLE));
+    }
+
+    /**
+     * Of a water loop with air in it: what air goes through a hole, carried over to water.
+     *
+     * @param readings   as above
+     * @param gaugeError Pa
+     * @param cap        Pa above outside that the cap holds while driving
+     */
+    public WaterResult water(List<Reading> readings, double gaugeError, double cap) {
+        Tested t = tested(readings, gaugeError);
+        double speed = Math.sqrt(2 * cap / WATER);
+        double water = t.leak() / t.flux() * speed;
+        double spread = t.sd() / t.flux() * speed;
+        return new WaterResult(t.fall(), t.leak(), water, spread, verdict(water, spread, GOOD_WATER, ACCEPTABLE_WATER));
+    }
+
+    /** @param sd kg/s of the leak @param flux kg/(s m2) of a hole at the test's pressure */
+    private record Tested(double fall, double leak, double sd, double flux) {}
+
+    private Tested tested(List<Reading> readings, double gaugeError) {
         check(readings);
         Line line = Line.through(readings, outside, gaugeError);
-        double leak = -volume / GAS * line.slope();
-        double sd = volume / GAS * line.sd();
         double test = outside
                 + readings.stream().mapToDouble(Reading::gauge).average().orElseThrow();
         double warm =
                 readings.stream().mapToDouble(Reading::temperature).average().orElseThrow();
-        double carried = flux(outside + boost, temperature) / flux(test, warm);
-        double share = leak * carried / flow;
-        double spread = sd * carried / flow;
-        return new Result(
+        return new Tested(
                 line.slope() * readings.get(0).temperature(),
-                leak,
-                leak * carried,
-                share,
-                spread,
-                verdict(share, spread));
+                -volume / GAS * line.slope(),
+                volume / GAS * line.sd(),
+                flux(test, warm));
     }
 
-    private static Verdict verdict(double share, double sd) {
-        Verdict best = of(share - SURE * sd);
-        return best == of(share + SURE * sd) ? best : Verdict.OPEN;
+    private static Verdict verdict(double leak, double sd, double good, double acceptable) {
+        Verdict best = of(leak - SURE * sd, good, acceptable);
+        return best == of(leak + SURE * sd, good, acceptable) ? best : Verdict.OPEN;
     }
 
-    private static Verdict of(double share) {
-        return share < GOOD ? Verdict.GOOD : share < ACCEPTABLE ? Verdict.ACCEPTABLE : Verdict.TOO_MUCH;
+    private static Verdict of(double leak, double good, double acceptable) {
+        return leak < good ? Verdict.GOOD : leak < acceptable ? Verdict.ACCEPTABLE : Verdict.TOO_MUCH;
     }
 
     private static void check(List<Reading> readings) {

@@ -1,12 +1,12 @@
-package io.enthalpa.core.telemetry;
+package io.enthalpa.core.leak;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
-import io.enthalpa.core.telemetry.LeakTest.Reading;
-import io.enthalpa.core.telemetry.LeakTest.Result;
-import io.enthalpa.core.telemetry.LeakTest.Verdict;
+import io.enthalpa.core.leak.LeakTest.Reading;
+import io.enthalpa.core.leak.LeakTest.Result;
+import io.enthalpa.core.leak.LeakTest.Verdict;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -48,6 +48,20 @@ class LeakTestTest {
         Result fooled = TEST.result(
                 List.of(new Reading(0, 100e3, 296.15), new Reading(300, cooled, 296.15)), 0, 50e3, 323.15, 0.1);
         assertThat(fooled.fall()).isCloseTo(-6.753, within(0.001));
+    }
+
+    /**
+     * 100 Pa in ten minutes at 20 °C and 90 kPa: 0.012 x 100 / (287.05 x 293.15 x 600) = 2.37674e-8 kg/s through a hole that passes, x = 100 / 189.95: choked, 189.95e3 / sqrt(287.05 x 293.15) x 0.684731 =
+     * 448.37 kg/(s m2): 5.3008e-11 m2. Water at 110 kPa through it: sqrt(220e3 / 998) = 14.8473 m/s, 7.8703e-10 m3/s, 2.83 mL an hour.
+     */
+    @Test
+    void aWaterLoopByTheSameHole() {
+        List<Reading> readings = List.of(new Reading(0, 90e3, T), new Reading(600, 89.9e3, T));
+        LeakTest.WaterResult r = TEST.water(readings, 0, 110e3);
+        assertThat(r.leak()).isCloseTo(2.37674e-8, within(1e-13));
+        assertThat(r.water()).isCloseTo(7.8703e-10, within(1e-13));
+        assertThat(r.verdict()).isEqualTo(Verdict.ACCEPTABLE);
+        assertThat(TEST.water(readings, 50, 110e3).verdict()).isEqualTo(Verdict.OPEN);
     }
 
     @Test
