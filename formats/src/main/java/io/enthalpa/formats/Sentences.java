@@ -1,5 +1,6 @@
 package io.enthalpa.formats;
 
+import io.enthalpa.core.commission.Step;
 import io.enthalpa.core.explain.Finding;
 import io.enthalpa.core.fit.FitFinding;
 import io.enthalpa.core.notes.Note;
@@ -34,6 +35,7 @@ public final class Sentences {
             Quantity.SHARE, "%",
             Quantity.PRESSURE, "kPa",
             Quantity.LENGTH, "mm",
+            Quantity.VOLUME, "L",
             Quantity.SPEED, "m/s",
             Quantity.VOLUME_FLOW, "L/min",
             Quantity.STRESS, "MPa",
@@ -73,6 +75,11 @@ public final class Sentences {
     /** @return the sentence in metric units */
     public static String of(LogFinding finding) {
         return of(finding.kind().name(), finding.figures(), finding.of(), finding.to());
+    }
+
+    /** @return the sentence in metric units */
+    public static String of(Step step) {
+        return of(step.kind().name(), step.figures(), step.of(), step.to());
     }
 
     /** @return the sentence in metric units */
@@ -117,6 +124,8 @@ public final class Sentences {
             case "kPa" -> fixed(value, digits) + " kPa";
             case "Pa" -> fixed(value, digits) + " Pa";
             case "kW" -> fixed(value, digits) + " kW";
+            case "L" -> fixed(value, digits) + " L";
+            case "m" -> fixed(value / 1000, digits) + " m";
             case "mm" -> fixed(value, digits) + " mm";
             case "m_s" -> fixed(value, digits) + " m/s";
             case "L_min" -> fixed(value, digits) + " L/min";

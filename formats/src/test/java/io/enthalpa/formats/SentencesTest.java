@@ -3,6 +3,7 @@ package io.enthalpa.formats;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import io.enthalpa.core.commission.Step;
 import io.enthalpa.core.explain.Finding;
 import io.enthalpa.core.explain.Finding.Kind;
 import io.enthalpa.core.fit.FitFinding;
@@ -19,6 +20,7 @@ import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.Function;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
@@ -34,19 +36,33 @@ class SentencesTest {
     @Test
     void everyFindingHasItsSentence() {
         assertThat(Sentences.all().keySet())
-                .containsExactlyInAnyOrderElementsOf(
-                        Stream.of(Kind.values(), Note.Kind.values(), FitFinding.Kind.values(), LogFinding.Kind.values())
-                                .flatMap(Arrays::stream)
-                                .map(Enum::name)
-                                .toList());
+                .containsExactlyInAnyOrderElementsOf(Stream.of(
+                                Kind.values(),
+                                Note.Kind.values(),
+                                FitFinding.Kind.values(),
+                                LogFinding.Kind.values(),
+                                Step.Kind.values())
+                        .flatMap(Arrays::stream)
+                        .map(Enum::name)
+                        .toList());
     }
 
-    /** Each choice that a sentence about a log has, the empty last one among them. */
+    /** Each choice that a sentence has, the empty last one among them. */
     @ParameterizedTest
     @EnumSource(LogFinding.Kind.class)
     void sentencesAboutLogsAreWordedWhateverIsChosen(LogFinding.Kind kind) {
+        wordedWhateverIsChosen(kind.name(), figures -> Sentences.of(new LogFinding(kind, "intake", "tank", figures)));
+    }
+
+    @ParameterizedTest
+    @EnumSource(Step.Kind.class)
+    void stepsAreWordedWhateverIsChosen(Step.Kind kind) {
+        wordedWhateverIsChosen(kind.name(), figures -> Sentences.of(new Step(kind, "intake", "tank", figures)));
+    }
+
+    private static void wordedWhateverIsChosen(String kind, Function<List<Figure>, String> worded) {
         Pattern choice = Pattern.compile("\\{(\\w+)=([^}]*)}");
-        String sentence = Sentences.all().get(kind.name());
+        String sentence = Sentences.all().get(kind);
         for (int chosen = 0; chosen < 3; chosen++) {
             int now = chosen;
             Map<String, Figure> figures = new LinkedHashMap<>();
@@ -62,7 +78,7 @@ class SentencesTest {
                 figures.put(choices.group(1), Figure.plain(choices.group(1), index));
                 expected = words[index];
             }
-            assertThat(Sentences.of(new LogFinding(kind, "intake", "tank", List.copyOf(figures.values()))))
+            assertThat(worded.apply(List.copyOf(figures.values())))
                     .as("%s with choice %d", kind, now)
                     .contains(expected)
                     .doesNotContain("{");

@@ -8,6 +8,8 @@ import io.enthalpa.core.chargepath.Intake;
 import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.PathWall;
 import io.enthalpa.core.chargepath.Price;
+import io.enthalpa.core.commission.FillSheet;
+import io.enthalpa.core.commission.LeakPlan;
 import io.enthalpa.core.coolingair.AirWay;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.coolingair.OtherExchanger;
@@ -223,6 +225,8 @@ public final class Methods {
                             LogFit.METHOD,
                             BeforeAfter.METHOD,
                             LeakTest.METHOD,
+                            LeakPlan.METHOD,
+                            FillSheet.METHOD,
                             SimulatedLog.METHOD,
                             Beside.METHOD)));
 

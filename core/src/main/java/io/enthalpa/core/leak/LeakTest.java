@@ -34,8 +34,10 @@ public record LeakTest(double volume, double outside) {
 
     private static final double KAPPA = 1.4;
     private static final double GRAVITY = 9.80665;
-    private static final double GOOD = 0.002;
-    private static final double ACCEPTABLE = 0.01;
+    /** Share of the engine's air. */
+    public static final double GOOD = 0.002;
+
+    public static final double ACCEPTABLE = 0.01;
     private static final double SURE = 2;
 
     /**
@@ -108,6 +110,18 @@ public record LeakTest(double volume, double outside) {
         double spread = t.sd() * carried / flow;
         return new Result(
                 t.fall(), t.leak(), t.leak() * carried, share, spread, verdict(share, spread, GOOD, ACCEPTABLE));
+    }
+
+    /**
+     * What the gauge falls by at a leak that takes a share of the engine's air.
+     *
+     * @param gauge Pa above outside at the test
+     * @param still K of the air inside then
+     * @return Pa/s
+     */
+    public double fallOf(double share, double gauge, double still, double boost, double temperature, double flow) {
+        double leak = share * flow * flux(outside + gauge, still) / flux(outside + boost, temperature);
+        return leak * GAS * still / volume;
     }
 
     /**

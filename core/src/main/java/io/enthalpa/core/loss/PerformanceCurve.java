@@ -4,6 +4,7 @@ import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
+import java.util.Arrays;
 import java.util.List;
 
 /**
@@ -149,5 +150,18 @@ public final class PerformanceCurve {
         return java.util.stream.IntStream.range(0, flow.length)
                 .mapToObj(i -> new Point(flow[i], rise[i]))
                 .toList();
+    }
+
+    /** Of the same points. */
+    @Override
+    public boolean equals(Object other) {
+        return other instanceof PerformanceCurve curve
+                && Arrays.equals(flow, curve.flow)
+                && Arrays.equals(rise, curve.rise);
+    }
+
+    @Override
+    public int hashCode() {
+        return 31 * Arrays.hashCode(flow) + Arrays.hashCode(rise);
     }
 }

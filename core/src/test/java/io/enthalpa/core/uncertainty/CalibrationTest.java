@@ -3,6 +3,7 @@ package io.enthalpa.core.uncertainty;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import io.enthalpa.core.Benches;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
@@ -19,7 +20,7 @@ import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
 class CalibrationTest {
-    private static final Build PLAIN = MonteCarloTest.build(Systems.standard());
+    private static final Build PLAIN = Benches.build(Systems.standard());
     private static final Calibration LOGGED = new Calibration(
             "A",
             "Saturday",
@@ -90,6 +91,20 @@ class CalibrationTest {
         return build.calibration(build.option(letter)).orElseThrow().knowns().stream()
                 .map(Known::unknown)
                 .toList();
+    }
+
+    /** How warm it started was that day's. */
+    @Test
+    void whatWasTheDaysIsNotTakenIn() {
+        Calibration withDay = new Calibration(
+                "A",
+                "",
+                "",
+                List.of(new Known(UncertainInput.START, 6, 1), LOGGED.knowns().get(0)),
+                List.of());
+        assertThat(new Fitted(withDay, PLAIN.option("A")).of(PLAIN.option("A")).knowns())
+                .extracting(Known::unknown)
+                .containsExactly(UncertainInput.BLOWER_EFFICIENCY);
     }
 
     @Test

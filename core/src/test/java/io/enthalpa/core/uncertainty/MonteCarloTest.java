@@ -4,24 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 import static org.assertj.core.api.Assertions.withinPercentage;
 
+import io.enthalpa.core.Benches;
 import io.enthalpa.core.Blocks;
 import io.enthalpa.core.Loops;
 import io.enthalpa.core.Systems;
 import io.enthalpa.core.build.Answer;
-import io.enthalpa.core.build.Build;
-import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.build.OptionMonteCarlo;
-import io.enthalpa.core.chargepath.PathElement;
-import io.enthalpa.core.duty.Duty;
-import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.endurance.Trace;
-import io.enthalpa.core.engine.EngineSpec;
 import io.enthalpa.core.exchanger.FinnedCore;
-import io.enthalpa.core.verdict.Targets;
 import io.enthalpa.core.waterloop.CorePorts;
-import java.util.List;
-import java.util.Optional;
-import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -29,29 +20,8 @@ import org.junit.jupiter.params.provider.EnumSource;
 class MonteCarloTest {
     private static final double RPM = Math.PI / 30;
 
-    static Build build(Systems s) {
-        List<PathElement> path = s.path().elements();
-        return new Build(
-                "bench",
-                "",
-                new EngineSpec(0.0023, 4, 0.92, 7000 * RPM),
-                new Build.Climate(300, 0, 0.4, OptionalDouble.empty()),
-                new Targets(325, 340),
-                new Build.FullLoad(5000 * RPM, 20),
-                new Duty(
-                        "hold",
-                        true,
-                        10,
-                        1,
-                        0,
-                        List.of(new DutyPoint(0, 500, 100e3, 15), new DutyPoint(240, 500, 100e3, 15))),
-                Optional.empty(),
-                Optional.empty(),
-                List.of(new BuildOption("A", "first", 100e3, path, List.of())));
-    }
-
     private static MonteCarloResult spread(Systems s, int samples, long seed) {
-        OptionMonteCarlo spread = new OptionMonteCarlo(build(s), "A", samples, seed);
+        OptionMonteCarlo spread = new OptionMonteCarlo(Benches.build(s), "A", samples, seed);
         for (int i = 0; i < samples; i++) {
             spread.run(i);
         }
@@ -71,7 +41,7 @@ class MonteCarloTest {
     @Test
     void bandHoldsTheBelievedRunAndIsOrdered() {
         MonteCarloResult band = spread(Systems.standard(), 60, 3);
-        Trace believed = new Answer(build(Systems.standard()), "A").soak();
+        Trace believed = new Answer(Benches.build(Systems.standard()), "A").soak();
         assertThat(band.samples()).isEqualTo(60);
         assertThat(band.worstLow()).isLessThan(band.worstMid());
         assertThat(band.worstMid()).isLessThan(band.worstHigh());
@@ -183,7 +153,7 @@ class MonteCarloTest {
     }
 
     private static double end(Systems s, Perturbation perturbation) {
-        Trace trace = new Answer(build(s), "A", perturbation).soak();
+        Trace trace = new Answer(Benches.build(s), "A", perturbation).soak();
         return trace.intake()[trace.length() - 1];
     }
 }
