@@ -53,6 +53,10 @@ export type FitView = Schemas['FitView']
 export type FitFinding = Schemas['FitFindingView']
 export type JobKind = 'spread' | 'methods' | 'routes' | 'fit'
 export type LogFit = Schemas['LogFitView']
+export type StepView = Schemas['StepView']
+export type CommissionView = Schemas['CommissionView']
+export type LeakPlan = Schemas['LeakPlanView']
+export type SheetRequest = Schemas['SheetRequest']
 export type PipeWays = Schemas['PipeWaysView']
 export type PipeWay = Schemas['WayView']
 export type OvalRow = Schemas['OvalRowView']
@@ -115,13 +119,13 @@ async function send(method: string, path: string, body?: unknown, revision?: num
 }
 
 const fileType = (path: string) =>
-  path.startsWith('/duties/') || path.startsWith('/logs?') ? 'text/csv' : path === '/logs/start' ? 'application/octet-stream' : path.startsWith('/room/') ? 'application/octet-stream' : 'application/zip'
+  path.startsWith('/duties/') || path.startsWith('/logs?') || path.startsWith('/preview/leak') ? 'text/csv' : path === '/logs/start' ? 'application/octet-stream' : path.startsWith('/room/') ? 'application/octet-stream' : 'application/zip'
 
 /** Ends what is only looked at when the page is left: the server drops it then, which is nothing to hear of. */
 let leaving = new AbortController()
 
 async function once(method: string, path: string, body?: unknown, revision?: number, signal?: AbortSignal): Promise<Response> {
-  const headers: Record<string, string> = { Accept: 'application/json, text/csv, model/*', 'X-Page': page }
+  const headers: Record<string, string> = { Accept: 'application/json, text/csv, application/pdf, model/*', 'X-Page': page }
   if (method !== 'GET') headers['X-XSRF-TOKEN'] = token()
   if (body !== undefined) headers['Content-Type'] = body instanceof Blob ? fileType(path) : 'application/json'
   if (revision !== undefined) headers['If-Match'] = `"${revision}"`
@@ -239,6 +243,14 @@ export const api = {
     call<LogBeside>('POST', `/logs/${id}/beside`, { document, option }, undefined, signal),
   logChange: (id: number, before: number, document: BuildDocument, option: string, signal?: AbortSignal) =>
     call<Schemas['LogChangeView']>('POST', `/logs/${id}/change`, { document, option, before }, undefined, signal),
+  commission: (document: BuildDocument, option: string, signal?: AbortSignal) =>
+    call<CommissionView>('POST', '/preview/commission', { document, option }, undefined, signal),
+  changesMade: (document: BuildDocument, signal?: AbortSignal) =>
+    call<Schemas['ChangesMadeView']>('POST', '/preview/changes-made', { document }, undefined, signal),
+  leakTest: (document: BuildDocument, test: number, signal?: AbortSignal) =>
+    call<LeakPlan>('POST', '/preview/leak-test', { document, test }, undefined, signal),
+  leakReadings: (file: Blob) => call<Schemas['LeakReadingsAnswer']>('POST', '/preview/leak-readings', file),
+  sheet: async (sheet: SheetRequest) => (await send('POST', '/preview/sheet', sheet)).blob(),
   logCurves: (id: number, of: { document?: BuildDocument; option?: string; from_s: number; to_s: number; columns: number; channels: Channel[] }, signal?: AbortSignal) =>
     call<LogCurves>('POST', `/logs/${id}/curves`, of, undefined, signal),
   log: (file: Blob, query: URLSearchParams) => call<LogView>('POST', `/duties/log?${query.toString()}`, file),

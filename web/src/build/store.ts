@@ -19,7 +19,7 @@ export interface Looking {
   change: string
 }
 
-/** What an answer was asked for: the document and option that its places count in. */
+/** The document and option that the places of an answer count in. */
 export interface Asked {
   document: BuildDocument
   letter: string
@@ -53,7 +53,6 @@ export const useBuild = defineStore('build', () => {
     (change) => ({ answers: answers.value, change, duty: answered.value?.duty }),
   )
   const document = computed(() => looking.value?.document ?? dragged.value ?? keeper.value?.told.newest)
-  /** The reader looks at the room. */
   const inRoom = ref(false)
   const { answers, answered, asking, away, forget, outdate, ask, shown, lined } = answering(
     document,
@@ -312,11 +311,11 @@ export const useBuild = defineStore('build', () => {
   }
 
   async function removeOption(l: string): Promise<void> {
-    const options = document.value?.options.filter((o) => o.letter !== l) ?? []
-    if (!options.length) return
+    const options = document.value?.options.filter((o) => o.letter !== l)
+    if (!options?.length) return
     if (letter.value === l) letter.value = options.at(-1)!.letter
     if (against.value === l || against.value === letter.value) against.value = options.find((o) => o.letter !== letter.value)?.letter
-    const fit: Edit[] = document.value?.fitted?.option === l ? [{ pointer: '/fitted', value: undefined }] : []
+    const fit = document.value?.fitted?.option === l ? [{ pointer: '/fitted', value: undefined }] : []
     await here().act([...fit, { row: `/options/#${l}`, out: true }], `option ${l} taken out`)
     ghostMode.value = 'option'
   }

@@ -111,7 +111,9 @@ const trusted = computed(() => fit.value?.heldBefore_K == null || fit.value.held
         {{ unit(fit.advice.kelvin) }} instead of ± {{ spread(fit.advice.kelvin, fit.advice.now) }}.
       </p>
       <p>
-        <button type="button" class="act" @click="take">{{ faults.length ? 'Take it into the build, fault and all' : 'Take it into the build' }}</button>
+        <button type="button" class="act" @click="take">
+          {{ faults.length ? 'Take it into the build, fault and all' : 'Take it into the build' }}
+        </button>
         <span class="quiet">then every answer stands on this log and the band is as narrow as it left it; it can be taken out again</span>
       </p>
     </template>

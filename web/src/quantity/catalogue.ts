@@ -168,6 +168,8 @@ const ANSWERS = {
   N: { quantity: 'FORCE', metric: { unit: 'N', digits: 0 }, us: { unit: 'lbf', digits: 0 } },
   MPa: { quantity: 'STRESS', metric: { unit: 'MPa', digits: 0 }, us: { unit: 'ksi', digits: 1 } },
   Hz: { quantity: 'FREQUENCY', metric: { unit: 'Hz', digits: 0 }, us: { unit: 'Hz', digits: 0 } },
+  L: { quantity: 'VOLUME', metric: { unit: 'L', digits: 1 }, us: { unit: 'US gal', digits: 2, symbol: 'gal' } },
+  m: { quantity: 'LENGTH', metric: { unit: 'm', digits: 0 }, us: { unit: 'ft', digits: 0 } },
   cm2: { quantity: 'AREA', metric: { unit: 'cm²', digits: 0 }, us: { unit: 'sq in', digits: 1 } },
 } satisfies Record<string, { quantity: string; metric: Shown; us: Shown }>
 export type AnswerUnit = keyof typeof ANSWERS

@@ -1,4 +1,4 @@
-import type { FindingView, FitFinding, LogFinding, NoteView } from '../api/client'
+import type { FindingView, FitFinding, LogFinding, NoteView, StepView } from '../api/client'
 import { spoken, type UnitSystem } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
 
@@ -7,7 +7,7 @@ const PLACE = /\{(\w+)(?: (\w+)(?: (\d))?|\?([^}]*)|=([^}]*))?\}/g
 /** Words what was found of a run or an answer in the reader's units; the sentences and what is filled into them are the program's (formats, Sentences). */
 export function say(
   finding: {
-    kind: FindingView['kind'] | NoteView['kind'] | FitFinding['kind'] | LogFinding['kind']
+    kind: FindingView['kind'] | NoteView['kind'] | FitFinding['kind'] | LogFinding['kind'] | StepView['kind']
     values: Record<string, number>
     of?: string
     to?: string
@@ -32,7 +32,10 @@ export function say(
         return span(value)
       case 'mass':
         return value < 1 ? `${Number((1000 * value).toPrecision(2))} g` : `${value.toFixed(1)} kg`
+      case 'm':
+        return spoken(value / 1000, 'm', system)
       case 'K':
+      case 'L':
       case 'kPa':
       case 'Pa':
       case 'mm':

@@ -28,11 +28,7 @@ import org.hipparchus.geometry.euclidean.threed.Vector3D;
 /** What to measure of a usual place, on paper: a drawing of each measure with the tape in it, and a blank to write it into. */
 public final class TapeListPdf {
     static {
-        // The library keeps what it found of the machine's fonts in a file, in the user's own folder if it is not told
-        // another.
-        if (System.getProperty("pdfbox.fontcache") == null) {
-            System.setProperty("pdfbox.fontcache", System.getProperty("java.io.tmpdir"));
-        }
+        PdfFonts.quiet();
     }
 
     private static final PDFont PLAIN = new PDType1Font(FontName.HELVETICA);

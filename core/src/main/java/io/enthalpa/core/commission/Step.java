@@ -119,7 +119,11 @@ public record Step(Kind kind, String of, String to, List<Figure> figures) {
         JOINT_WELDED(Part.JOINTS),
         JOINT_SHORT(Part.JOINTS),
         JOINT_RETIGHTEN(Part.HOT),
-        JOINT_OUTLET(Part.BEWARE);
+        JOINT_OUTLET(Part.BEWARE),
+        MADE_NOT_MEASURED(Part.RESULT),
+        MADE_NOTHING(Part.RESULT),
+        MADE_COLDER(Part.RESULT),
+        MADE_WARMER(Part.RESULT);
 
         private final Part part;
 

@@ -9,6 +9,7 @@ import io.enthalpa.core.Systems;
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
+import io.enthalpa.core.build.MadeChange;
 import io.enthalpa.core.chargepath.PathResult;
 import io.enthalpa.core.commission.Step.Kind;
 import io.enthalpa.core.commission.Step.Part;
@@ -265,5 +266,38 @@ class SheetsTest {
         Answer answer = new Answer(AIR, "A");
         assertThat(figure(only(air, Kind.START_PULL), "worst"))
                 .isEqualTo(answer.verdict(answer.soak()).worst());
+    }
+
+    /** 6 K for 90 and 3 h: 15 and half an hour each; two standard deviations are sure. */
+    @Test
+    void whatAChangeCameTo() {
+        Step gains = ChangeSheet.of(made(6, 1, OptionalDouble.of(5)));
+        assertThat(gains.kind()).isEqualTo(Kind.MADE_COLDER);
+        assertThat(figure(gains, "each")).isCloseTo(15, within(1e-12));
+        assertThat(figure(gains, "hours")).isCloseTo(0.5, within(1e-12));
+        assertThat(figure(gains, "as")).as("1 K off, 2 K sure").isEqualTo(1);
+        assertThat(figure(ChangeSheet.of(made(6, 1, OptionalDouble.of(8.5))), "as"))
+                .isEqualTo(2);
+        assertThat(figure(ChangeSheet.of(made(6, 0.2, OptionalDouble.of(4.5))), "as"))
+                .isEqualTo(3);
+        assertThat(figure(ChangeSheet.of(made(6, 1, OptionalDouble.empty())), "as"))
+                .isZero();
+        assertThat(ChangeSheet.of(made(1.9, 1, OptionalDouble.empty())).kind()).isEqualTo(Kind.MADE_NOTHING);
+        assertThat(ChangeSheet.of(made(-2.1, 1, OptionalDouble.empty())).kind()).isEqualTo(Kind.MADE_WARMER);
+        assertThat(figure(ChangeSheet.of(made(-2.1, 1, OptionalDouble.empty())), "gain"))
+                .isEqualTo(2.1);
+    }
+
+    private static MadeChange made(double gain, double within, OptionalDouble predicted) {
+        return new MadeChange(
+                "duct",
+                "",
+                OptionalDouble.of(90),
+                OptionalDouble.of(3),
+                predicted,
+                "before",
+                "after",
+                OptionalDouble.of(gain),
+                OptionalDouble.of(within));
     }
 }
