@@ -3,6 +3,12 @@ import { api, Offline, Problem, type OptionAnswer } from '../api/client'
 import type { BuildDocument } from '../document/types'
 import { alike } from './alike'
 
+/** The document and option that the places of an answer count in. */
+export interface Asked {
+  document: BuildDocument
+  letter: string
+}
+
 export type Answers = Record<string, OptionAnswer>
 
 const AGAIN_MS = 2000

@@ -4,7 +4,7 @@ import { api, Offline, Problem, type BuildState, type OptionAnswer } from '../ap
 import { at, freeLetter, touched, type Edit } from '../document/edit'
 import type { BuildDocument, BuildOption, DutyDocument } from '../document/types'
 import { Catalogue } from '../quantity/catalogue'
-import { answering, type Answers } from './answering'
+import { answering, type Answers, type Asked } from './answering'
 import { copyOf } from './copy'
 import { dragging } from './dragging'
 import { Keeper, plainFault, type Outcome } from './keeper'
@@ -19,11 +19,7 @@ export interface Looking {
   change: string
 }
 
-/** The document and option that the places of an answer count in. */
-export interface Asked {
-  document: BuildDocument
-  letter: string
-}
+export type { Asked }
 
 /** The build on screen: its document, its answers, what they were before. {@link Keeper} takes what is changed to the disk. */
 export const useBuild = defineStore('build', () => {
@@ -205,8 +201,11 @@ export const useBuild = defineStore('build', () => {
   function changed(letters: string[] | undefined, change: string): void {
     trouble.value = ''
     notice.value = ''
-    before.value = { answers: answers.value, change, duty: answered.value?.duty }
-    ghostMode.value = 'before'
+    // What is only written down moves no answer: there is nothing to compare.
+    if (letters?.length !== 0) {
+      before.value = { answers: answers.value, change, duty: answered.value?.duty }
+      ghostMode.value = 'before'
+    }
     outdate(letters)
     void ask()
   }

@@ -202,7 +202,7 @@ async function paper(): Promise<void> {
             name="volume_L"
             :pointer="`${at}/volume_L`"
             optional
-            :empty="plan ? `${spoken(plan.volume_L, 'L', settings.units)}, by its pieces` : 'by its pieces'"
+            :empty="plan ? spoken(plan.volume_L, 'L', settings.units) : 'by its pieces'"
             of="leak test"
           />
           <NumberField part="leakTest" name="barometer_kPa" :pointer="`${at}/barometer_kPa`" optional empty="by the Brief" of="leak test" />

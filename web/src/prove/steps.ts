@@ -33,7 +33,8 @@ export function byPart(steps: StepView[], words: (step: StepView) => string): To
   const parts = new Map<Part, Told>()
   for (const step of steps) {
     const part = parts.get(step.part) ?? { part: step.part, heading: HEADINGS[step.part], lines: [] }
-    part.lines.push({ kind: step.kind, text: words(step) })
+    const text = words(step)
+    part.lines.push({ kind: step.kind, text: text.charAt(0).toUpperCase() + text.slice(1) })
     parts.set(step.part, part)
   }
   return [...parts.values()]

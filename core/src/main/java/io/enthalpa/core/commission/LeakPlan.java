@@ -274,7 +274,7 @@ public record LeakPlan(double volume, double test, double limit, double energy, 
                                 case OPEN -> Kind.LEAK_OPEN;
                             })
                     .with("share", Math.max(r.share(), LEAST_TOLD), Quantity.SHARE)
-                    .with("sd", 2 * r.sd(), Quantity.SHARE)
+                    .with("sd", Math.max(2 * r.sd(), LEAST_TOLD), Quantity.SHARE)
                     .plain("less", r.share() < LEAST_TOLD ? 1 : 0)
                     .with("fall", -60 * r.fall(), Quantity.PRESSURE)
                     .with("driving", r.driving(), Quantity.MASS));
