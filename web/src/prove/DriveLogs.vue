@@ -12,6 +12,7 @@ import Tick from '../ui/Tick.vue'
 import type { Channel, LogFinding, Match } from '../api/client'
 import { BESIDE, unitOf } from './channels'
 import BeforeAfter from './BeforeAfter.vue'
+import FaultList from './FaultList.vue'
 import LogChart from './LogChart.vue'
 import LogFit from './LogFit.vue'
 import { useLogs } from './logs'
@@ -228,6 +229,7 @@ function look(from: number, to: number): void {
           </table>
         </template>
         <BeforeAfter v-if="others.length && logs.beside && !logs.beside.fault" :log="log" :others="others" />
+        <FaultList v-if="logs.beside && !logs.beside.fault" :log="log.id" />
         <LogFit v-if="logs.beside && !logs.beside.fault" :log="log.id" />
         <template v-if="logs.beside?.segments.length">
           <h3>Parts of the drive</h3>

@@ -87,6 +87,7 @@ import io.enthalpa.core.telemetry.Averager;
 import io.enthalpa.core.telemetry.BeforeAfter;
 import io.enthalpa.core.telemetry.Beside;
 import io.enthalpa.core.telemetry.ChannelChecks;
+import io.enthalpa.core.telemetry.FaultSearch;
 import io.enthalpa.core.telemetry.LogFit;
 import io.enthalpa.core.telemetry.LogParts;
 import io.enthalpa.core.telemetry.MeasuredDuty;
@@ -223,6 +224,7 @@ public final class Methods {
                             LogParts.METHOD,
                             MeasuredDuty.METHOD,
                             LogFit.METHOD,
+                            FaultSearch.METHOD,
                             BeforeAfter.METHOD,
                             LeakTest.METHOD,
                             LeakPlan.METHOD,

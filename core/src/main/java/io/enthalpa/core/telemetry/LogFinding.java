@@ -25,7 +25,9 @@ public record LogFinding(Kind kind, String of, String to, List<Figure> figures) 
         /** What lies between measured and predicted. */
         BESIDE,
         /** What a change is worth. */
-        CHANGE
+        CHANGE,
+        /** What can be wrong with the car. */
+        FAULTS
     }
 
     /** What can be found. */
@@ -68,7 +70,28 @@ public record LogFinding(Kind kind, String of, String to, List<Figure> figures) 
         CHANGE_GAINS(About.CHANGE),
         CHANGE_COSTS(About.CHANGE),
         CHANGE_NOTHING(About.CHANGE),
-        CHANGE_LOOKED(About.CHANGE);
+        CHANGE_LOOKED(About.CHANGE),
+        SUSPECT_WATER(About.FAULTS),
+        SUSPECT_AIR(About.FAULTS),
+        SUSPECT_CORE(About.FAULTS),
+        SUSPECT_BLOWER(About.FAULTS),
+        SUSPECT_RADIATOR(About.FAULTS),
+        SUSPECT_CHILLER(About.FAULTS),
+        SUSPECT_ICE(About.FAULTS),
+        SUSPECT_WARM_AIR(About.FAULTS),
+        SUSPECT_SENSOR(About.FAULTS),
+        SUSPECT_NOTHING(About.FAULTS),
+        EVIDENCE_FOR(About.FAULTS),
+        EVIDENCE_AGAINST(About.FAULTS),
+        TEST_WATER(About.FAULTS),
+        TEST_AIR(About.FAULTS),
+        TEST_CORE(About.FAULTS),
+        TEST_BLOWER(About.FAULTS),
+        TEST_RADIATOR(About.FAULTS),
+        TEST_CHILLER(About.FAULTS),
+        TEST_ICE(About.FAULTS),
+        TEST_WARM_AIR(About.FAULTS),
+        TEST_SENSOR(About.FAULTS);
 
         private final About about;
 

@@ -4,6 +4,7 @@ import io.enthalpa.core.build.Build;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.telemetry.Averager;
 import io.enthalpa.core.telemetry.Channel;
+import io.enthalpa.core.telemetry.FaultSearch;
 import io.enthalpa.core.telemetry.LogFit;
 import io.enthalpa.core.telemetry.LogSeries;
 import io.enthalpa.core.telemetry.MeasuredDuty;
@@ -13,6 +14,7 @@ import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.LogCsv;
 import io.enthalpa.formats.LogHead;
 import io.enthalpa.formats.LogText;
+import io.enthalpa.server.jobs.FaultsView;
 import io.enthalpa.server.jobs.LogFitView;
 import io.enthalpa.server.logs.LogBesideView;
 import io.enthalpa.server.logs.LogView;
@@ -37,17 +39,18 @@ import tools.jackson.databind.node.ObjectNode;
 public final class LogCommand {
     private LogCommand() {}
 
-    /** @param fit null where none was asked for */
+    /** @param fit and {@code faults}: null where they were not asked for */
     record Logged(
             String option,
             String optionName,
             LogView.Told read,
             LogBesideView beside,
-            @Nullable LogFitView fit) {}
+            @Nullable LogFitView fit,
+            @Nullable FaultsView faults) {}
 
     public static void log(String[] args) {
-        Arguments arguments =
-                new Arguments(args, Set.of("--build", "--option", "--columns", "--into"), Set.of("--table", "--fit"));
+        Arguments arguments = new Arguments(
+                args, Set.of("--build", "--option", "--columns", "--into"), Set.of("--table", "--fit", "--faults"));
         if (arguments.rest().size() != 1 || arguments.value("--build").isEmpty()) {
             throw new StartFault("give one log and its build, as in: enthalpa log drive.csv --build my-build.json");
         }
@@ -62,7 +65,8 @@ public final class LogCommand {
                     LogHead.chosen(arguments.value("--columns").orElse("")),
                     build,
                     letter,
-                    arguments.has("--fit") || into.isPresent());
+                    arguments.has("--fit") || into.isPresent(),
+                    arguments.has("--faults"));
             if (into.isPresent()) {
                 keep(build, Objects.requireNonNull(logged.fit()).fitted(), into.get());
             }
@@ -96,7 +100,12 @@ public final class LogCommand {
     }
 
     private static Logged logged(
-            String file, Map<Channel, LogHead.Column> columns, Build build, String letter, boolean fitted) {
+            String file,
+            Map<Channel, LogHead.Column> columns,
+            Build build,
+            String letter,
+            boolean fitted,
+            boolean faults) {
         // Once for its length, which says how long the steps are that it is judged by; once for its rows.
         LogCsv.Summary summary = read(file, columns, channels -> (time, values) -> {});
         LogSeries.Growing[] growing = new LogSeries.Growing[1];
@@ -113,7 +122,8 @@ public final class LogCommand {
                 build.option(letter).name(),
                 LogView.Told.of(summary),
                 LogBesideView.view(log, build, letter),
-                fitted ? fit(log, build, letter, nameOf(file)) : null);
+                fitted ? fit(log, build, letter, nameOf(file)) : null,
+                faults ? faults(log, build, letter) : null);
     }
 
     private static String nameOf(String file) {
@@ -128,6 +138,15 @@ public final class LogCommand {
             fit.run(i);
         }
         return LogFitView.of(fit.result().orElseThrow(), letter, name);
+    }
+
+    private static FaultsView faults(LogSeries log, Build build, String letter) {
+        MeasuredRun run = MeasuredRun.of(log, build, letter);
+        FaultSearch search = new FaultSearch(MeasuredDuty.of(build, run), letter, run);
+        for (int i = 0; i < search.parts(); i++) {
+            search.run(i);
+        }
+        return FaultsView.of(search.ranking().orElseThrow());
     }
 
     private static LogCsv.Summary read(

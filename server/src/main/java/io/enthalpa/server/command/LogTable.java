@@ -1,5 +1,6 @@
 package io.enthalpa.server.command;
 
+import io.enthalpa.server.jobs.FaultsView;
 import io.enthalpa.server.jobs.LogFitView;
 import io.enthalpa.server.logs.LogBesideView;
 import io.enthalpa.server.logs.LogView;
@@ -49,7 +50,19 @@ final class LogTable {
         if (logged.fit() != null) {
             fit(out, logged.fit());
         }
+        if (logged.faults() != null) {
+            faults(out, logged.faults());
+        }
         return out.toString().stripTrailing();
+    }
+
+    private static void faults(StringBuilder out, FaultsView faults) {
+        faults.says().forEach(f -> out.append("  ").append(f.says()).append('\n'));
+        for (FaultsView.SuspectView s : faults.suspects()) {
+            out.append(
+                    "  %.0f %% likely, explains %.0f %% of what is apart%n".formatted(s.odds_pct(), s.explains_pct()));
+            s.lines().forEach(f -> out.append("    ").append(f.says()).append('\n'));
+        }
     }
 
     private static void fit(StringBuilder out, LogFitView fit) {

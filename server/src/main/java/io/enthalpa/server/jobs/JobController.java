@@ -9,6 +9,7 @@ import io.enthalpa.core.route.RunName;
 import io.enthalpa.core.router.Taste;
 import io.enthalpa.core.sizing.CoolingMethod;
 import io.enthalpa.core.sizing.MethodSizing;
+import io.enthalpa.core.telemetry.FaultSearch;
 import io.enthalpa.core.telemetry.LogFit;
 import io.enthalpa.core.telemetry.LogSeries;
 import io.enthalpa.core.telemetry.MeasuredDuty;
@@ -82,7 +83,7 @@ class JobController {
     record JobRequest(
             JsonNode document, String option, @Nullable Boolean every) {}
 
-    /** {@code spread}, {@code methods}, {@code routes} or {@code fit}: what has come of it so far. */
+    /** {@code spread}, {@code methods}, {@code routes}, {@code fit} or {@code faults}: what has come of it so far. */
     record JobView(
             String id,
             Job.State state,
@@ -92,7 +93,8 @@ class JobController {
             @Nullable SpreadView spread,
             @Nullable List<ComparedView> methods,
             @Nullable PipeWaysView routes,
-            @Nullable LogFitView fit) {}
+            @Nullable LogFitView fit,
+            @Nullable FaultsView faults) {}
 
     /**
      * @param of    name of the pipe
@@ -151,6 +153,27 @@ class JobController {
                 page, "fit", fit.runs(), fit::run, () -> fit.result().map(r -> LogFitView.of(r, letter, name)));
         begun.set(job);
         return view(job, false);
+    }
+
+    /** Which single fault explains a log best: {@link FaultSearch}. */
+    @PostMapping("/faults")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    JobView faults(
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page, @RequestBody FitRequest request) {
+        Build build = BuildFile.read(Asked.document(request.document()));
+        String letter = Asked.text(request.option(), "option");
+        LogSeries log =
+                logs.steps((long) Asked.number(request.log() == null ? null : Double.valueOf(request.log()), "log"));
+        MeasuredRun run = MeasuredRun.of(log, build, letter);
+        FaultSearch search = new FaultSearch(MeasuredDuty.of(build, run), letter, run);
+        return view(
+                jobs.start(
+                        page,
+                        "faults",
+                        search.parts(),
+                        search::run,
+                        () -> search.ranking().map(FaultsView::of)),
+                false);
     }
 
     /** How far the option's answer can be off: {@link OptionMonteCarlo}. */
@@ -274,8 +297,7 @@ class JobController {
                         ? lines.stream().map(ComparedView.class::cast).toList()
                         : null,
                 result instanceof PipeWaysView routes ? routes : null,
-                result instanceof Optional<?> fit
-                        ? fit.map(LogFitView.class::cast).orElse(null)
-                        : null);
+                result instanceof Optional<?> fit && fit.orElse(null) instanceof LogFitView f ? f : null,
+                result instanceof Optional<?> faults && faults.orElse(null) instanceof FaultsView f ? f : null);
     }
 }
