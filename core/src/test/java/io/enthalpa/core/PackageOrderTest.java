@@ -46,6 +46,7 @@ class PackageOrderTest {
             "envelope",
             "sizing",
             "telemetry",
+            "school",
             "commission",
             "explain",
             "trial");

@@ -76,6 +76,7 @@ import io.enthalpa.core.route.Centreline;
 import io.enthalpa.core.route.TurnList;
 import io.enthalpa.core.router.Ribbon;
 import io.enthalpa.core.router.Router;
+import io.enthalpa.core.school.TraceCase;
 import io.enthalpa.core.sizing.Bill;
 import io.enthalpa.core.sizing.MethodSizing;
 import io.enthalpa.core.sizing.NewJob;
@@ -225,6 +226,7 @@ public final class Methods {
                             MeasuredDuty.METHOD,
                             LogFit.METHOD,
                             FaultSearch.METHOD,
+                            TraceCase.METHOD,
                             BeforeAfter.METHOD,
                             LeakTest.METHOD,
                             LeakPlan.METHOD,

@@ -40,8 +40,6 @@ public final class FaultSearch {
 
     private static final double COARSER = 4;
     private static final double STEP = 1;
-    /** Share of the most air at which a soaked sensor shows half of it. */
-    private static final double HALF = 0.1;
     /** K under load from which a channel speaks. */
     private static final double SPEAKS = 0.7;
 
@@ -115,17 +113,8 @@ public final class FaultSearch {
         this.data =
                 FitData.of(run, Beside.predicted(trace, new double[0], sensor).keySet());
         this.healthy = Beside.predicted(trace, data.moments(), sensor);
-        this.soaked = soaked(trace, data.moments());
+        this.soaked = new SoakedSensor(trace, 1).at(data.moments());
         this.found = new Found[suspects.size()];
-    }
-
-    /** @return by how much of its whole a soaked sensor shows too much */
-    static double[] soaked(Trace trace, double[] moments) {
-        double[] flow = Beside.at(trace, trace.flow(), moments);
-        double most = Arrays.stream(trace.flow()).max().orElse(0);
-        return Arrays.stream(flow)
-                .map(q -> 1 / (1 + q / Math.max(HALF * most, 1e-9)))
-                .toArray();
     }
 
     public int parts() {

@@ -44,7 +44,12 @@ public enum Suspect {
 
     /** @param size in usual faults, 0 or more @return the model with it; a sensor is no part of the model */
     public Perturbation at(double size) {
-        return input == null ? Perturbation.NONE : Perturbation.NONE.with(input, by(size));
+        if (input == null) {
+            return Perturbation.NONE;
+        }
+        Perturbation at = Perturbation.NONE.with(input, by(size));
+        // Core and water start as warm as they were measured, whatever air is drawn.
+        return this == WARM_AIR ? at.with(UncertainInput.START, -by(size)) : at;
     }
 
     /** @return what it moves: relative and less than 0, or K */

@@ -143,8 +143,9 @@ class FaultSearchTest {
     void aSoakedSensorShowsLessOfItTheMoreAirPasses() {
         Build build = Benches.build(Systems.standard());
         Trace trace = new Answer(build, "A").soak();
-        double[] shown = FaultSearch.soaked(trace, new double[] {120});
+        double[] shown = new SoakedSensor(trace, 1).at(new double[] {120});
         assertThat(shown[0]).isCloseTo(1 / 11.0, within(0.01));
+        assertThat(new SoakedSensor(trace, 11).at(120)).isCloseTo(11 * shown[0], within(1e-12));
         assertThat(Suspect.SENSOR.by(1.2)).isCloseTo(12, within(1e-12));
         assertThat(Suspect.WATER.by(1)).isCloseTo(0.5488 - 1, within(1e-4));
     }
