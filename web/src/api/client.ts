@@ -58,6 +58,9 @@ export type StepView = Schemas['StepView']
 export type CommissionView = Schemas['CommissionView']
 export type LeakPlan = Schemas['LeakPlanView']
 export type SheetRequest = Schemas['SheetRequest']
+export type SchoolCase = Schemas['CaseView']
+export type SchoolGrade = Schemas['GradeView']
+export type SchoolRecord = Schemas['SchoolRecordView']
 export type PipeWays = Schemas['PipeWaysView']
 export type PipeWay = Schemas['WayView']
 export type OvalRow = Schemas['OvalRowView']
@@ -250,6 +253,9 @@ export const api = {
     call<Schemas['ChangesMadeView']>('POST', '/preview/changes-made', { document }, undefined, signal),
   leakTest: (document: BuildDocument, test: number, signal?: AbortSignal) =>
     call<LeakPlan>('POST', '/preview/leak-test', { document, test }, undefined, signal),
+  schoolCase: (level: SchoolCase['level'], seed?: number) => call<SchoolCase>('POST', '/school/cases', { level, seed }),
+  schoolAnswer: (answer: Schemas['SchoolAnswerRequest']) => call<SchoolGrade>('POST', '/school/answers', answer),
+  schoolRecord: () => call<SchoolRecord>('GET', '/school/record'),
   leakReadings: (file: Blob) => call<Schemas['LeakReadingsAnswer']>('POST', '/preview/leak-readings', file),
   sheet: async (sheet: SheetRequest) => (await send('POST', '/preview/sheet', sheet)).blob(),
   logCurves: (id: number, of: { document?: BuildDocument; option?: string; from_s: number; to_s: number; columns: number; channels: Channel[] }, signal?: AbortSignal) =>

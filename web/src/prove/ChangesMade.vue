@@ -210,6 +210,7 @@ article {
 }
 .from :deep(.p-select-label) {
   padding: 3px 4px;
+  font-size: var(--s2);
   font-weight: 500;
   color: var(--blue);
 }

@@ -7,6 +7,7 @@ import DriveLogs from './DriveLogs.vue'
 import LeakTests from './LeakTests.vue'
 import { useLogs } from './logs'
 import StepLists from './StepLists.vue'
+import TraceSchool from './TraceSchool.vue'
 
 /** What the car itself says: drives, leak tests, what is looked at before and after the first one, and what changes were worth. */
 const build = useBuild()
@@ -20,6 +21,7 @@ const PARTS = [
   { key: 'start', name: 'First drive' },
   { key: 'joints', name: 'Joints and force' },
   { key: 'changes', name: 'Changes made' },
+  { key: 'school', name: 'Trace school' },
 ] as const
 type Part = (typeof PARTS)[number]['key']
 const part = computed<Part>(() => PARTS.find((p) => p.key === route.query.part)?.key ?? 'drives')
@@ -57,6 +59,7 @@ function go(to: Part): void {
     <DriveLogs v-if="part === 'drives'" />
     <LeakTests v-else-if="part === 'leaks'" />
     <ChangesMade v-else-if="part === 'changes'" />
+    <TraceSchool v-else-if="part === 'school'" />
     <StepLists v-else :list="part" />
   </div>
 </template>
@@ -79,8 +82,8 @@ h2 {
 nav {
   display: flex;
   flex: 1;
-  gap: 4px 22px;
-  overflow-x: auto;
+  flex-wrap: wrap;
+  gap: 0 22px;
 }
 nav button {
   padding: 2px 0 8px;

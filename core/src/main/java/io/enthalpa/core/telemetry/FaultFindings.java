@@ -24,7 +24,8 @@ public final class FaultFindings {
         return all;
     }
 
-    private static List<LogFinding> one(Found found, double odds) {
+    /** @return what it would be, what speaks for and against it, and the test that tells */
+    public static List<LogFinding> one(Found found, double odds) {
         List<LogFinding> lines = new ArrayList<>();
         LogFinding first = LogFinding.of(suspect(found.suspect())).with("odds", odds, Quantity.SHARE);
         lines.add(

@@ -12,22 +12,22 @@ import java.util.Optional;
 /** What can be wrong with a car so that a log shows it: each leaves its own mark on the channels. */
 public enum Suspect {
     /** Kinked or collapsed hose, weak pump, air in the loop. */
-    WATER(UncertainInput.WATER_FLOW),
+    WATER(UncertainInput.WATER_FLOW, "too little water goes round"),
     /** Blocked face, fan the wrong way round, air that goes past. */
-    AIR(UncertainInput.COOLING_AIR),
+    AIR(UncertainInput.COOLING_AIR, "too little cooling air"),
     /** Fed from above, wrong port, oil on the fins, air in the core. */
-    CORE(UncertainInput.CORE_CONDUCTANCE),
+    CORE(UncertainInput.CORE_CONDUCTANCE, "the core passes too little heat"),
     /** Off its map, rubbing, or working against a leak. */
-    BLOWER(UncertainInput.BLOWER_EFFICIENCY),
-    RADIATOR(UncertainInput.RADIATOR_CONDUCTANCE),
+    BLOWER(UncertainInput.BLOWER_EFFICIENCY, "the blower heats the charge too much"),
+    RADIATOR(UncertainInput.RADIATOR_CONDUCTANCE, "the radiator gives off too little"),
     /** Compressor that drops out. */
-    CHILLER(UncertainInput.CHILLER_CAPACITY),
+    CHILLER(UncertainInput.CHILLER_CAPACITY, "the chiller drops out"),
     /** Frozen together, or gone. */
-    ICE(UncertainInput.ICE_CONTACT),
+    ICE(UncertainInput.ICE_CONTACT, "the water misses the ice"),
     /** Air that has been through a core or the bay already. */
-    WARM_AIR(UncertainInput.OUTSIDE_AIR),
+    WARM_AIR(UncertainInput.OUTSIDE_AIR, "it draws warmer air than the weather"),
     /** Shows the metal it sits in where little air passes it. */
-    SENSOR(null);
+    SENSOR(null, "the sensor shows its own metal");
 
     /** Of a relative one, ln of the factor; usual size of a fault that somebody looks for. */
     private static final double FAULT = 0.6;
@@ -38,8 +38,16 @@ public enum Suspect {
 
     private final UncertainInput input;
 
-    Suspect(UncertainInput input) {
+    private final String words;
+
+    Suspect(UncertainInput input, String words) {
         this.input = input;
+        this.words = words;
+    }
+
+    /** @return what is wrong, in short */
+    public String words() {
+        return words;
     }
 
     /** @param size in usual faults, 0 or more @return the model with it; a sensor is no part of the model */
