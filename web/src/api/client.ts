@@ -61,6 +61,8 @@ export type SheetRequest = Schemas['SheetRequest']
 export type SchoolCase = Schemas['CaseView']
 export type SchoolGrade = Schemas['GradeView']
 export type SchoolRecord = Schemas['SchoolRecordView']
+export type DeviceAsked = Schemas['DeviceRequest']
+export type Heard = Schemas['HeardView']
 export type PipeWays = Schemas['PipeWaysView']
 export type PipeWay = Schemas['WayView']
 export type OvalRow = Schemas['OvalRowView']
@@ -256,6 +258,10 @@ export const api = {
   schoolCase: (level: SchoolCase['level'], seed?: number) => call<SchoolCase>('POST', '/school/cases', { level, seed }),
   schoolAnswer: (answer: Schemas['SchoolAnswerRequest']) => call<SchoolGrade>('POST', '/school/answers', answer),
   schoolRecord: () => call<SchoolRecord>('GET', '/school/record'),
+  recordings: (build: number) => call<Schemas['RecordingView'][]>('GET', `/recordings?build=${build}`),
+  record: (what: Schemas['RecordingRequest']) => call<Schemas['RecordingView']>('POST', '/recordings', what),
+  heard: (id: string, from: number) => call<Heard>('GET', `/recordings/${id}/rows?from=${from}`),
+  stopRecording: (id: string) => call<Schemas['RecordedView']>('POST', `/recordings/${id}/stop`),
   leakReadings: (file: Blob) => call<Schemas['LeakReadingsAnswer']>('POST', '/preview/leak-readings', file),
   sheet: async (sheet: SheetRequest) => (await send('POST', '/preview/sheet', sheet)).blob(),
   logCurves: (id: number, of: { document?: BuildDocument; option?: string; from_s: number; to_s: number; columns: number; channels: Channel[] }, signal?: AbortSignal) =>

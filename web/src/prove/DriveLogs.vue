@@ -9,15 +9,19 @@ import { say } from '../verdict/say'
 import { useZoom } from '../plot/zoom'
 import Notice from '../ui/Notice.vue'
 import Tick from '../ui/Tick.vue'
-import type { Channel, LogFinding, Match } from '../api/client'
-import { BESIDE, unitOf } from './channels'
+import type { Channel, LogFinding } from '../api/client'
+import { BESIDE } from './channels'
 import BeforeAfter from './BeforeAfter.vue'
 import FaultList from './FaultList.vue'
 import LogChart from './LogChart.vue'
 import LogFit from './LogFit.vue'
+import { MATCH_HEADS, matchRows } from './matches'
+import MatchTable from './MatchTable.vue'
 import { useLogs } from './logs'
 import ReadLog from './ReadLog.vue'
 import SegmentTable from './SegmentTable.vue'
+import { partsOnPaper } from './segments'
+import { print } from './steps'
 
 /** What was measured beside what was predicted: logs of drives, their parts, what is wrong with them and what they say. */
 const build = useBuild()
@@ -79,18 +83,6 @@ const sentences = (about: LogFinding['about']) =>
 const beside = computed(() => sentences('BESIDE'))
 const parts = computed(() => [...sentences('SHAPE'), ...sentences('PARTS')])
 const doubts = computed(() => sentences('CHANNELS'))
-const shownIn = (m: Match, value: number | null | undefined, difference = false) => {
-  if (value == null) return ''
-  const unit = unitOf(m.unit)
-  if (!unit) return value.toFixed(1)
-  if (difference) return change(value, unit === 'C' ? 'K' : unit, settings.units) || '0'
-  return figure(value, unit, settings.units).figure
-}
-const unitShown = (m: Match) => {
-  const unit = unitOf(m.unit)
-  return unit ? figure(0, unit, settings.units).unit : m.unit
-}
-
 /** What was found on reading the file, in words. */
 const told = computed(() => {
   const l = log.value
@@ -132,6 +124,35 @@ async function remove(): Promise<void> {
   } catch (e) {
     failed.value = (e as Error).message
   }
+}
+/** What was measured beside what was predicted, to hand over. */
+async function paper(): Promise<void> {
+  const l = log.value!
+  failed.value = await print(
+    {
+      title: 'Measured beside predicted',
+      under: `${build.document!.name}, option ${build.letter}. ${l.name}`,
+      sections: [
+        { heading: 'What it comes to', ticked: false, lines: [...beside.value, ...parts.value, driving.value].filter(Boolean) },
+        ...(doubts.value.length ? [{ heading: 'Before you believe it', ticked: false, lines: doubts.value }] : []),
+        {
+          heading: 'Under load',
+          ticked: false,
+          lines: [],
+          table: [MATCH_HEADS, ...matchRows(logs.beside?.matches ?? [], settings.units)],
+        },
+        {
+          heading: 'Parts of the drive',
+          ticked: false,
+          lines: [],
+          table: partsOnPaper(logs.beside?.segments ?? [], settings.units),
+        },
+        { heading: 'What was read', ticked: false, lines: told.value },
+      ],
+      signed: false,
+    },
+    `${build.document!.name} ${l.name}`,
+  )
 }
 function look(from: number, to: number): void {
   move(from)
@@ -205,28 +226,7 @@ function look(from: number, to: number): void {
         </div>
         <template v-if="logs.beside?.matches.length">
           <h3>Under load</h3>
-          <table class="figures matches">
-            <thead>
-              <tr>
-                <th scope="col">channel</th>
-                <th scope="col">unit</th>
-                <th scope="col">measured</th>
-                <th scope="col">predicted</th>
-                <th scope="col">predicted less measured</th>
-                <th scope="col">without load</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="m in logs.beside.matches" :key="m.channel">
-                <th scope="row">{{ m.words }}</th>
-                <td>{{ unitShown(m) }}</td>
-                <td>{{ shownIn(m, m.measured) }}</td>
-                <td>{{ shownIn(m, m.predicted) }}</td>
-                <td>{{ shownIn(m, m.load, true) }}</td>
-                <td>{{ shownIn(m, m.rest, true) }}</td>
-              </tr>
-            </tbody>
-          </table>
+          <MatchTable :matches="logs.beside.matches" />
         </template>
         <BeforeAfter v-if="others.length && logs.beside && !logs.beside.fault" :log="log" :others="others" />
         <FaultList v-if="logs.beside && !logs.beside.fault" :log="log.id" />
@@ -247,6 +247,8 @@ function look(from: number, to: number): void {
         <Notice v-if="failed" :says="failed" />
         <p class="ends">
           <template v-if="renaming === undefined">
+            <button type="button" class="act" :disabled="!logs.beside" @click="paper">On paper</button>
+            <a class="act" :href="`/api/logs/${log.id}/rows.csv`" download>Rows as CSV</a>
             <button type="button" class="act" @click="renaming = log.name">Call it otherwise</button>
             <button type="button" class="act" @click="sure = true">Delete this log</button>
           </template>
@@ -345,15 +347,6 @@ h3 {
 }
 .told h3 {
   padding-top: 3px;
-}
-.matches {
-  width: 100%;
-}
-.matches td {
-  text-align: right;
-}
-.matches thead th:not(:first-child) {
-  text-align: right;
 }
 ul {
   margin: 0;

@@ -6,6 +6,7 @@ import ChangesMade from './ChangesMade.vue'
 import DriveLogs from './DriveLogs.vue'
 import LeakTests from './LeakTests.vue'
 import { useLogs } from './logs'
+import RecordDrive from './RecordDrive.vue'
 import StepLists from './StepLists.vue'
 import TraceSchool from './TraceSchool.vue'
 
@@ -16,6 +17,7 @@ const route = useRoute()
 const router = useRouter()
 const PARTS = [
   { key: 'drives', name: 'Drives' },
+  { key: 'record', name: 'Record' },
   { key: 'leaks', name: 'Leak test' },
   { key: 'fill', name: 'Fill and bleed' },
   { key: 'start', name: 'First drive' },
@@ -57,6 +59,7 @@ function go(to: Part): void {
       </nav>
     </header>
     <DriveLogs v-if="part === 'drives'" />
+    <RecordDrive v-else-if="part === 'record'" @recorded="go('drives')" />
     <LeakTests v-else-if="part === 'leaks'" />
     <ChangesMade v-else-if="part === 'changes'" />
     <TraceSchool v-else-if="part === 'school'" />

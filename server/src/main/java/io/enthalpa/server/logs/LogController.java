@@ -22,9 +22,11 @@ import io.enthalpa.server.logs.LogView.Told;
 import io.enthalpa.server.problem.Asked;
 import io.enthalpa.server.work.Work;
 import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
 import java.io.FilterInputStream;
 import java.io.IOException;
 import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -32,6 +34,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -118,6 +122,20 @@ class LogController {
     @GetMapping
     List<LogCardView> all(@RequestParam long build) {
         return logs.logs(build).stream().map(this::card).toList();
+    }
+
+    /** Every row of a log as a logger would have written it. */
+    @GetMapping(value = "/{id}/rows.csv", produces = "text/csv")
+    void rows(@PathVariable long id, HttpServletResponse answer) throws IOException {
+        Kept log = logs.kept(id);
+        answer.setContentType("text/csv;charset=UTF-8");
+        answer.setHeader(
+                HttpHeaders.CONTENT_DISPOSITION,
+                ContentDisposition.attachment()
+                        .filename(log.name() + ".csv", StandardCharsets.UTF_8)
+                        .build()
+                        .toString());
+        logs.write(log, answer.getWriter());
     }
 
     /** @param name new one */

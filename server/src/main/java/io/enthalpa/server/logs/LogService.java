@@ -9,6 +9,7 @@ import io.enthalpa.core.telemetry.Channel;
 import io.enthalpa.core.telemetry.LogSeries;
 import io.enthalpa.core.telemetry.RowTaker;
 import io.enthalpa.formats.LogCsv;
+import io.enthalpa.formats.LogCsvFile;
 import io.enthalpa.formats.LogHead;
 import io.enthalpa.formats.LogText;
 import io.enthalpa.server.answers.DocumentDigest;
@@ -17,6 +18,7 @@ import io.enthalpa.server.logs.LogStore.Kept;
 import io.enthalpa.server.problem.NotThereException;
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.Writer;
 import java.time.Clock;
 import java.util.Arrays;
 import java.util.List;
@@ -95,6 +97,11 @@ public class LogService implements ApplicationRunner {
         return kept(log);
     }
 
+    /** As {@link #take}, columns by their headings. @return id of the log */
+    public long keep(long build, UUID uid, String name, InputStream file) throws IOException {
+        return take(build, uid, name, "", file).id();
+    }
+
     Kept kept(long log) {
         return store.log(log)
                 .orElseThrow(() -> new NotThereException("There is no such log. It may have been deleted."));
@@ -128,11 +135,31 @@ public class LogService implements ApplicationRunner {
         store.delete(log);
     }
 
-    /** @return a log as means of equal steps */
     public String name(long log) {
         return kept(log).name();
     }
 
+    /** Writes every row of a log, as it was kept. */
+    void write(Kept log, Writer out) {
+        List<Channel> channels = List.copyOf(store.channels(log.id()));
+        LogCsvFile file = new LogCsvFile(out, channels, " " + log.name());
+        rows(log, channels, file);
+        file.end();
+    }
+
+    private void rows(Kept log, List<Channel> channels, RowTaker taker) {
+        double[] row = new double[channels.size()];
+        store.chunks(log.id(), channels, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, chunk -> {
+            for (int i = 0; i < chunk.time().length; i++) {
+                for (int c = 0; c < row.length; c++) {
+                    row[c] = chunk.values()[c][i];
+                }
+                taker.row(chunk.time()[i], row);
+            }
+        });
+    }
+
+    /** @return a log as means of equal steps */
     public LogSeries steps(long log) {
         return steps(kept(log));
     }
@@ -143,15 +170,7 @@ public class LogService implements ApplicationRunner {
             List<Channel> channels = List.copyOf(store.channels(log.id()));
             LogSeries.Growing growing = new LogSeries.Growing(channels);
             Averager averager = new Averager(Averager.stepFor(log.seconds()), channels.size(), growing);
-            double[] row = new double[channels.size()];
-            store.chunks(log.id(), channels, Double.NEGATIVE_INFINITY, Double.POSITIVE_INFINITY, chunk -> {
-                for (int i = 0; i < chunk.time().length; i++) {
-                    for (int c = 0; c < row.length; c++) {
-                        row[c] = chunk.values()[c][i];
-                    }
-                    averager.row(chunk.time()[i], row);
-                }
-            });
+            rows(log, channels, averager);
             averager.end();
             return growing.series();
         });

@@ -1,0 +1,298 @@
+<script setup lang="ts">
+import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import Select from 'primevue/select'
+import { api, type DeviceAsked, type Heard } from '../api/client'
+import { useBuild } from '../build/store'
+import { clock } from '../quantity/time'
+import { figure } from '../quantity/catalogue'
+import { useSettings } from '../settings/store'
+import Notice from '../ui/Notice.vue'
+import { unitOf } from './channels'
+import LiveChart from './LiveChart.vue'
+import { useLogs } from './logs'
+import { today } from './today'
+
+/** Recording from measuring devices: what they say now, kept as it comes; ended, it is a log of the build. */
+const emit = defineEmits<{ recorded: [] }>()
+const build = useBuild()
+const logs = useLogs()
+const settings = useSettings()
+const KINDS: { kind: NonNullable<DeviceAsked['kind']>; name: string }[] = [
+  { kind: 'SIMULATED_LOGGER', name: 'logger, simulated' },
+  { kind: 'SIMULATED_GAUGE', name: 'pressure gauge, simulated' },
+  { kind: 'SIMULATED_WEATHER', name: 'weather station, simulated' },
+  { kind: 'SIMULATED_FLOW_METER', name: 'water flow meter, simulated' },
+  { kind: 'SOCKET', name: 'device on the network' },
+  { kind: 'SERIAL', name: 'device on a serial line' },
+]
+const devices = ref<DeviceAsked[]>([{ kind: 'SIMULATED_LOGGER' }, { kind: 'SIMULATED_WEATHER' }])
+const name = ref(`drive ${today()}`)
+const faster = ref(1)
+const heard = shallowRef<Heard>()
+/** Rows of the last ten minutes. */
+const time = shallowRef<number[]>([])
+const values = shallowRef<(number | null)[][]>([])
+const id = ref<string>()
+const failed = ref('')
+const busy = ref(false)
+const KEPT = 6000
+const EVERY_MS = 500
+let timer: ReturnType<typeof setTimeout> | undefined
+let next = 0
+
+const simulated = computed(() => devices.value.some((d) => d.kind?.startsWith('SIMULATED')))
+const live = computed(() => heard.value?.recording)
+
+function clear(): void {
+  clearTimeout(timer)
+  heard.value = undefined
+  time.value = []
+  values.value = []
+  next = 0
+}
+async function follow(uid: string): Promise<void> {
+  try {
+    const more = await api.heard(uid, next)
+    if (id.value !== uid) return
+    failed.value = ''
+    next = more.next
+    if (more.time_s.length) {
+      const fresh = values.value.length === more.channels.length
+      time.value = [...(fresh ? time.value : []), ...more.time_s].slice(-KEPT)
+      values.value = more.values.map((v, c) => [...(fresh ? values.value[c]! : []), ...v.map((n) => n ?? null)].slice(-KEPT))
+    }
+    heard.value = more
+  } catch (e) {
+    if (id.value !== uid) return
+    failed.value = (e as Error).message
+  }
+  timer = setTimeout(() => void follow(uid), EVERY_MS)
+}
+/** What is under way is seen again after a reload. */
+watch(
+  () => build.keeper?.told.id,
+  async (of) => {
+    id.value = undefined
+    clear()
+    if (of === undefined) return
+    try {
+      const all = await api.recordings(of)
+      if (build.keeper?.told.id === of && all[0]) {
+        id.value = all[0].id
+        void follow(all[0].id)
+      }
+    } catch (e) {
+      failed.value = (e as Error).message
+    }
+  },
+  { immediate: true },
+)
+async function start(): Promise<void> {
+  failed.value = ''
+  busy.value = true
+  try {
+    const begun = await api.record({
+      build: build.keeper!.told.id,
+      name: name.value,
+      document: build.document!,
+      option: build.letter,
+      faster: faster.value,
+      devices: devices.value,
+    })
+    clear()
+    id.value = begun.id
+    void follow(begun.id)
+  } catch (e) {
+    failed.value = (e as Error).message
+  } finally {
+    busy.value = false
+  }
+}
+async function stop(): Promise<void> {
+  const uid = id.value!
+  const of = build.keeper!.told.id
+  busy.value = true
+  try {
+    const { log } = await api.stopRecording(uid)
+    id.value = undefined
+    clear()
+    await logs.open(of)
+    logs.chosen = log
+    emit('recorded')
+  } catch (e) {
+    failed.value = (e as Error).message
+    if ((await api.recordings(of).catch(() => [])).every((r) => r.id !== uid)) {
+      id.value = undefined
+      clear()
+    }
+  } finally {
+    busy.value = false
+  }
+}
+const STATES = { CALLED: 'called', TALKS: 'talks', LOST: 'does not answer', SILENT: 'has ended' }
+function now(c: number): string {
+  const value = values.value[c]?.at(-1)
+  const channel = heard.value!.channels[c]!
+  if (value == null) return 'nothing'
+  const unit = unitOf(channel.unit)
+  if (!unit) return `${value.toFixed(channel.unit === 'rpm' ? 0 : 1)} ${channel.unit}`
+  const f = figure(value, unit, settings.units)
+  return `${f.figure} ${f.unit}`
+}
+onScopeDispose(() => {
+  id.value = undefined
+  clearTimeout(timer)
+})
+</script>
+
+<template>
+  <div class="record">
+    <template v-if="!id">
+      <h3>Listen to</h3>
+      <div v-for="(d, i) in devices" :key="i" class="device">
+        <Select
+          :model-value="d.kind"
+          :options="KINDS"
+          option-label="name"
+          option-value="kind"
+          :aria-label="`Device ${i + 1}`"
+          @update:model-value="devices[i] = { kind: $event }"
+        />
+        <template v-if="d.kind === 'SOCKET'">
+          <label>address <input v-model="d.host" type="text" placeholder="192.168.1.20" :aria-label="`Device ${i + 1} address`" /></label>
+          <label
+            >port
+            <input v-model.number="d.port" type="text" inputmode="numeric" placeholder="5025" :aria-label="`Device ${i + 1} port`" class="short"
+          /></label>
+        </template>
+        <label v-else-if="d.kind === 'SERIAL'"
+          >line <input v-model="d.path" type="text" placeholder="/dev/ttyUSB0" :aria-label="`Device ${i + 1} line`"
+        /></label>
+        <button v-if="devices.length > 1" type="button" class="act" :aria-label="`Take out device ${i + 1}`" @click="devices.splice(i, 1)">
+          take out
+        </button>
+      </div>
+      <p><button v-if="devices.length < 8" type="button" class="act" @click="devices.push({ kind: 'SOCKET' })">Another device</button></p>
+      <p class="quiet">
+        A row is kept whenever the first of them speaks, with what the others said last. What a device has to say stands in docs/devices.md.
+      </p>
+      <div class="device">
+        <label>called <input v-model="name" type="text" maxlength="100" aria-label="Name of the recording" class="long" /></label>
+        <label v-if="simulated">
+          <Select v-model="faster" :options="[1, 5, 20, 60]" aria-label="How fast simulated devices go" />
+          times as fast as the clock
+        </label>
+      </div>
+      <p v-if="simulated" class="quiet">
+        Simulated devices drive option {{ build.letter }} through the duty of this build, by the model. Nothing of it is measured, and it is called
+        so.
+      </p>
+      <p class="ends"><button type="button" class="act" :disabled="busy" @click="start">Start recording</button></p>
+    </template>
+    <template v-else>
+      <p class="now" role="status">
+        <b>{{ live ? live.name : 'Recording' }}</b><template v-if="live?.simulated">, <em>simulated</em></template
+        ><template v-if="time.length">, {{ clock(time.at(-1)!) }}, {{ live!.rows.toLocaleString('en') }} rows on the disk</template>
+      </p>
+      <p v-for="d in live?.devices ?? []" :key="d.name" :class="{ worse: d.state === 'LOST' }">
+        {{ d.name }}: {{ STATES[d.state] }}{{ d.channels.length ? `, ${d.channels.join(', ')}` : ''
+        }}{{ d.spoilt ? `; ${d.spoilt} lines spoilt` : '' }}.
+        {{ d.trouble }}
+      </p>
+      <p v-if="heard?.trouble" class="worse">{{ heard.trouble }}</p>
+      <LiveChart v-if="heard && time.length > 1" :time="time" :values="values" :channels="heard.channels" />
+      <dl v-if="heard && time.length" class="values">
+        <div v-for="(c, k) in heard.channels" :key="c.channel">
+          <dt>{{ c.words }}<em v-if="c.simulated"> simulated</em></dt>
+          <dd>{{ now(k) }}</dd>
+        </div>
+      </dl>
+      <p class="ends"><button type="button" class="act" :disabled="busy" @click="stop">End it and look at it</button></p>
+    </template>
+    <Notice v-if="failed" :says="failed" />
+  </div>
+</template>
+
+<style scoped>
+h3 {
+  margin: 0;
+  padding: 16px 0 4px;
+  font-size: var(--s2);
+  font-weight: 600;
+  color: var(--ink-2);
+}
+p {
+  padding: 4px 0;
+}
+.quiet {
+  max-width: 640px;
+  color: var(--ink-2);
+}
+.device {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
+  align-items: baseline;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--hair);
+}
+.device :deep(.p-select-label) {
+  padding: 5px 4px;
+  font-size: var(--s2);
+  font-weight: 500;
+  color: var(--blue);
+}
+label {
+  color: var(--ink-2);
+}
+input {
+  width: 170px;
+  min-height: 30px;
+  margin-left: 6px;
+  border: 0;
+  border-bottom: 1px solid var(--rule);
+  background: transparent;
+}
+.short {
+  width: 70px;
+}
+.long {
+  width: 260px;
+}
+em {
+  font-style: normal;
+  color: var(--heat-text);
+}
+.now {
+  padding-top: 12px;
+  font-size: var(--s3);
+}
+.values {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
+  gap: 4px 24px;
+  margin: 8px 0 0;
+}
+.values div {
+  display: flex;
+  justify-content: space-between;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--hair);
+}
+dt {
+  color: var(--ink-2);
+}
+dt em {
+  margin-left: 5px;
+}
+dd {
+  margin: 0;
+  padding-left: 10px;
+  white-space: nowrap;
+  font-weight: 700;
+  font-variant-numeric: tabular-nums;
+}
+.ends {
+  padding-top: 12px;
+}
+</style>
