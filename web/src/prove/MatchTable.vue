@@ -11,7 +11,7 @@ const rows = computed(() => matchRows(props.matches, settings.units))
 </script>
 
 <template>
-  <table class="figures">
+  <table class="figures matches">
     <thead>
       <tr>
         <th v-for="h in MATCH_HEADS" :key="h" scope="col">{{ h }}</th>

@@ -121,6 +121,18 @@ class ProveIT extends OnDemo {
         assertThat(fit).containsText("cooling air at the face: \u22123", patient());
         assertThat(fit).containsText("Look for a fault there");
         assertThat(fit.locator("tbody tr").first()).containsText("cooling air at the face");
+        // Taken in, every answer stands on it, until it is taken out again.
+        Locator verdict = page.raw().locator("[data-station]").last();
+        String before = verdict.textContent();
+        page.button("Take it into the build, fault and all").click();
+        assertThat(fit).containsText("This build stands on the log \u201cpass with trailer (simulated)\u201d");
+        assertThat(verdict).not().hasText(before);
+        page.button("Take the fit out").click();
+        assertThat(fit).not().containsText("This build stands on the log");
+        page.button("Look for a fault").click();
+        assertThat(page.raw().locator(".faults article").first())
+                .containsText("Less cooling air comes through than was reckoned, by 4", patient());
+        assertThat(page.raw().locator(".faults")).containsText("anemometer at the face");
         // Another log is another question.
         page.button("pass, plate off the face (simulated)").click();
         assertThat(page.button("Fit to this log")).isVisible();
