@@ -1,29 +1,19 @@
 <script setup lang="ts">
-import { computed, shallowRef } from 'vue'
+import { computed } from 'vue'
 import type { LogFinding } from '../api/client'
 import { useBuild } from '../build/store'
-import type { BuildDocument } from '../document/types'
 import JobProgress from '../jobs/JobProgress.vue'
-import { useJob } from '../jobs/job'
 import { useSettings } from '../settings/store'
 import Notice from '../ui/Notice.vue'
 import { say } from '../verdict/say'
+import { useLogJob } from './logJob'
 
 /** What can be wrong with the car, by what it would do to each channel: the likeliest first, with what speaks for and against it and the test that tells. */
 const props = defineProps<{ log: number }>()
 const build = useBuild()
 const settings = useSettings()
-const job = useJob('faults')
-/** An answer belongs to the document, option and log it was asked for. */
-const asked = shallowRef<{ document: BuildDocument; letter: string; log: number }>()
-const fresh = computed(() => asked.value?.document === build.document && asked.value?.letter === build.letter && asked.value?.log === props.log)
-const faults = computed(() => (fresh.value && job.job.value?.state === 'DONE' ? job.job.value.faults : undefined))
-const running = computed(() => fresh.value && job.running.value)
-const failed = computed(() => (fresh.value ? job.failed.value : ''))
-function start(): void {
-  asked.value = { document: build.document!, letter: build.letter, log: props.log }
-  void job.start(build.document!, build.letter, { log: props.log })
-}
+const { done, running, failed, progress, start, cancel } = useLogJob('faults', () => props.log)
+const faults = computed(() => done.value?.faults)
 const words = (f: LogFinding) => say(f, build.catalogue!.sentences, settings.units)
 const odds = (pct: number) => (pct > 99 ? 'all but certain' : `${pct.toFixed(0)} in 100`)
 </script>
@@ -35,7 +25,7 @@ const odds = (pct: number) => (pct > 99 ? 'all but certain' : `${pct.toFixed(0)}
       <button type="button" class="act" @click="start">Look for a fault</button>
       <span class="quiet">puts each fault into the model, as large as it fits this log, and ranks what comes nearest</span>
     </p>
-    <JobProgress v-if="running" :progress="job.progress.value" what="Trying faults" @cancel="job.cancel" />
+    <JobProgress v-if="running" :progress="progress" what="Trying faults" @cancel="cancel" />
     <Notice v-if="failed" :says="failed" />
     <template v-if="faults">
       <p v-for="f in faults.says" :key="f.kind" class="first">{{ words(f) }}</p>

@@ -1,27 +1,22 @@
 <script setup lang="ts">
-import { computed, shallowRef } from 'vue'
+import { computed } from 'vue'
 import { useBuild } from '../build/store'
 import type { LogFit } from '../api/client'
 import JobProgress from '../jobs/JobProgress.vue'
-import { useJob } from '../jobs/job'
 import { change, figure, minus } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import Notice from '../ui/Notice.vue'
 import { UNKNOWNS } from '../verdict/unknowns'
-import type { BuildDocument, Fitted } from '../document/types'
+import type { Fitted } from '../document/types'
 import { BOSSES } from './channels'
+import { useLogJob } from './logJob'
 
 /** What is not known exactly, fitted to a log: what it learned, what it cannot tell apart, and which sensor would tell. */
 const props = defineProps<{ log: number }>()
 const build = useBuild()
 const settings = useSettings()
-const job = useJob('fit')
-/** An answer belongs to the document, option and log it was asked for. */
-const asked = shallowRef<{ document: BuildDocument; letter: string; log: number }>()
-const fresh = computed(() => asked.value?.document === build.document && asked.value?.letter === build.letter && asked.value?.log === props.log)
-const fit = computed(() => (fresh.value && job.job.value?.state === 'DONE' ? job.job.value.fit : undefined))
-const running = computed(() => fresh.value && job.running.value)
-const failed = computed(() => (fresh.value ? job.failed.value : ''))
+const { done, running, failed, progress, start, cancel } = useLogJob('fit', () => props.log)
+const fit = computed(() => done.value?.fit)
 
 const taken = computed(() => build.document?.fitted)
 function take(): void {
@@ -29,11 +24,6 @@ function take(): void {
 }
 function takeOut(): void {
   void build.act([{ pointer: '/fitted', value: undefined }], `fit to ${taken.value!.log} taken out`)
-}
-
-function start(): void {
-  asked.value = { document: build.document!, letter: build.letter, log: props.log }
-  void job.start(build.document!, build.letter, { log: props.log })
 }
 
 const by = (u: LogFit['unknowns'][number]) =>
@@ -69,7 +59,7 @@ const trusted = computed(() => fit.value?.heldBefore_K == null || fit.value.held
       <button type="button" class="act" @click="start">Fit to this log</button>
       <span class="quiet">moves blower, core, air and water within what they may be until the model comes nearest to every channel</span>
     </p>
-    <JobProgress v-if="running" :progress="job.progress.value" what="Fitting" @cancel="job.cancel" />
+    <JobProgress v-if="running" :progress="progress" what="Fitting" @cancel="cancel" />
     <Notice v-if="failed" :says="failed" />
     <template v-if="fit">
       <p class="first">{{ comes }}</p>

@@ -8,9 +8,9 @@ import { figure } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import Notice from '../ui/Notice.vue'
 import { unitOf } from './channels'
-import LiveChart from './LiveChart.vue'
 import { useLogs } from './logs'
 import { today } from './today'
+import TraceLines from './TraceLines.vue'
 
 /** Recording from measuring devices: what they say now, kept as it comes; ended, it is a log of the build. */
 const emit = defineEmits<{ recorded: [] }>()
@@ -41,6 +41,7 @@ let timer: ReturnType<typeof setTimeout> | undefined
 let next = 0
 
 const simulated = computed(() => devices.value.some((d) => d.kind?.startsWith('SIMULATED')))
+const curves = computed(() => (heard.value?.channels ?? []).map((c, i) => ({ ...c, shown: values.value[i] ?? [] })))
 const live = computed(() => heard.value?.recording)
 
 function clear(): void {
@@ -200,7 +201,7 @@ onScopeDispose(() => {
         {{ d.trouble }}
       </p>
       <p v-if="heard?.trouble" class="worse">{{ heard.trouble }}</p>
-      <LiveChart v-if="heard && time.length > 1" :time="time" :values="values" :channels="heard.channels" />
+      <TraceLines v-if="curves.length && time.length > 1" label="What comes in" :time="time" :curves="curves" />
       <dl v-if="heard && time.length" class="values">
         <div v-for="(c, k) in heard.channels" :key="c.channel">
           <dt>{{ c.words }}<em v-if="c.simulated"> simulated</em></dt>

@@ -5,7 +5,7 @@ import { useBuild } from '../build/store'
 import { useSettings } from '../settings/store'
 import Notice from '../ui/Notice.vue'
 import { say } from '../verdict/say'
-import CaseChart from './CaseChart.vue'
+import TraceLines from './TraceLines.vue'
 
 /** Reading traces, for practice: a simulated drive with a hidden fault, what the reader takes it for, and what it was. */
 type Level = SchoolCase['level']
@@ -124,7 +124,7 @@ onMounted(() => {
     <Notice v-if="failed" :says="failed"><button type="button" class="act" @click="next()">Ask again</button></Notice>
     <template v-if="shown">
       <p class="what">Simulated: {{ shown.car }}, {{ shown.option }}. One minute idling, three pulls, and idling again. Case {{ shown.seed }}.</p>
-      <CaseChart :shown="shown" />
+      <TraceLines label="Trace of the case" :time="shown.time_s" :curves="shown.curves" :target="shown.target_C" />
       <div class="both">
         <fieldset :disabled="!!grade || busy">
           <legend>What is wrong</legend>

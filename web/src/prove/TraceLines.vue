@@ -1,14 +1,25 @@
 <script setup lang="ts">
 import { scaleLinear } from 'd3-scale'
 import { computed, ref } from 'vue'
-import type { Channel, SchoolCase } from '../api/client'
+import type { Channel } from '../api/client'
 import { axisTicks, figure } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
 import { BESIDE } from './channels'
 
-/** What the sensors of a case showed, the boost beneath; dashed what a healthy car would have shown. */
-const props = defineProps<{ shown: SchoolCase }>()
+/** Temperatures over time with the boost beneath, each named at its end; dashed what is compared with. */
+const props = defineProps<{
+  label: string
+  time: readonly number[]
+  curves: readonly {
+    channel: Channel
+    words: string
+    unit: string
+    shown: readonly (number | null | undefined)[]
+    healthy?: readonly (number | null | undefined)[] | null
+  }[]
+  target?: number
+}>()
 const settings = useSettings()
 const WIDE = 1000
 const LEFT = 44
@@ -17,32 +28,50 @@ const TOP = 10
 const LOW = 260
 const STRIP = 300
 const BOTTOM = 340
+/** Points of a line that a screen can tell apart. */
+const POINTS = 800
 const cursor = ref<number>()
 
-const temperatures = computed(() => props.shown.curves.filter((c) => c.unit === '°C'))
-const boost = computed(() => props.shown.curves.find((c) => c.channel === 'BOOST'))
-const end = computed(() => props.shown.time_s.at(-1) ?? 1)
-const x = computed(() => scaleLinear().domain([0, end.value]).range([LEFT, RIGHT]))
-const all = computed(() => temperatures.value.flatMap((c) => [...c.shown, ...(c.healthy ?? [])]).filter((v): v is number => v != null))
-const y = computed(() =>
-  scaleLinear()
-    .domain([Math.min(...all.value, props.shown.target_C) - 3, Math.max(...all.value, props.shown.target_C) + 5])
-    .range([LOW, TOP]),
-)
+const temperatures = computed(() => props.curves.filter((c) => c.unit === '°C'))
+const boost = computed(() => props.curves.find((c) => c.channel === 'BOOST'))
+const from = computed(() => props.time[0] ?? 0)
+const to = computed(() => props.time.at(-1) ?? 1)
+const x = computed(() => scaleLinear().domain([from.value, to.value]).range([LEFT, RIGHT]))
+const y = computed(() => {
+  let low = props.target ?? Infinity
+  let high = props.target ?? -Infinity
+  for (const c of temperatures.value)
+    for (const v of [...c.shown, ...(c.healthy ?? [])])
+      if (v != null) {
+        low = Math.min(low, v)
+        high = Math.max(high, v)
+      }
+  return scaleLinear()
+    .domain(low > high ? [0, 100] : [low - 3, high + 4])
+    .range([LOW, TOP])
+})
 const b = computed(() =>
   scaleLinear()
-    .domain([0, Math.max(10, ...(boost.value?.shown ?? []).map((v) => v ?? 0))])
-    .range([BOTTOM, STRIP]),
+    .domain([0, (boost.value?.shown ?? []).reduce<number>((most, v) => Math.max(most, v ?? 0), 10)])
+    .range([BOTTOM, STRIP])
+    .clamp(true),
 )
 const up = computed(() => axisTicks(y.value.domain()[0]!, y.value.domain()[1]!, 5, 'C', settings.units))
-const minutes = computed(() => Array.from({ length: Math.floor(end.value / 60) + 1 }, (_, i) => i * 60))
+const MINUTES = [0.25, 0.5, 1, 2, 5, 10, 20, 60]
+/** Round in minutes. */
+const across = computed(() => {
+  const step = 60 * (MINUTES.find((m) => (to.value - from.value) / (60 * m) <= 8) ?? 120)
+  return Array.from({ length: 12 }, (_, i) => Math.ceil(from.value / step) * step + i * step).filter((t) => t <= to.value)
+})
 function path(values: readonly (number | null | undefined)[], of: (v: number) => number): string {
+  const step = Math.max(1, Math.floor(values.length / POINTS))
   let d = ''
   let open = false
-  values.forEach((v, i) => {
-    if (v != null) d += `${open ? 'L' : 'M'}${x.value(props.shown.time_s[i]!).toFixed(1)} ${of(v).toFixed(1)}`
+  for (let i = 0; i < values.length; i += step) {
+    const v = values[i]
+    if (v != null) d += `${open ? 'L' : 'M'}${x.value(props.time[i]!).toFixed(1)} ${of(v).toFixed(1)}`
     open = v != null
-  })
+  }
   return d
 }
 const tone = (c: Channel) => (c === 'INTAKE' ? 'intake' : (BESIDE.find((k) => k.channel === c)?.tone ?? 'plain'))
@@ -57,13 +86,18 @@ const labels = computed(() => {
 function move(event: PointerEvent): void {
   const box = (event.currentTarget as SVGElement).getBoundingClientRect()
   const t = x.value.invert(((event.clientX - box.left) / box.width) * WIDE)
-  cursor.value = t < 0 || t > end.value ? undefined : t
+  cursor.value = t < from.value || t > to.value ? undefined : t
 }
-const index = computed(() => (cursor.value === undefined ? -1 : Math.round((cursor.value / end.value) * (props.shown.time_s.length - 1))))
+const index = computed(() => {
+  const at = cursor.value
+  if (at === undefined) return -1
+  const i = props.time.findIndex((t) => t >= at)
+  return i < 0 ? props.time.length - 1 : i
+})
 const read = computed(() =>
   index.value < 0
     ? ''
-    : `${clock(props.shown.time_s[index.value]!)}: ${temperatures.value
+    : `${clock(props.time[index.value]!)}: ${temperatures.value
         .filter((c) => c.shown[index.value] != null)
         .map((c) => `${c.words} ${figure(c.shown[index.value]!, 'C', settings.units).figure}`)
         .join(', ')}`,
@@ -71,30 +105,24 @@ const read = computed(() =>
 </script>
 
 <template>
-  <svg
-    :viewBox="`0 0 ${WIDE} 368`"
-    role="img"
-    :aria-label="`Trace of the case over ${clock(end)}`"
-    @pointermove="move"
-    @pointerleave="cursor = undefined"
-  >
+  <svg :viewBox="`0 0 ${WIDE} 372`" role="img" :aria-label="label" @pointermove="move" @pointerleave="cursor = undefined">
     <g class="axis">
       <g v-for="t in up" :key="t.label">
         <line :x1="LEFT" :x2="RIGHT" :y1="y(t.value)" :y2="y(t.value)" />
         <text :x="LEFT - 7" :y="y(t.value) + 4" text-anchor="end">{{ t.label }}</text>
       </g>
-      <text v-for="m in minutes" :key="m" :x="x(m)" :y="BOTTOM + 16" text-anchor="middle">{{ clock(m) }}</text>
-      <text :x="LEFT + 4" :y="STRIP + 4">boost</text>
+      <text v-for="t in across" :key="t" :x="x(t)" :y="BOTTOM + 16" text-anchor="middle">{{ clock(t) }}</text>
+      <text v-if="boost" :x="LEFT + 4" :y="STRIP + 4">boost</text>
     </g>
-    <line class="target" :x1="LEFT" :x2="RIGHT" :y1="y(shown.target_C)" :y2="y(shown.target_C)" />
-    <path v-if="boost" class="boost" :d="`${path(boost.shown, b)}L${x(end)} ${BOTTOM}L${LEFT} ${BOTTOM}Z`" />
+    <line v-if="target !== undefined" class="target" :x1="LEFT" :x2="RIGHT" :y1="y(target)" :y2="y(target)" />
+    <path v-if="boost" class="boost" :d="`${path(boost.shown, b)}L${RIGHT} ${BOTTOM}L${LEFT} ${BOTTOM}Z`" />
     <template v-for="c in temperatures" :key="c.channel">
       <path v-if="c.healthy" class="healthy" :class="tone(c.channel)" :d="path(c.healthy, y)" />
       <path :class="tone(c.channel)" :d="path(c.shown, y)" />
     </template>
     <text v-for="l in labels" :key="l.channel" class="name" :class="`${tone(l.channel)}-name`" :x="RIGHT + 8" :y="l.y">{{ l.words }}</text>
-    <line v-if="index >= 0" class="cursor" :x1="x(shown.time_s[index]!)" :x2="x(shown.time_s[index]!)" :y1="TOP" :y2="BOTTOM" />
-    <text class="read" :x="LEFT" y="366">{{ read }}</text>
+    <line v-if="index >= 0" class="cursor" :x1="x(time[index]!)" :x2="x(time[index]!)" :y1="TOP" :y2="BOTTOM" />
+    <text class="read" :x="LEFT" y="370">{{ read }}</text>
   </svg>
 </template>
 
@@ -147,9 +175,6 @@ path.boost {
 }
 .heat-name {
   fill: var(--heat-text);
-}
-.cool-name {
-  fill: var(--cool-text, var(--cool));
 }
 .cursor {
   stroke: var(--ink-3);
