@@ -18,7 +18,6 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 class MonteCarloTest {
-    private static final double RPM = Math.PI / 30;
 
     private static MonteCarloResult spread(Systems s, int samples, long seed) {
         OptionMonteCarlo spread = new OptionMonteCarlo(Benches.build(s), "A", samples, seed);
