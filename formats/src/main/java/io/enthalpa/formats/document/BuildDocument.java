@@ -145,7 +145,7 @@ public record BuildDocument(
                 rows(b.proofs().changes(), MadeChangeDocument::of)));
     }
 
-    private static <C, D> @Nullable List<D> rows(List<C> all, Function<C, D> row) {
+    private static <T, U> @Nullable List<U> rows(List<T> all, Function<T, U> row) {
         return all.isEmpty() ? null : all.stream().map(row).toList();
     }
 
