@@ -89,7 +89,7 @@ class RecordingsTest {
                     server.get("/api/logs/" + log.get("id") + "/rows.csv").raw().body();
             assertThat(csv.lines().toList())
                     .containsExactly("# first drive", "time [s],intake [°C]", "0.000,27.40", "0.100,27.50", "0.300,");
-            assertThat(Files.list(data.resolve("recordings"))).isEmpty();
+            assertThat(data.resolve("recordings")).isEmptyDirectory();
             assertThat(server.post("/api/recordings/" + id + "/stop", "").status())
                     .isEqualTo(404);
         }
@@ -155,7 +155,7 @@ class RecordingsTest {
             assertThat(logs).hasSize(1);
             assertThat(logs.get(0).get("name").asString()).isEqualTo("hill, cut off (simulated)");
             assertThat(logs.get(0).get("rows").longValue()).isEqualTo(2);
-            assertThat(Files.list(left)).isEmpty();
+            assertThat(left).isEmptyDirectory();
         }
     }
 
