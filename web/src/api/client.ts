@@ -37,6 +37,7 @@ export type LogHead = Schemas['LogHeadView']
 export type LogRole = Schemas['LogRoleView']['role']
 export type LogView = Schemas['LogView']
 export type LogCard = Schemas['LogCardView']
+export type LogMarks = Schemas['MarksView']
 export type LogStart = Schemas['LogStartView']
 export type LogChoice = Schemas['LogChoiceView']
 export type LogBeside = Schemas['LogBesideView']
@@ -247,6 +248,7 @@ export const api = {
   deleteLog: (id: number) => call<undefined>('DELETE', `/logs/${id}`),
   besideLog: (id: number, document: BuildDocument, option: string, signal?: AbortSignal) =>
     call<LogBeside>('POST', `/logs/${id}/beside`, { document, option }, undefined, signal),
+  markLog: (id: number, marks: Schemas['MarksView']) => call<LogCard>('PUT', `/logs/${id}/marks`, marks),
   logChange: (id: number, before: number, document: BuildDocument, option: string, signal?: AbortSignal) =>
     call<Schemas['LogChangeView']>('POST', `/logs/${id}/change`, { document, option, before }, undefined, signal),
   commission: (document: BuildDocument, option: string, signal?: AbortSignal) =>

@@ -18,6 +18,7 @@ import LogFit from './LogFit.vue'
 import { MATCH_HEADS, matchRows } from './matches'
 import MatchTable from './MatchTable.vue'
 import { useLogs } from './logs'
+import PartMarks from './PartMarks.vue'
 import ReadLog from './ReadLog.vue'
 import SegmentTable from './SegmentTable.vue'
 import { partsOnPaper } from './segments'
@@ -154,7 +155,9 @@ async function paper(): Promise<void> {
     `${build.document!.name} ${l.name}`,
   )
 }
+const looked = ref<{ from: number; to: number }>()
 function look(from: number, to: number): void {
+  looked.value = { from, to }
   move(from)
   zoom.select(from, to)
   plot.value?.$el.scrollIntoView({ block: 'nearest' })
@@ -233,6 +236,7 @@ function look(from: number, to: number): void {
         <LogFit v-if="logs.beside && !logs.beside.fault" :log="log.id" />
         <template v-if="logs.beside?.segments.length">
           <h3>Parts of the drive</h3>
+          <PartMarks :log="log" :cursor="cursor" :looked="looked" />
           <SegmentTable :segments="logs.beside.segments" @look="look" />
         </template>
         <h3>What was read</h3>

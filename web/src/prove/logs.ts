@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { api, type LogBeside, type LogCard } from '../api/client'
+import { api, type LogBeside, type LogCard, type LogMarks } from '../api/client'
 import { useBuild } from '../build/store'
 
 /** How long a build stands before its log is laid beside it anew, ms. */
@@ -51,6 +51,12 @@ export const useLogs = defineStore('logs', () => {
     put(await api.renameLog(id, name))
   }
 
+  /** What the reader puts right in the parts of a log. */
+  async function mark(id: number, marks: LogMarks): Promise<void> {
+    put(await api.markLog(id, marks))
+    if (chosen.value === id && build.document) await ask()
+  }
+
   async function remove(id: number): Promise<void> {
     await api.deleteLog(id)
     list.value = list.value?.filter((l) => l.id !== id)
@@ -80,5 +86,5 @@ export const useLogs = defineStore('logs', () => {
     if (id !== undefined && document) timer = setTimeout(() => void ask(), stands)
   })
 
-  return { list, chosen, log, beside, failed, open, put, rename, remove }
+  return { list, chosen, log, beside, failed, open, put, rename, mark, remove }
 })

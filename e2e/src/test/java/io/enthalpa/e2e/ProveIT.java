@@ -107,6 +107,21 @@ class ProveIT extends OnDemo {
         assertThat(plot).hasAttribute("aria-valuenow", "1320");
         page.button("the whole").click();
         assertThat(page.button("the whole")).hasCount(0);
+        // Its end put where the reader says, kept with the log, and forgotten again.
+        Locator part = prove().locator("tbody tr.pull").first();
+        String was = part.locator("td").nth(1).textContent();
+        part.locator("button").click();
+        plot.press("ArrowRight");
+        prove().locator(".marks button", new Locator.LocatorOptions().setHasText("ends at the cursor"))
+                .click();
+        assertThat(part.locator("td").nth(1))
+                .not()
+                .hasText(was, new LocatorAssertions.HasTextOptions().setTimeout(LONG));
+        page.raw().reload();
+        assertThat(page.button("Forget what was put right"))
+                .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(LONG));
+        page.button("Forget what was put right").click();
+        assertThat(part.locator("td").nth(1)).hasText(was, new LocatorAssertions.HasTextOptions().setTimeout(LONG));
         page.assertNothingWrong();
     }
 

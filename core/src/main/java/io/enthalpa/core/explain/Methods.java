@@ -91,6 +91,7 @@ import io.enthalpa.core.telemetry.ChannelChecks;
 import io.enthalpa.core.telemetry.FaultSearch;
 import io.enthalpa.core.telemetry.LogFit;
 import io.enthalpa.core.telemetry.LogParts;
+import io.enthalpa.core.telemetry.Marks;
 import io.enthalpa.core.telemetry.MeasuredDuty;
 import io.enthalpa.core.telemetry.MeasuredRun;
 import io.enthalpa.core.telemetry.Segments;
@@ -222,6 +223,7 @@ public final class Methods {
                             MeasuredRun.METHOD,
                             ChannelChecks.METHOD,
                             Segments.METHOD,
+                            Marks.METHOD,
                             LogParts.METHOD,
                             MeasuredDuty.METHOD,
                             LogFit.METHOD,

@@ -37,7 +37,7 @@ public record Segment(
         CRUISE,
         /** Under load. */
         PULL,
-        /** From marker to marker, over whatever lies between. */
+        /** From pass to pass of the start line, over whatever lies between. */
         LAP
     }
 

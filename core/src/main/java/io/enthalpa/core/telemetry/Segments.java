@@ -15,29 +15,37 @@ public final class Segments {
                     "log-segments",
                     "Parts of a drive",
                     "Off: the engine stands. Pull: load, as a computed run is judged, with gear changes of up to 1.5 s bridged, for 2 s or longer. Idle: running without load slower than 5 km/h, "
-                            + "or below 1500 rpm where road speed was not logged. Cruise: the rest. What is shorter than 3 s goes to the part before it. Laps run from one rise of the marker to the next.")
+                            + "or below 1500 rpm where road speed was not logged. Cruise: the rest. What is shorter than 3 s goes to the part before it. Laps run from one rise of the marker to the next, or from pass to pass of the start line that the reader points at. A border that the reader moves stays where it is put, between its neighbours.")
             .source(Citation.commonPractice("a log is read pull by pull and lap by lap"))
-            .leavesOut("Where a lap begins without a marker.");
+            .leavesOut("What a driver meant to do.");
     private static final double GEAR_CHANGE = 1.5;
     private static final double SHORTEST_PULL = 2;
     private static final double SHORTEST = 3;
     private static final double STANDS = 5 / 3.6;
     private static final double IDLES = 1500 * Math.PI / 30;
     private static final double BACK = 1;
+    /** s by which a border may lie beside where it was when it was moved. */
+    private static final double SAME = 0.5;
 
     private Segments() {}
 
     /** @return pulls, idling, cruise and standing in order of time, then the laps */
     public static List<Segment> of(MeasuredRun run, Targets targets) {
+        return of(run, targets, Marks.NONE);
+    }
+
+    /** As above. @param marks what the reader put right */
+    public static List<Segment> of(MeasuredRun run, Targets targets, Marks marks) {
         Load load = Load.of(run.seen());
         Segment.Kind[] kinds = kinds(run, load);
+        marks.moved().forEach(m -> move(kinds, run.seen().time(), m));
         List<Segment> segments = new ArrayList<>();
         for (int from = 0; from < kinds.length; ) {
             int to = end(kinds, from);
             segments.add(segment(kinds[from], from, to, run, load, targets));
             from = to;
         }
-        segments.addAll(laps(run, load, targets));
+        segments.addAll(laps(run, load, targets, marks));
         return segments;
     }
 
@@ -105,20 +113,53 @@ public final class Segments {
         return seconds;
     }
 
-    private static List<Segment> laps(MeasuredRun run, Load load, Targets targets) {
-        List<Segment> laps = new ArrayList<>();
-        if (!run.log().has(Channel.MARKER)) {
-            return laps;
-        }
-        double[] marker = run.log().held(Channel.MARKER);
-        int last = -1;
-        for (int i = 1; i < marker.length; i++) {
-            if (marker[i] > marker[i - 1]) {
-                if (last >= 0) {
-                    laps.add(segment(Segment.Kind.LAP, last, i, run, load, targets));
-                }
-                last = i;
+    /** Moves the border that is nearest to where it was, up to its neighbours and no farther. */
+    private static void move(Segment.Kind[] kinds, double[] time, Marks.Moved moved) {
+        int border = -1;
+        for (int i = 1; i < kinds.length; i++) {
+            if (kinds[i] != kinds[i - 1]
+                    && Math.abs(time[i] - moved.was()) < SAME
+                    && (border < 0 || Math.abs(time[i] - moved.was()) < Math.abs(time[border] - moved.was()))) {
+                border = i;
             }
+        }
+        if (border < 0) {
+            return;
+        }
+        int before = border - 1;
+        while (before > 0 && kinds[before - 1] == kinds[border - 1]) {
+            before--;
+        }
+        int behind = end(kinds, border) - 1;
+        Segment.Kind left = kinds[border - 1];
+        Segment.Kind right = kinds[border];
+        for (int i = before + 1; i < behind; i++) {
+            kinds[i] = time[i] < moved.is() ? left : right;
+        }
+    }
+
+    private static List<Segment> laps(MeasuredRun run, Load load, Targets targets, Marks marks) {
+        double[] time = run.seen().time();
+        List<Integer> passes = new ArrayList<>();
+        if (run.log().has(Channel.MARKER)) {
+            double[] marker = run.log().held(Channel.MARKER);
+            for (int i = 1; i < marker.length; i++) {
+                if (marker[i] > marker[i - 1]) {
+                    passes.add(i);
+                }
+            }
+        } else {
+            int i = 0;
+            for (double pass : marks.passes(run)) {
+                while (i < time.length - 1 && time[i] < pass) {
+                    i++;
+                }
+                passes.add(i);
+            }
+        }
+        List<Segment> laps = new ArrayList<>();
+        for (int k = 1; k < passes.size(); k++) {
+            laps.add(segment(Segment.Kind.LAP, passes.get(k - 1), passes.get(k), run, load, targets));
         }
         return laps;
     }

@@ -12,6 +12,7 @@ import static org.assertj.core.api.Assertions.within;
 import io.enthalpa.core.telemetry.Segment.Kind;
 import io.enthalpa.core.verdict.Targets;
 import java.util.List;
+import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
 /** Parts of a drive on series labelled by hand. */
@@ -131,5 +132,52 @@ class SegmentsTest {
         assertThat(Segments.of(plain.run(), TARGETS))
                 .extracting(Segment::kind)
                 .containsExactly(Kind.IDLE, Kind.CRUISE, Kind.PULL);
+    }
+
+    /** A border goes where it is put, but never past its neighbours; one that is not there moves nothing. */
+    @Test
+    void aBorderIsMovedByHand() {
+        cruise(60).pull(12).cruise(25);
+        List<Segment> moved = Segments.of(
+                log.run(),
+                TARGETS,
+                new Marks(List.of(new Marks.Moved(60, 57), new Marks.Moved(30, 10)), OptionalDouble.empty()));
+        assertThat(moved).extracting(Segment::kind).containsExactly(Kind.CRUISE, Kind.PULL, Kind.CRUISE);
+        assertThat(moved.get(1).from()).isCloseTo(57, within(0.11));
+        assertThat(moved.get(1).to()).isCloseTo(72, within(0.11));
+        List<Segment> past =
+                Segments.of(log.run(), TARGETS, new Marks(List.of(new Marks.Moved(72, 300)), OptionalDouble.empty()));
+        assertThat(past).extracting(Segment::kind).containsExactly(Kind.CRUISE, Kind.PULL, Kind.CRUISE);
+        assertThat(past.get(2).seconds()).isLessThan(0.5);
+    }
+
+    /** Four laps of 60 s at speeds of their own, told by one moment in the second; the way in and out of the pits is none. */
+    @Test
+    void lapsByOneMomentAtTheStartLine() {
+        Logs track = Logs.of(ENGINE_SPEED, BOOST, ROAD_SPEED, INTAKE);
+        track.then(40, 2000 * RPM, 0, 8, 310);
+        for (int lap = 0; lap < 4; lap++) {
+            track.then(20, 5000 * RPM, 80e3, 50 + lap, 320);
+            track.then(10, 3000 * RPM, 0, 20, 318);
+            track.then(18, 4500 * RPM, 70e3, 38 - lap, 320);
+            track.then(12, 3000 * RPM, 0, 15, 318);
+        }
+        track.then(60, 2000 * RPM, 0, 8, 310);
+        List<Segment> laps = laps(track, OptionalDouble.of(100 + 19));
+        assertThat(laps).hasSize(3);
+        for (int k = 0; k < 3; k++) {
+            assertThat(laps.get(k).from()).isCloseTo(59 + 60 * k, within(0.6));
+            assertThat(laps.get(k).seconds()).isCloseTo(60, within(0.6));
+        }
+        assertThat(laps(track, OptionalDouble.empty())).isEmpty();
+        assertThat(laps(track, OptionalDouble.of(1)))
+                .as("too near the beginning to be known again")
+                .isEmpty();
+    }
+
+    private static List<Segment> laps(Logs track, OptionalDouble startLine) {
+        return Segments.of(track.run(), TARGETS, new Marks(List.of(), startLine)).stream()
+                .filter(s -> s.kind() == Kind.LAP)
+                .toList();
     }
 }

@@ -157,7 +157,16 @@ final class JdbcLogStore implements LogStore {
                 row.getObject("added_at", OffsetDateTime.class).toInstant(),
                 row.getDouble("seconds"),
                 row.getLong("row_count"),
-                row.getString("told"));
+                row.getString("told"),
+                row.getString("marks"));
+    }
+
+    @Override
+    public void mark(long log, String marks) {
+        database.write(sql -> sql.sql("update drive_log set marks = :marks where id = :log")
+                .param("marks", marks)
+                .param("log", log)
+                .update());
     }
 
     @Override

@@ -12,6 +12,7 @@ import io.enthalpa.core.telemetry.ChannelChecks;
 import io.enthalpa.core.telemetry.LogFinding;
 import io.enthalpa.core.telemetry.LogParts;
 import io.enthalpa.core.telemetry.LogSeries;
+import io.enthalpa.core.telemetry.Marks;
 import io.enthalpa.core.telemetry.MeasuredDuty;
 import io.enthalpa.core.telemetry.MeasuredRun;
 import io.enthalpa.core.telemetry.Segment;
@@ -111,6 +112,26 @@ public record LogBesideView(
     /** @return what a log says beside an option */
     public static LogBesideView view(LogSeries log, Build build, String letter) {
         return of(log, build, letter).view();
+    }
+
+    /** @return with the parts as the reader put them right */
+    LogBesideView marked(LogSeries log, Build build, String letter, Marks marks) {
+        MeasuredRun run = MeasuredRun.of(log, build, letter);
+        if (run.judged().isEmpty()) {
+            return this;
+        }
+        return new LogBesideView(
+                judged,
+                outside_C,
+                outsideMeasured,
+                Segments.of(run, build.targets(), marks).stream()
+                        .map(SegmentView::of)
+                        .toList(),
+                findings,
+                matches,
+                start,
+                startAbove_K,
+                fault);
     }
 
     static Answered of(LogSeries log, Build build, String letter) {

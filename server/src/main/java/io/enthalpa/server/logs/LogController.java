@@ -8,6 +8,7 @@ import io.enthalpa.core.telemetry.BeforeAfter;
 import io.enthalpa.core.telemetry.Beside;
 import io.enthalpa.core.telemetry.Channel;
 import io.enthalpa.core.telemetry.LogFinding;
+import io.enthalpa.core.telemetry.Marks;
 import io.enthalpa.formats.BuildFile;
 import io.enthalpa.formats.LogHead;
 import io.enthalpa.formats.LogText;
@@ -153,7 +154,17 @@ class LogController {
     }
 
     private LogCardView card(Kept kept) {
-        return LogCardView.of(kept, json.readValue(kept.told(), Told.class));
+        return LogCardView.of(kept, json.readValue(kept.told(), Told.class), marks(kept));
+    }
+
+    private MarksView marks(Kept kept) {
+        return kept.marks().isEmpty() ? MarksView.NONE : json.readValue(kept.marks(), MarksView.class);
+    }
+
+    /** Borders between parts that were moved, and where the start line is; kept with the log. */
+    @PutMapping("/{id}/marks")
+    LogCardView mark(@PathVariable long id, @RequestBody MarksView marks) {
+        return card(logs.mark(id, marks.core().isEmpty() ? "" : json.writeValueAsString(marks)));
     }
 
     /** @param option the letter to predict with */
@@ -165,10 +176,18 @@ class LogController {
             @PathVariable long id,
             @RequestBody BesideRequest request) {
         Kept log = logs.kept(id);
-        return work.now(
-                page,
-                "log",
-                () -> answered(log, request.document(), request.option()).view());
+        return work.now(page, "log", () -> {
+            Answered answered = answered(log, request.document(), request.option());
+            Marks marks = marks(log).core();
+            return marks.isEmpty()
+                    ? answered.view()
+                    : answered.view()
+                            .marked(
+                                    logs.steps(log),
+                                    BuildFile.read(Asked.document(request.document())),
+                                    Asked.text(request.option(), "option"),
+                                    marks);
+        });
     }
 
     private Answered answered(Kept log, @Nullable JsonNode document, @Nullable String option) {

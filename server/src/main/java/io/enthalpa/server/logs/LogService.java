@@ -131,6 +131,12 @@ public class LogService implements ApplicationRunner {
         return called;
     }
 
+    Kept mark(long log, String marks) {
+        kept(log);
+        store.mark(log, marks);
+        return kept(log);
+    }
+
     void delete(long log) {
         store.delete(log);
     }

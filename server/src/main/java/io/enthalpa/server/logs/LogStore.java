@@ -14,8 +14,18 @@ interface LogStore {
      * @param seconds from its first row to its last
      * @param rows    kept
      * @param told    what was found on reading it, as the screen is told
+     * @param marks   what the reader put right; empty for nothing
      */
-    record Kept(long id, UUID uid, long build, String name, Instant addedAt, double seconds, long rows, String told) {}
+    record Kept(
+            long id,
+            UUID uid,
+            long build,
+            String name,
+            Instant addedAt,
+            double seconds,
+            long rows,
+            String told,
+            String marks) {}
 
     /**
      * Part of a log in blocks: of each the lowest and highest.
@@ -44,6 +54,8 @@ interface LogStore {
     Optional<Kept> log(UUID uid);
 
     void rename(long log, String name);
+
+    void mark(long log, String marks);
 
     void delete(long log);
 

@@ -18,10 +18,18 @@ public final class LogView {
     private LogView() {}
 
     /** A log in the list of its build. */
-    record LogCardView(long id, String uid, String name, Instant addedAt, double length_s, long rows, Told told) {
-        static LogCardView of(Kept kept, Told told) {
+    record LogCardView(
+            long id, String uid, String name, Instant addedAt, double length_s, long rows, Told told, MarksView marks) {
+        static LogCardView of(Kept kept, Told told, MarksView marks) {
             return new LogCardView(
-                    kept.id(), kept.uid().toString(), kept.name(), kept.addedAt(), kept.seconds(), kept.rows(), told);
+                    kept.id(),
+                    kept.uid().toString(),
+                    kept.name(),
+                    kept.addedAt(),
+                    kept.seconds(),
+                    kept.rows(),
+                    told,
+                    marks);
         }
     }
 

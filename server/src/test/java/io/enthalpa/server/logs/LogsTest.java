@@ -295,4 +295,26 @@ class LogsTest {
             assertThat(second.delete("/api/logs/" + log).status()).isEqualTo(204);
         }
     }
+
+    /** A border that the reader moved stays where it was put, over a restart of the question; laps follow from one moment. */
+    @Test
+    void whatTheReaderPutsRightIsKeptWithTheLog() {
+        long log = kept("marked", drive(10)).get("id").longValue();
+        double border = beside(server, log).at("/segments/1/from_s").doubleValue();
+        RunningServer.Reply put = server.put(
+                "/api/logs/" + log + "/marks",
+                "{\"moved\":[{\"was_s\":%s,\"is_s\":%s}],\"startLine_s\":30}".formatted(border, border - 3));
+        assertThat(put.json().at("/marks/startLine_s").doubleValue()).isEqualTo(30);
+        JsonNode segments = beside(server, log).get("segments");
+        assertThat(segments.at("/1/from_s").doubleValue()).isCloseTo(border - 3, within(0.11));
+        assertThat(segments.at("/0/to_s").doubleValue()).isCloseTo(border - 3, within(0.11));
+        // The drive repeats itself after a minute.
+        assertThat(segments.findValuesAsString("kind")).contains("LAP");
+        JsonNode last = segments.get(segments.size() - 1);
+        assertThat(last.get("to_s").doubleValue() - last.get("from_s").doubleValue())
+                .isCloseTo(60, within(0.6));
+        server.put("/api/logs/" + log + "/marks", "{}");
+        assertThat(beside(server, log).at("/segments/1/from_s").doubleValue()).isCloseTo(border, within(1e-9));
+        assertThat(server.put("/api/logs/999/marks", "{}").status()).isEqualTo(404);
+    }
 }

@@ -10,3 +10,6 @@ create table trace_answer (
     answered_at timestamp with time zone not null,
     unique (level, seed)
 );
+
+-- What a reader put right in a log: borders that were moved, where the start line is.
+alter table drive_log add column marks varchar(100000) default '' not null;
