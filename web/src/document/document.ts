@@ -84,7 +84,7 @@ export type Clamp = (typeof clampWords)[number]
 export const jointsEndWords = ['start', 'end'] as const
 export type JointsEnd = (typeof jointsEndWords)[number]
 
-export const uncertainInputWords = ['blower efficiency', 'filling of the cylinders', 'core', 'cooling air', 'water flow', 'radiator', 'outside air', 'start', 'bay', 'ice', 'chiller', 'water ports', 'charge fins', 'cold fins', 'path losses'] as const
+export const uncertainInputWords = ['blower efficiency', 'filling of the cylinders', 'core', 'cooling air', 'water flow', 'radiator', 'outside air', 'start', 'bay', 'ice', 'chiller', 'water ports', 'charge fins', 'cold fins', 'path losses', 'sensor'] as const
 export type UncertainInput = (typeof uncertainInputWords)[number]
 
 export const leakRecordSideWords = ['charge', 'water'] as const

@@ -7,6 +7,7 @@ import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.coolingair.AirWaySpec;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.endurance.EnduranceRun;
+import io.enthalpa.core.endurance.Sensor;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.engine.BlowerSpec;
 import io.enthalpa.core.engine.EngineSpec;
@@ -27,6 +28,7 @@ public final class Answer {
     private final BuildOption option;
     private final ChargeSystem system;
     private final Duty duty;
+    private final Targets targets;
 
     public Answer(Build build, String letter) {
         this(build, letter, Perturbation.NONE);
@@ -67,6 +69,11 @@ public final class Answer {
                 option.airWays().stream().map(AirWaySpec::met).toList(),
                 perturbation,
                 Optional.of(point()));
+        Targets t = build.targets();
+        this.targets = new Targets(
+                t.intake(),
+                t.timingPull(),
+                new Sensor(t.sensor().lag() * perturbation.factor(UncertainInput.SENSOR_LAG)));
         Duty asked = build.duty().scaledTo(option.boost());
         this.duty = asked.startingAbove(Math.max(asked.startAbove() + perturbation.by(UncertainInput.START), 0));
     }
@@ -115,8 +122,9 @@ public final class Answer {
         return option;
     }
 
+    /** @return with the sensor as slow as it is believed to be */
     public Targets targets() {
-        return build.targets();
+        return targets;
     }
 
     /** @return as run: boost scaled to what is asked */
@@ -151,14 +159,14 @@ public final class Answer {
 
     /** @param coarser how many times longer than usual the steps are, for searches and samples */
     public Trace soak(double coarser) {
-        return EnduranceRun.run(system, duty, build.targets().sensor(), coarser * EnduranceRun.stepFor(duty));
+        return EnduranceRun.run(system, duty, targets.sensor(), coarser * EnduranceRun.stepFor(duty));
     }
 
     public Verdict verdict(Trace trace) {
-        return Verdict.of(system, trace, build.targets());
+        return Verdict.of(system, trace, targets);
     }
 
     public RunFigures figures(Trace trace) {
-        return RunFigures.of(trace, build.targets());
+        return RunFigures.of(trace, targets);
     }
 }

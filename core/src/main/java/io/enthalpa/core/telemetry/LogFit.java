@@ -4,7 +4,6 @@ import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.OptionMonteCarlo;
 import io.enthalpa.core.endurance.EnduranceRun;
-import io.enthalpa.core.endurance.Sensor;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.source.Citation;
@@ -95,18 +94,19 @@ public final class LogFit {
         this.doubts = doubts(driven, run);
         this.data = FitData.of(
                 run,
-                Beside.predicted(new Answer(build, letter).soak(coarser), new double[0], sensor())
+                Beside.predicted(
+                                new Answer(build, letter).soak(coarser),
+                                new double[0],
+                                build.targets().sensor())
                         .keySet());
         this.answers = new ArrayList<>(Collections.nCopies(doubts.size() + 1, Map.of()));
         this.points[0] = new double[doubts.size()];
     }
 
-    private Sensor sensor() {
-        return build.targets().sensor();
-    }
-
     private List<Doubt> doubts(MeasuredDuty driven, MeasuredRun run) {
-        List<Doubt> all = OptionMonteCarlo.doubted(build, letter);
+        List<Doubt> all = new ArrayList<>(OptionMonteCarlo.doubted(build, letter));
+        // Steps of the load show how slow the sensors are; only what they show hangs on it.
+        all.add(new Doubt(UncertainInput.SENSOR_LAG, UncertainInput.SENSOR_LAG.spread()));
         double fins = Math.sqrt(all.stream()
                 .filter(d -> d.unknown() == UncertainInput.CHARGE_FINS || d.unknown() == UncertainInput.COLD_FINS)
                 .mapToDouble(d -> d.spread() * d.spread())
@@ -138,8 +138,12 @@ public final class LogFit {
             point[moved] += MOVED;
         }
         try {
-            Trace trace = new Answer(build, letter, perturbation(point)).soak(coarser);
-            take(round, moved, Beside.predicted(trace, data.moments(), sensor()));
+            Answer answer = new Answer(build, letter, perturbation(point));
+            Trace trace = answer.soak(coarser);
+            take(
+                    round,
+                    moved,
+                    Beside.predicted(trace, data.moments(), answer.targets().sensor()));
         } catch (RuntimeException e) {
             fail(e);
             throw e;

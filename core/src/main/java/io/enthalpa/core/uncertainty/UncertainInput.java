@@ -31,7 +31,9 @@ public enum UncertainInput {
     /** What that of the cooling fins does. */
     COLD_FINS(0.1, Concerns.CORE),
     /** What those of pipes, bends and the core lose, relative: bends as published within 20 to 40 %. */
-    PATH_LOSSES(0.15, Concerns.BUILD);
+    PATH_LOSSES(0.15, Concerns.BUILD),
+    /** Time constant of the sensors, relative: open tips 2 to 5 s, closed ones 10 to 20; only what they show hangs on it. */
+    SENSOR_LAG(0.4, Concerns.BUILD);
 
     /** What an unknown goes with. */
     public enum Concerns {

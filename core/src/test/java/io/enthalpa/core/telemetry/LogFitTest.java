@@ -47,6 +47,21 @@ class LogFitTest {
         return Math.abs(1 + known.by() - truth) <= 1.645 * known.sd();
     }
 
+    /** Sensors of 9 s where 5 are believed: 0.8 slower, told to a few hundredths by the steps of the load. */
+    @Test
+    void slowSensorsAreKnownByTheStepsOfTheLoad() {
+        int held = 0;
+        for (long seed = 1; seed <= 5; seed++) {
+            Known lag = of(
+                    fit(SecondDrive.log(new SecondDrive.Truth(1, 1, 1, seed), SecondDrive.OUTSIDE_K, 9)),
+                    UncertainInput.SENSOR_LAG);
+            assertThat(lag.by()).isCloseTo(0.8, within(0.35));
+            assertThat(lag.sd()).isLessThan(0.5 * lag.spread() * (1 + lag.by()));
+            held += holds(lag, 1.8) ? 1 : 0;
+        }
+        assertThat(held).isGreaterThanOrEqualTo(4);
+    }
+
     /** Of nine in ten that the intervals promise at least eight; and they are no wider than before the log. */
     @Test
     void theIntervalsHoldWhatIsTrue() {

@@ -98,6 +98,11 @@ final class SecondDrive {
 
     /** @param outside K of the day, and of all but the start */
     static LogSeries log(Truth truth, double outside) {
+        return log(truth, outside, 5);
+    }
+
+    /** @param lag s, of the sensors */
+    static LogSeries log(Truth truth, double outside, double lag) {
         Trace charge =
                 new Answer(build(outside), "A", Perturbation.NONE.with(BLOWER_EFFICIENCY, truth.blower() - 1)).soak();
         SecondPlant plant = new SecondPlant(card(truth.core()), new double[] {0.35, 0.03}, 0.55, 6 * 910, START);
@@ -114,8 +119,8 @@ final class SecondDrive {
         for (int i = 0; i < charge.length(); i++) {
             for (; now < charge.time()[i] - 1e-9; now += SecondPlant.DT) {
                 plant.air(charge.flow()[i], charge.coreIn()[i], perSpeed * 0.4 * charge.roadSpeed()[i], outside);
-                before += SecondPlant.DT / 5 * (charge.coreIn()[i] - before);
-                after += SecondPlant.DT / 5 * (plant.out() - after);
+                before += SecondPlant.DT / lag * (charge.coreIn()[i] - before);
+                after += SecondPlant.DT / lag * (plant.out() - after);
             }
             if (charge.time()[i] >= next) {
                 rows.row(next, new double[] {

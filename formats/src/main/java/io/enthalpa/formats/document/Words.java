@@ -123,7 +123,8 @@ final class Words {
                 "water ports",
                 "charge fins",
                 "cold fins",
-                "path losses");
+                "path losses",
+                "sensor");
         words(Layer.Kind.class, "core", "radiator", "condenser", "engine radiator", "oil cooler");
     }
 
