@@ -47,6 +47,7 @@ const tens = computed(() => Math.max(...weights.value.map((w) => w.share_pct), 1
         </tbody>
       </table>
       <p v-if="weights[0]" class="measure">{{ UNKNOWNS[weights[0].unknown].measure }}</p>
+      <p v-if="build.document!.fitted" class="fine">What is not known is as the log “{{ build.document!.fitted.log }}” left it.</p>
       <p class="fine">{{ view.samples }} runs of what is not known exactly; the band on the trace holds the middle 80 %.</p>
     </template>
     <JobProgress v-else-if="spread.running" what="200 runs" :progress="spread.progress" @cancel="spread.cancel()" />

@@ -24,6 +24,9 @@ export const UNKNOWNS: Record<Unknown, { name: string; measure: string }> = {
   CHARGE_FINS: { name: 'the formula of the charge fins', measure: 'Put a sensor before and behind the core: the two give what it really does.' },
   COLD_FINS: { name: 'the formula of the cooling fins', measure: 'Put a sensor before and behind the core: the two give what it really does.' },
   PATH_LOSSES: { name: 'what pipes, bends and core lose', measure: 'Put a gauge behind the blower and one at the plenum.' },
-  SENSOR_LAG: { name: 'how slow the sensors are', measure: 'Warm a sensor in the hand, blow on it, and time how long it takes to come two thirds of the way.' },
+  SENSOR_LAG: {
+    name: 'how slow the sensors are',
+    measure: 'Warm a sensor in the hand, blow on it, and time how long it takes to come two thirds of the way.',
+  },
   CHILLER_CAPACITY: { name: 'chiller capacity', measure: 'Time how long it takes to pull the tank down.' },
 }
