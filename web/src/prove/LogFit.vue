@@ -31,8 +31,9 @@ const by = (u: LogFit['unknowns'][number]) =>
 const spread = (kelvin: boolean, v: number) => (kelvin ? figure(v, 'K', settings.units).figure : v.toFixed(v < 10 ? 1 : 0))
 const unit = (kelvin: boolean) => (kelvin ? figure(0, 'K', settings.units).unit : '%')
 const off = (v: number | null | undefined) => (v == null ? '' : `${figure(v, 'K', settings.units).figure} ${figure(0, 'K', settings.units).unit}`)
-/** What the log told most of first. */
-const unknowns = computed(() => [...(fit.value?.unknowns ?? [])].sort((a, b) => a.sd / a.spread - b.sd / b.spread))
+/** What the log told most of first; the sensors are no part of the plant and come last. */
+const rank = (u: LogFit['unknowns'][number]) => (u.unknown === 'SENSOR_LAG' ? 10 : u.sd / u.spread)
+const unknowns = computed(() => [...(fit.value?.unknowns ?? [])].sort((a, b) => rank(a) - rank(b)))
 const faults = computed(() => unknowns.value.filter((u) => u.beyond))
 const comes = computed(() => {
   const f = fit.value

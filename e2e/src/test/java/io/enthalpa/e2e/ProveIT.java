@@ -118,6 +118,7 @@ class ProveIT extends OnDemo {
                 .not()
                 .hasText(was, new LocatorAssertions.HasTextOptions().setTimeout(LONG));
         page.raw().reload();
+        page.button("pass with trailer (simulated)").click();
         assertThat(page.button("Forget what was put right"))
                 .isVisible(new LocatorAssertions.IsVisibleOptions().setTimeout(LONG));
         page.button("Forget what was put right").click();
