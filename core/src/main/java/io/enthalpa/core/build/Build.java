@@ -160,38 +160,28 @@ public record Build(
 
     /** @return the same job with other options */
     public Build withOptions(List<BuildOption> others) {
-        return new Build(
-                name, summary, engine, climate, targets, fullLoad, duty, gearing, bay, room, others, fitted, proofs);
+        return like(climate, duty, room, others, fitted);
     }
 
     /** @return the same job in another room */
     public Build withRoom(RoomSpec other) {
-        return new Build(
-                name,
-                summary,
-                engine,
-                climate,
-                targets,
-                fullLoad,
-                duty,
-                gearing,
-                bay,
-                Optional.of(other),
-                options,
-                fitted,
-                proofs);
+        return like(climate, duty, Optional.of(other), options, fitted);
     }
 
     /** @return the same job under other weather, doing something else */
     public Build withDuty(Climate weather, Duty other) {
-        return new Build(
-                name, summary, engine, weather, targets, fullLoad, other, gearing, bay, room, options, fitted, proofs);
+        return like(weather, other, room, options, fitted);
     }
 
     /** @return the same job, fitted to this or to nothing */
     public Build withFitted(Optional<Fitted> other) {
+        return like(climate, duty, room, options, other);
+    }
+
+    private Build like(
+            Climate weather, Duty does, Optional<RoomSpec> stands, List<BuildOption> ways, Optional<Fitted> learned) {
         return new Build(
-                name, summary, engine, climate, targets, fullLoad, duty, gearing, bay, room, options, other, proofs);
+                name, summary, engine, weather, targets, fullLoad, does, gearing, bay, stands, ways, learned, proofs);
     }
 
     /** @return what a log taught of an option; empty where none did */

@@ -149,6 +149,10 @@ class SegmentsTest {
                 Segments.of(log.run(), TARGETS, new Marks(List.of(new Marks.Moved(72, 300)), OptionalDouble.empty()));
         assertThat(past).extracting(Segment::kind).containsExactly(Kind.CRUISE, Kind.PULL, Kind.CRUISE);
         assertThat(past.get(2).seconds()).isLessThan(0.5);
+        List<Segment> before =
+                Segments.of(log.run(), TARGETS, new Marks(List.of(new Marks.Moved(60, -50)), OptionalDouble.empty()));
+        assertThat(before).extracting(Segment::kind).containsExactly(Kind.CRUISE, Kind.PULL, Kind.CRUISE);
+        assertThat(before.get(0).seconds()).isLessThan(0.5);
     }
 
     /** Four laps of 60 s at speeds of their own, told by one moment in the second; the way in and out of the pits is none. */
