@@ -41,7 +41,6 @@ const comes = computed(() => {
   const held = f.heldBefore_K != null ? `; in the part that was held out ${off(f.heldAfter_K)} instead of ${off(f.heldBefore_K)}` : ''
   return `Under load the model then misses by ${off(f.after_K)} instead of ${off(f.before_K)}${held}.`
 })
-const trusted = computed(() => fit.value?.heldBefore_K == null || fit.value.heldAfter_K! <= fit.value.heldBefore_K)
 </script>
 
 <template>
@@ -64,7 +63,7 @@ const trusted = computed(() => fit.value?.heldBefore_K == null || fit.value.held
     <Notice v-if="failed" :says="failed" />
     <template v-if="fit">
       <p class="first">{{ comes }}</p>
-      <p v-if="!trusted" class="worse">
+      <p v-if="!fit.holds" class="worse">
         It does not hold in the part that was held out: something changed during the log, or a fault is at work that none of these stands for.
       </p>
       <p v-for="u in faults" :key="u.unknown" class="worse">

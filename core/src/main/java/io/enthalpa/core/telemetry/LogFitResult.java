@@ -42,6 +42,9 @@ public record LogFitResult(
     /** Share of its spread by which an advised sensor narrows an unknown at least. */
     private static final double TELLS = 0.15;
 
+    /** K. */
+    private static final double NOTICED = 0.3;
+
     /** Spreads from where it is no doubt any more. */
     private static final double FAULT = 2;
 
@@ -149,6 +152,11 @@ public record LogFitResult(
         return correlations(doubts, covariance).stream()
                 .filter(t -> Math.abs(t.correlation()) > ALIKE && open.contains(t.one()) && open.contains(t.other()))
                 .toList();
+    }
+
+    /** @return whether the part that was held out is met no worse than before, by more than anybody would notice; true where it has no load */
+    public boolean holds() {
+        return !(heldAfter > heldBefore + NOTICED);
     }
 
     /**

@@ -16,6 +16,7 @@ import tools.jackson.databind.JsonNode;
  * @param unknowns each as it is now
  * @param together pairs that the log cannot tell apart
  * @param offsets  constant ones of the channels
+ * @param holds    whether the part that was held out is met no worse
  * @param advice   the one more sensor that would tell most; null where none tells much
  * @param fitted   as a build file takes it in
  */
@@ -27,6 +28,7 @@ public record LogFitView(
         double after_K,
         @Nullable Double heldBefore_K,
         @Nullable Double heldAfter_K,
+        boolean holds,
         @Nullable AdviceView advice,
         JsonNode fitted) {
     /**
@@ -71,6 +73,7 @@ public record LogFitView(
                 r.after(),
                 orNull(r.heldBefore()),
                 orNull(r.heldAfter()),
+                r.holds(),
                 r.advice()
                         .map(a -> new AdviceView(
                                 a.channel(),
