@@ -12,8 +12,11 @@ import io.enthalpa.formats.LogCsvFile;
 import io.enthalpa.server.builds.BuildService;
 import io.enthalpa.server.builds.BuildState;
 import io.enthalpa.server.builds.DemoMade;
+import jakarta.annotation.PreDestroy;
 import java.io.ByteArrayInputStream;
+import java.io.FilterInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.StringWriter;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
@@ -23,6 +26,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.locks.Lock;
+import java.util.concurrent.locks.ReentrantLock;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
@@ -82,6 +87,11 @@ class DemoLogs {
     private final LogService logs;
     private final BuildService builds;
 
+    /** Held while a log goes to the disk: the store is closed behind it, never under it. */
+    private final Lock keeping = new ReentrantLock();
+
+    private volatile boolean over;
+
     DemoLogs(LogService logs, BuildService builds) {
         this.logs = logs;
         this.builds = builds;
@@ -107,6 +117,9 @@ class DemoLogs {
             try {
                 take(cars.get(drive.build()), drive, uid, seed);
             } catch (RuntimeException e) {
+                if (over) {
+                    return;
+                }
                 LOG.info("a demo log was not made: {}", e.getMessage());
                 return;
             }
@@ -116,10 +129,35 @@ class DemoLogs {
     private void take(BuildState state, Drive drive, UUID uid, long seed) {
         try {
             byte[] file = file(BuildFile.read(state.document()), drive, seed).getBytes(StandardCharsets.UTF_8);
-            logs.take(state.id(), uid, drive.name() + SIMULATED, "", new ByteArrayInputStream(file));
+            keeping.lock();
+            try {
+                logs.take(state.id(), uid, drive.name() + SIMULATED, "", untilOver(file));
+            } finally {
+                keeping.unlock();
+            }
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
+    }
+
+    /** When the program stops, what is half read is taken back like any file that broke off. */
+    private InputStream untilOver(byte[] file) {
+        return new FilterInputStream(new ByteArrayInputStream(file)) {
+            @Override
+            public int read(byte[] into, int from, int length) throws IOException {
+                if (over) {
+                    throw new IOException("The program is stopping.");
+                }
+                return super.read(into, from, length);
+            }
+        };
+    }
+
+    @PreDestroy
+    void end() {
+        over = true;
+        keeping.lock();
+        keeping.unlock();
     }
 
     private static String file(Build build, Drive drive, long seed) {

@@ -15,6 +15,12 @@ import org.h2.store.fs.FilePathWrapper;
  */
 public final class StoreFiles extends FilePathWrapper {
     private static final String SCHEME = "enthalpa";
+    /**
+     * A file that stays open when who reads it is interrupted: questions nobody waits for any more are, and the ordinary kind would
+     * be closed under all the others.
+     */
+    private static final String DISK = "async:";
+
     private static final Map<String, Place> PLACES = new ConcurrentHashMap<>();
     private static final AtomicInteger NEXT = new AtomicInteger();
 
@@ -60,7 +66,7 @@ public final class StoreFiles extends FilePathWrapper {
         String path = name.substring(SCHEME.length() + 1);
         String[] parts = path.split("/", 3);
         Path folder = place(path).folder();
-        return FilePath.get("file:" + (parts.length < 3 ? folder : folder.resolve(parts[2])));
+        return FilePath.get(DISK + (parts.length < 3 ? folder : folder.resolve(parts[2])));
     }
 
     /** The folder under its own name, so that its path stays out of the database's sight. */

@@ -65,14 +65,22 @@ class DatabaseTest {
 
     /** As after a kill: the file is looked at as it lies on the disk, while the program that wrote it still has it open. */
     private List<String> onTheDisk() throws Exception {
+        try (Pool pool = Pool.open(copied(), true, StoreFiles.Disk.REAL)) {
+            return names(pool);
+        }
+    }
+
+    private Path copied() throws IOException {
         Path copy = Files.createDirectories(parent.resolve("copy-" + System.nanoTime()));
         Files.copy(data.resolve("enthalpa.mv.db"), copy.resolve("enthalpa.mv.db"));
-        try (Pool pool = Pool.open(copy, true, StoreFiles.Disk.REAL)) {
-            return pool.sql()
-                    .sql("select name from build order by id")
-                    .query(String.class)
-                    .list();
-        }
+        return copy;
+    }
+
+    private static List<String> names(Pool pool) {
+        return pool.sql()
+                .sql("select name from build order by id")
+                .query(String.class)
+                .list();
     }
 
     @Test
@@ -82,6 +90,27 @@ class DatabaseTest {
         assertThat(onTheDisk()).containsExactly("one");
         assertThat(disk.flushes.get()).isGreaterThan(before);
         assertThat(Files.readString(data.resolve("enthalpa.edits")).strip()).isEqualTo("0000000000000000001");
+    }
+
+    /** A question nobody waits for any more is interrupted; that may close no file under those who still ask. */
+    @Test
+    void whoeverIsInterruptedWhileReadingHarmsNobodyElse() throws Exception {
+        int many = 5000;
+        database.write(sql -> sql.sql(
+                        "insert into build (head, created_at, name) select 1, current_timestamp, 'one' from system_range(1, :many)")
+                .param("many", many)
+                .update());
+        try (Pool cold = Pool.open(copied(), false, StoreFiles.Disk.REAL)) {
+            Thread.currentThread().interrupt();
+            try {
+                assertThat(names(cold)).hasSize(many);
+            } finally {
+                assertThat(Thread.interrupted()).isTrue();
+            }
+            cold.sql().sql("update build set name = 'two'").update();
+            cold.flush();
+            assertThat(names(cold)).hasSize(many).containsOnly("two");
+        }
     }
 
     @Test
