@@ -1453,6 +1453,7 @@ export interface FittedTogether {
 export interface LeakTest {
   side: LeakRecordSide
   option: string
+  loop?: string
   by: string
   on: string
   /** shut in, L, 0.1 to 10000, usually 10: empty for what the pieces of the option hold */

@@ -17,6 +17,7 @@ import LogChart from './LogChart.vue'
 import LogFit from './LogFit.vue'
 import { MATCH_HEADS, matchRows } from './matches'
 import MatchTable from './MatchTable.vue'
+import { useLogBand } from './logBand'
 import { useLogs } from './logs'
 import PartMarks from './PartMarks.vue'
 import ReadLog from './ReadLog.vue'
@@ -81,7 +82,8 @@ function turn(channel: Channel): void {
 
 const sentences = (about: LogFinding['about']) =>
   (logs.beside?.findings ?? []).filter((f) => f.about === about).map((f) => say(f, build.catalogue!.sentences, settings.units))
-const beside = computed(() => sentences('BESIDE'))
+const { band, failed: bandless } = useLogBand()
+const beside = computed(() => [...sentences('BESIDE'), ...(band.value?.says ?? []).map((f) => say(f, build.catalogue!.sentences, settings.units))])
 const parts = computed(() => [...sentences('SHAPE'), ...sentences('PARTS')])
 const doubts = computed(() => sentences('CHANNELS'))
 /** What was found on reading the file, in words. */
@@ -198,6 +200,7 @@ function look(from: number, to: number): void {
         <div class="answer" aria-label="What it comes to" role="group">
           <p v-if="logs.beside?.fault" class="worse">{{ logs.beside.fault.sentence }}</p>
           <p v-for="(s, i) in beside" :key="s" :class="{ first: i === 0 }">{{ s }}</p>
+          <p v-if="bandless" class="quiet">How far it may be off is not known: {{ bandless }}</p>
           <p v-if="!logs.beside" class="quiet">Laying the log beside the option</p>
         </div>
         <div v-if="also.length" class="also">
@@ -210,6 +213,7 @@ function look(from: number, to: number): void {
           :log="log.id"
           :length="log.length_s"
           :judged="logs.beside?.judged"
+          :band="band"
           :target="build.document!.targets.intake_C"
           :timing="build.document!.targets.timingPull_C"
           :segments="logs.beside?.segments ?? []"

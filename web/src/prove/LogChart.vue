@@ -4,7 +4,7 @@ import { extent } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import { line } from 'd3-shape'
 import { computed, ref } from 'vue'
-import type { Channel, LogCurves, Segment } from '../api/client'
+import type { Channel, LogBand, LogCurves, Segment } from '../api/client'
 import { axisTicks, spoken } from '../quantity/catalogue'
 import { clock, span } from '../quantity/time'
 import { useSettings } from '../settings/store'
@@ -14,7 +14,9 @@ import type { useZoom } from '../plot/zoom'
 import ZoomButtons from '../plot/ZoomButtons.vue'
 import { useCurves } from './curves'
 import { bandOf, middlesOf } from './band'
+import { widened } from './logBand'
 import LogDifference from './LogDifference.vue'
+import LogLegend from './LogLegend.vue'
 import LogStrip from './LogStrip.vue'
 
 /** What a log measured and what is predicted for the same drive, on one time axis; the difference beneath, and what the engine did. */
@@ -22,6 +24,7 @@ const props = defineProps<{
   log: number
   length: number
   judged?: Channel
+  band?: LogBand
   target: number
   timing: number
   segments: Segment[]
@@ -71,17 +74,26 @@ const curves = useCurves(
 )
 
 /** What was drawn for another window is drawn where it belongs in this one. */
-const xOf = (c: LogCurves) => (i: number) => axis.value.x(c.from_s + ((i + 0.5) * (c.to_s - c.from_s)) / n(c))
+const timeOf = (c: LogCurves) => (i: number) => c.from_s + ((i + 0.5) * (c.to_s - c.from_s)) / n(c)
+const xOf = (c: LogCurves) => (i: number) => axis.value.x(timeOf(c)(i))
 const n = (c: LogCurves) => Math.max(c.measured[0]?.low.length ?? 0, c.predicted[0]?.values.length ?? 0, 1)
 const measured = (channel?: Channel) => curves.value?.measured.find((m) => m.channel === channel)
 const predicted = (channel?: Channel) => curves.value?.predicted.find((m) => m.channel === channel)
+
+/** Between which values what is predicted lies. */
+const doubt = (channel?: Channel) => {
+  const c = curves.value
+  const p = predicted(channel)
+  return c && channel && p ? widened(props.band, channel, p.values, timeOf(c)) : undefined
+}
 
 const y = computed(() => {
   const seen = [props.target, props.timing]
   for (const s of shown.value) {
     const m = measured(s.channel)
     const p = predicted(s.channel)
-    for (const values of [m?.low, m?.high, p?.values]) for (const v of values ?? []) if (v != null) seen.push(v)
+    const d = doubt(s.channel)
+    for (const values of [m?.low, m?.high, p?.values, d?.low, d?.high]) for (const v of values ?? []) if (v != null) seen.push(v)
   }
   const [low = 0, high = 100] = extent(seen)
   return scaleLinear()
@@ -114,6 +126,7 @@ const drawn = computed(() => {
     const last = middles.findLastIndex((v) => v != null)
     return {
       ...s,
+      doubt: bandOf(doubt(s.channel) ?? { low: [], high: [] }, xOf(c), y.value),
       band: m ? bandOf(m, xOf(c), y.value) : '',
       middle: curve(middles, y.value),
       predicted: curve(predicted(s.channel)?.values, y.value),
@@ -206,6 +219,7 @@ const { marking, move, down, up, twice, wheel, keys } = useTimePointer({
       <line class="timing" :x1="LEFT" :x2="right" :y1="y(timing)" :y2="y(timing)" />
       <line class="target" :x1="LEFT" :x2="right" :y1="y(target)" :y2="y(target)" />
       <g clip-path="url(#log-plot)">
+        <path v-for="d in drawn" :key="`d${d.channel}`" class="doubt" :class="d.tone" :d="d.doubt" />
         <template v-for="d in drawn" :key="d.channel">
           <path class="peaks" :class="d.tone" :d="d.band" />
           <path class="measured" :class="d.tone" :d="d.middle" />
@@ -217,14 +231,7 @@ const { marking, move, down, up, twice, wheel, keys } = useTimePointer({
       </template>
       <text class="line-label" :x="right - 5" :y="y(timing) - 4" text-anchor="end">timing line</text>
       <text class="line-label" :x="right - 5" :y="y(target) - 4" text-anchor="end">target</text>
-      <g class="legend">
-        <line class="measured ink" :x1="LEFT + 6" :x2="LEFT + 28" y1="15" y2="15" />
-        <text :x="LEFT + 34" y="19">measured</text>
-        <template v-if="predicted(judged)">
-          <line class="predicted ink" :x1="LEFT + 108" :x2="LEFT + 130" y1="15" y2="15" />
-          <text :x="LEFT + 136" y="19">predicted</text>
-        </template>
-      </g>
+      <LogLegend :left="LEFT" :predicted="!!predicted(judged)" :band="!!band" />
       <LogDifference :values="off" :x="curves ? xOf(curves) : () => 0" :left="LEFT" :right="right" :top="offTop" :high="OFF" clip="log-plot" />
       <LogStrip :segments="segments" :boost="boost" :axis="axis" :left="LEFT" :right="right" :top="stripTop" :high="STRIP" clip="log-plot" />
       <rect
@@ -288,10 +295,6 @@ svg {
   stroke: var(--sheet);
   stroke-width: 3px;
 }
-.legend text {
-  font-size: var(--s1);
-  fill: var(--ink-2);
-}
 .target {
   stroke: var(--ink-2);
 }
@@ -308,6 +311,16 @@ svg {
 .peaks {
   fill: var(--ink);
   opacity: 0.28;
+}
+.doubt {
+  fill: var(--ink-3);
+  opacity: 0.2;
+}
+.doubt.heat {
+  fill: var(--heat);
+}
+.doubt.cool {
+  fill: var(--cool);
 }
 .predicted {
   fill: none;

@@ -1,6 +1,7 @@
-import type { LogCurves } from '../api/client'
-
-type Curve = LogCurves['measured'][number]
+interface Curve {
+  low: readonly (number | null)[]
+  high: readonly (number | null)[]
+}
 
 /** @returns the middle between lowest and highest of each column; null where it has no row */
 export const middlesOf = (curve: Curve): (number | null)[] =>

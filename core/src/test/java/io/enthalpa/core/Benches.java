@@ -18,7 +18,10 @@ public final class Benches {
     private Benches() {}
 
     public static Build build(Systems s) {
-        List<PathElement> path = s.path().elements();
+        return build(s.path().elements());
+    }
+
+    public static Build build(List<PathElement> path) {
         return new Build(
                 "bench",
                 "",

@@ -284,16 +284,7 @@ public record LeakPlan(double volume, double test, double limit, double energy, 
 
     private record Water(Answer answer, SteadyResult steady, LeakRecord record) {
         LeakPlan plan() {
-            LoopResult loop = steady.loops().stream()
-                    .filter(l -> !l.spec().isOpen())
-                    .findFirst()
-                    .orElseThrow(() -> EnthalpaFault.of(
-                            FaultKind.CONTRADICTION,
-                            "",
-                            "water side",
-                            "without a closed loop",
-                            "an option with a water core in a closed loop",
-                            "Try the boosted side."));
+            LoopResult loop = loop();
             double cap =
                     loop.spec().tank().map(TankSpec::cap).filter(c -> c > 0).orElse(OPEN_LOOP);
             double limit = Math.min(record.rated().orElse(cap), cap);
@@ -303,7 +294,7 @@ public record LeakPlan(double volume, double test, double limit, double energy, 
             steps.add(Step.of(Kind.LEAK_LIMIT).pressure("limit", limit));
             steps.add(Step.of(Kind.LEAK_SCALD));
             steps.add(Step.of(Kind.LEAK_REGULATOR).pressure("test", limit));
-            steps.add(Step.of(Kind.LEAK_CAP_LOOP, loop.slot().element().name())
+            steps.add(Step.of(Kind.LEAK_CAP_LOOP, name(loop))
                     .plain(
                             "open",
                             loop.spec()
@@ -337,6 +328,41 @@ public record LeakPlan(double volume, double test, double limit, double energy, 
                 readings(record.readings(), limit, r.fall(), steps);
             }
             return LeakPlan.plan(leak, limit, limit, steps);
+        }
+
+        private LoopResult loop() {
+            List<LoopResult> closed =
+                    steady.loops().stream().filter(l -> !l.spec().isOpen()).toList();
+            if (closed.isEmpty()) {
+                throw EnthalpaFault.of(
+                        FaultKind.CONTRADICTION,
+                        "",
+                        "water side",
+                        "without a closed loop",
+                        "an option with a water core in a closed loop",
+                        "Try the boosted side.");
+            }
+            if (record.loop().isEmpty()) {
+                return closed.get(0);
+            }
+            String core = record.loop().get();
+            return closed.stream()
+                    .filter(l -> name(l).equals(core))
+                    .findFirst()
+                    .orElseThrow(() -> EnthalpaFault.of(
+                            FaultKind.CONTRADICTION,
+                            "",
+                            "loop that is tried",
+                            "that of " + core,
+                            "that of "
+                                    + String.join(
+                                            " or ",
+                                            closed.stream().map(Water::name).toList()),
+                            "Choose one of them."));
+        }
+
+        private static String name(LoopResult loop) {
+            return loop.slot().element().name();
         }
     }
 }

@@ -89,6 +89,7 @@ import io.enthalpa.core.telemetry.BeforeAfter;
 import io.enthalpa.core.telemetry.Beside;
 import io.enthalpa.core.telemetry.ChannelChecks;
 import io.enthalpa.core.telemetry.FaultSearch;
+import io.enthalpa.core.telemetry.LogBand;
 import io.enthalpa.core.telemetry.LogFit;
 import io.enthalpa.core.telemetry.LogParts;
 import io.enthalpa.core.telemetry.Marks;
@@ -226,6 +227,7 @@ public final class Methods {
                             Marks.METHOD,
                             LogParts.METHOD,
                             MeasuredDuty.METHOD,
+                            LogBand.METHOD,
                             LogFit.METHOD,
                             FaultSearch.METHOD,
                             TraceCase.METHOD,

@@ -2,6 +2,7 @@ package io.enthalpa.core.leak;
 
 import io.enthalpa.core.leak.LeakTest.Reading;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -9,6 +10,7 @@ import java.util.OptionalDouble;
  *
  * @param side       that was shut and pumped up
  * @param letter     of the option
+ * @param loop       name of the core whose water it is; empty for the first closed loop, and of the boosted side
  * @param by         who made it
  * @param on         the day, as written
  * @param volume     m3 that was shut in; empty for what the build says
@@ -21,6 +23,7 @@ import java.util.OptionalDouble;
 public record LeakRecord(
         Side side,
         String letter,
+        Optional<String> loop,
         String by,
         String on,
         OptionalDouble volume,

@@ -2,7 +2,6 @@ package io.enthalpa.core.telemetry;
 
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
-import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.Sensor;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.fault.EnthalpaFault;
@@ -38,8 +37,6 @@ public final class FaultSearch {
     /** How much likelier nothing is wrong than any one fault, before the log is looked at. */
     private static final double NOTHING = 3;
 
-    private static final double COARSER = 4;
-    private static final double STEP = 1;
     /** K under load from which a channel speaks. */
     private static final double SPEAKS = 0.7;
 
@@ -105,7 +102,7 @@ public final class FaultSearch {
     public FaultSearch(MeasuredDuty driven, String letter, MeasuredRun run) {
         this.build = driven.build();
         this.letter = letter;
-        this.coarser = Math.max(1, Math.min(COARSER, STEP / EnduranceRun.stepFor(build.duty())));
+        this.coarser = driven.coarser();
         Answer answer = new Answer(build, letter);
         this.sensor = build.targets().sensor();
         this.suspects = Suspect.of(answer);

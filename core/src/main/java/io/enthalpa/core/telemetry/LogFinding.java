@@ -67,6 +67,8 @@ public record LogFinding(Kind kind, String of, String to, List<Figure> figures) 
         BESIDE_OF_FLOW(About.BESIDE),
         BESIDE_OFFSET(About.BESIDE),
         BESIDE_CANNOT_TELL(About.BESIDE),
+        BESIDE_WITHIN_DOUBT(About.BESIDE),
+        BESIDE_BEYOND_DOUBT(About.BESIDE),
         CHANGE_GAINS(About.CHANGE),
         CHANGE_COSTS(About.CHANGE),
         CHANGE_NOTHING(About.CHANGE),

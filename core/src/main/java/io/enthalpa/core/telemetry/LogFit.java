@@ -2,8 +2,6 @@ package io.enthalpa.core.telemetry;
 
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
-import io.enthalpa.core.build.OptionMonteCarlo;
-import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.source.Citation;
@@ -42,17 +40,10 @@ public final class LogFit {
     /** Steps that a fit is made of. */
     static final int ROUNDS = 4;
 
-    /** s: no longer steps, and none more than four times as long as usual. */
-    private static final double STEP = 1;
-
-    private static final double COARSER = 4;
     private static final double LONGEST_STEP = 2.5;
     /** Spreads by which an unknown is moved to see what it does. */
     private static final double MOVED = 0.5;
-    /** K that outside air and start may be off by where they were measured. */
-    private static final double MEASURED_AIR = 0.7;
 
-    private static final double MEASURED_START = 1.5;
     private static final long WAIT_MS = 100;
     /** Formulas beside what they compute: a log tells of both together only. */
     private static final Set<UncertainInput> LEFT_OUT = EnumSet.of(
@@ -90,7 +81,7 @@ public final class LogFit {
         this.build = driven.build().withFitted(Optional.empty());
         this.letter = letter;
         this.cancelled = cancelled;
-        this.coarser = Math.max(1, Math.min(COARSER, STEP / EnduranceRun.stepFor(build.duty())));
+        this.coarser = driven.coarser();
         this.doubts = doubts(driven, run);
         this.data = FitData.of(
                 run,
@@ -104,23 +95,16 @@ public final class LogFit {
     }
 
     private List<Doubt> doubts(MeasuredDuty driven, MeasuredRun run) {
-        List<Doubt> all = new ArrayList<>(OptionMonteCarlo.doubted(build, letter));
-        // Steps of the load show how slow the sensors are; only what they show hangs on it.
-        all.add(new Doubt(UncertainInput.SENSOR_LAG, UncertainInput.SENSOR_LAG.spread()));
+        List<Doubt> all = DrivenDoubts.of(new MeasuredDuty(build, driven.start()), letter, run);
         double fins = Math.sqrt(all.stream()
                 .filter(d -> d.unknown() == UncertainInput.CHARGE_FINS || d.unknown() == UncertainInput.COLD_FINS)
                 .mapToDouble(d -> d.spread() * d.spread())
                 .sum());
         return all.stream()
                 .filter(d -> !LEFT_OUT.contains(d.unknown()))
-                .map(d -> new Doubt(
-                        d.unknown(),
-                        switch (d.unknown()) {
-                            case OUTSIDE_AIR -> run.outsideMeasured() ? MEASURED_AIR : d.spread();
-                            case START -> driven.start().isPresent() ? MEASURED_START : d.spread();
-                            case CORE_CONDUCTANCE -> Math.hypot(d.spread(), fins);
-                            default -> d.spread();
-                        }))
+                .map(d -> d.unknown() == UncertainInput.CORE_CONDUCTANCE
+                        ? new Doubt(d.unknown(), Math.hypot(d.spread(), fins))
+                        : d)
                 .toList();
     }
 

@@ -4,6 +4,7 @@ import io.enthalpa.core.build.Build;
 import io.enthalpa.core.duty.Duty;
 import io.enthalpa.core.duty.DutyPoint;
 import io.enthalpa.core.duty.DutyThinner;
+import io.enthalpa.core.endurance.EnduranceRun;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.source.Citation;
@@ -28,6 +29,10 @@ public record MeasuredDuty(Build build, Optional<Channel> start) {
             .source(Citation.commonPractice("what stood has one temperature"))
             .leavesOut("Core and water that start at different temperatures.");
     private static final double FIRST = 2;
+    private static final double COARSER = 4;
+    /** s. */
+    private static final double STEP = 1;
+
     private static final List<Channel> STARTS = List.of(
             Channel.WATER_TANK,
             Channel.WATER_TO_CORE,
@@ -89,5 +94,10 @@ public record MeasuredDuty(Build build, Optional<Channel> start) {
                 what,
                 wanted,
                 "Choose the column that holds it; without it nothing can be predicted for this log.");
+    }
+
+    /** @return times as long as usual that its steps may be where a log is run through many times: to no more than a second */
+    double coarser() {
+        return Math.max(1, Math.min(COARSER, STEP / EnduranceRun.stepFor(build.duty())));
     }
 }

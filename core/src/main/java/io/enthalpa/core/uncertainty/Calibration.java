@@ -80,7 +80,7 @@ public record Calibration(String letter, String log, String on, List<Known> know
     }
 
     /** @return lower triangle that makes independent draws go together as these do */
-    double[][] drawnTogether(List<Doubt> doubts) {
+    public double[][] drawnTogether(List<Doubt> doubts) {
         int n = doubts.size();
         RealMatrix correlation = MatrixUtils.createRealIdentityMatrix(n);
         for (Together t : together) {

@@ -10,6 +10,7 @@ import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
 import io.enthalpa.core.build.BuildOption;
 import io.enthalpa.core.build.MadeChange;
+import io.enthalpa.core.chargepath.PathElement;
 import io.enthalpa.core.chargepath.PathResult;
 import io.enthalpa.core.commission.Step.Kind;
 import io.enthalpa.core.commission.Step.Part;
@@ -25,6 +26,7 @@ import io.enthalpa.core.route.Coupling;
 import io.enthalpa.core.route.Joining;
 import io.enthalpa.core.route.JointsSpec;
 import io.enthalpa.core.waterloop.LoopPiece;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
@@ -40,6 +42,7 @@ class SheetsTest {
         return new LeakRecord(
                 side,
                 "A",
+                Optional.empty(),
                 "",
                 "",
                 OptionalDouble.of(0.012),
@@ -140,6 +143,7 @@ class SheetsTest {
                             new LeakRecord(
                                     Side.CHARGE,
                                     "A",
+                                    Optional.empty(),
                                     "",
                                     "",
                                     OptionalDouble.of(0.012),
@@ -197,6 +201,38 @@ class SheetsTest {
                 .hasMessageContaining("closed loop");
         LeakPlan open = LeakPlan.of(WATER, record(Side.WATER, OptionalDouble.empty()));
         assertThat(open.test()).as("an open tank, plugged").isEqualTo(50e3);
+    }
+
+    @Test
+    void eachOfTwoLoopsIsTriedByTheNameOfItsCore() {
+        Systems s = Systems.water();
+        List<PathElement> path = new ArrayList<>(s.path().elements());
+        path.add(path.size() - 1, new PathElement.Core("second core", s.core(), Systems.waterLoop(15e-3 / 60, 3e-3)));
+        Build two = Benches.build(path);
+        assertThat(LeakPlan.of(two, waterOf(Optional.empty())).volume()).isCloseTo(6e-3, within(1e-12));
+        assertThat(LeakPlan.of(two, waterOf(Optional.of("core"))).volume()).isCloseTo(6e-3, within(1e-12));
+        LeakPlan second = LeakPlan.of(two, waterOf(Optional.of("second core")));
+        assertThat(second.volume()).isCloseTo(3e-3, within(1e-12));
+        assertThat(only(second.steps(), Kind.LEAK_CAP_LOOP).of()).isEqualTo("second core");
+        assertThatThrownBy(() -> LeakPlan.of(two, waterOf(Optional.of("third core"))))
+                .isInstanceOf(EnthalpaFault.class)
+                .hasMessageContaining("that of third core")
+                .hasMessageContaining("that of core or second core");
+    }
+
+    private static LeakRecord waterOf(Optional<String> loop) {
+        return new LeakRecord(
+                Side.WATER,
+                "A",
+                loop,
+                "",
+                "",
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                100,
+                "",
+                List.of());
     }
 
     /** 6 L from 15 to at least 80 °C: 999.1 over 971.8 kg/m3 is 1.0281, 0.169 L (IAPWS densities). */

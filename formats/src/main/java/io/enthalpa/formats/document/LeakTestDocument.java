@@ -7,12 +7,14 @@ import static io.enthalpa.formats.document.Suffix.L;
 import io.enthalpa.core.leak.LeakRecord;
 import io.enthalpa.core.leak.LeakTest;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 @Part(value = "leakTest", says = "a side shut, pumped up and watched, as it was written down")
 record LeakTestDocument(
         LeakRecord.Side side,
         String option,
+        @Nullable String loop,
         @Blank String by,
         @Blank String on,
 
@@ -73,6 +75,7 @@ record LeakTestDocument(
         return new LeakRecord(
                 side,
                 option,
+                Optional.ofNullable(loop),
                 by,
                 on,
                 L.si(volume_L),
@@ -89,6 +92,7 @@ record LeakTestDocument(
         return new LeakTestDocument(
                 r.side(),
                 r.letter(),
+                r.loop().orElse(null),
                 r.by(),
                 r.on(),
                 L.of(r.volume()),

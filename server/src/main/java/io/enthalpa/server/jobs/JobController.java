@@ -10,8 +10,8 @@ import io.enthalpa.core.router.Taste;
 import io.enthalpa.core.sizing.CoolingMethod;
 import io.enthalpa.core.sizing.MethodSizing;
 import io.enthalpa.core.telemetry.FaultSearch;
+import io.enthalpa.core.telemetry.LogBand;
 import io.enthalpa.core.telemetry.LogFit;
-import io.enthalpa.core.telemetry.LogSeries;
 import io.enthalpa.core.telemetry.MeasuredDuty;
 import io.enthalpa.core.telemetry.MeasuredRun;
 import io.enthalpa.formats.BuildFile;
@@ -83,7 +83,7 @@ class JobController {
     record JobRequest(
             JsonNode document, String option, @Nullable Boolean every) {}
 
-    /** {@code spread}, {@code methods}, {@code routes}, {@code fit} or {@code faults}: what has come of it so far. */
+    /** {@code spread}, {@code methods}, {@code routes}, {@code fit}, {@code faults} or {@code band}: what has come of it so far. */
     record JobView(
             String id,
             Job.State state,
@@ -94,7 +94,8 @@ class JobController {
             @Nullable List<ComparedView> methods,
             @Nullable PipeWaysView routes,
             @Nullable LogFitView fit,
-            @Nullable FaultsView faults) {}
+            @Nullable FaultsView faults,
+            @Nullable LogBandView band) {}
 
     /**
      * @param of    name of the pipe
@@ -138,21 +139,41 @@ class JobController {
     @ResponseStatus(HttpStatus.ACCEPTED)
     JobView fit(
             @RequestHeader(name = Work.PAGE, required = false) @Nullable String page, @RequestBody FitRequest request) {
-        Build build = BuildFile.read(Asked.document(request.document()));
-        String letter = Asked.text(request.option(), "option");
-        long id = (long) Asked.number(request.log() == null ? null : Double.valueOf(request.log()), "log");
-        LogSeries log = logs.steps(id);
-        String name = logs.name(id);
+        Drive drive = drive(request);
+        String name = logs.name(drive.log());
         AtomicReference<@Nullable Job> begun = new AtomicReference<>();
-        MeasuredRun run = MeasuredRun.of(log, build, letter);
-        LogFit fit = new LogFit(MeasuredDuty.of(build, run), letter, run, () -> {
+        LogFit fit = new LogFit(drive.driven(), drive.letter(), drive.run(), () -> {
             Job job = begun.get();
             return job != null && job.state() != Job.State.RUNNING;
         });
         Job job = jobs.start(
-                page, "fit", fit.runs(), fit::run, () -> fit.result().map(r -> LogFitView.of(r, letter, name)));
+                page, "fit", fit.runs(), fit::run, () -> fit.result().map(r -> LogFitView.of(r, drive.letter(), name)));
         begun.set(job);
         return view(job, false);
+    }
+
+    /** @param driven the build, by the log */
+    private record Drive(long log, String letter, MeasuredRun run, MeasuredDuty driven) {}
+
+    private Drive drive(FitRequest request) {
+        Build build = BuildFile.read(Asked.document(request.document()));
+        String letter = Asked.text(request.option(), "option");
+        long id = (long) Asked.number(request.log() == null ? null : Double.valueOf(request.log()), "log");
+        MeasuredRun run = MeasuredRun.of(logs.steps(id), build, letter);
+        return new Drive(id, letter, run, MeasuredDuty.of(build, run));
+    }
+
+    /** How far what is predicted for a log may be off: {@link LogBand}. */
+    @PostMapping("/band")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    JobView band(
+            @RequestHeader(name = Work.PAGE, required = false) @Nullable String page, @RequestBody FitRequest request) {
+        Drive drive = drive(request);
+        LogBand band = new LogBand(drive.driven(), drive.letter(), drive.run());
+        return view(
+                jobs.start(
+                        page, "band", band.runs(), band::run, () -> band.band().map(LogBandView::of)),
+                false);
     }
 
     /** Which single fault explains a log best: {@link FaultSearch}. */
@@ -160,12 +181,8 @@ class JobController {
     @ResponseStatus(HttpStatus.ACCEPTED)
     JobView faults(
             @RequestHeader(name = Work.PAGE, required = false) @Nullable String page, @RequestBody FitRequest request) {
-        Build build = BuildFile.read(Asked.document(request.document()));
-        String letter = Asked.text(request.option(), "option");
-        LogSeries log =
-                logs.steps((long) Asked.number(request.log() == null ? null : Double.valueOf(request.log()), "log"));
-        MeasuredRun run = MeasuredRun.of(log, build, letter);
-        FaultSearch search = new FaultSearch(MeasuredDuty.of(build, run), letter, run);
+        Drive drive = drive(request);
+        FaultSearch search = new FaultSearch(drive.driven(), drive.letter(), drive.run());
         return view(
                 jobs.start(
                         page,
@@ -297,7 +314,15 @@ class JobController {
                         ? lines.stream().map(ComparedView.class::cast).toList()
                         : null,
                 result instanceof PipeWaysView routes ? routes : null,
-                result instanceof Optional<?> fit && fit.orElse(null) instanceof LogFitView f ? f : null,
-                result instanceof Optional<?> faults && faults.orElse(null) instanceof FaultsView f ? f : null);
+                once(result, LogFitView.class),
+                once(result, FaultsView.class),
+                once(result, LogBandView.class));
+    }
+
+    /** @return what there is only once all parts are done */
+    private static <T> @Nullable T once(@Nullable Object result, Class<T> kind) {
+        return result instanceof Optional<?> there && kind.isInstance(there.orElse(null))
+                ? kind.cast(there.get())
+                : null;
     }
 }
