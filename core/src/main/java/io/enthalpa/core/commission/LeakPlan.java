@@ -45,6 +45,9 @@ public record LeakPlan(double volume, double test, double limit, double energy, 
                     "test at what it sees; the outlet of the blower pops first; half a bar for an open loop"))
             .leavesOut("Parts whose rating nobody typed.");
 
+    /** Errors of the gauge by which a reading has to be over to be over. */
+    private static final double SURE = 2;
+
     private static final double OPEN_LOOP = 50e3;
     /** N on a cap from where it is strapped. */
     private static final double STRAPPED = 60;
@@ -68,8 +71,9 @@ public record LeakPlan(double volume, double test, double limit, double energy, 
                 : new Water(answer, steady, record).plan();
     }
 
-    private static double outside(Answer answer, LeakRecord record) {
-        return record.barometer().orElse(answer.build().climate().ambient().pressure());
+    /** @return Pa absolute */
+    static double outside(Build build, LeakRecord record) {
+        return record.barometer().orElse(build.climate().ambient().pressure());
     }
 
     private static LeakPlan plan(LeakTest leak, double test, double limit, List<Step> steps) {
@@ -95,20 +99,23 @@ public record LeakPlan(double volume, double test, double limit, double energy, 
     }
 
     /** What any readings say before they are judged. */
-    private static void readings(List<Reading> readings, double limit, double fall, List<Step> steps) {
+    private static void readings(LeakTest leak, LeakRecord record, double limit, boolean emptied, List<Step> steps) {
+        List<Reading> readings = record.readings();
+        if (emptied) {
+            steps.add(Step.of(Kind.LEAK_EMPTIED));
+        }
         double most = readings.stream().mapToDouble(Reading::gauge).max().orElse(0);
-        if (most > limit * (1 + 1e-6)) {
+        if (most > limit * (1 + 1e-6) + SURE * record.gaugeError()) {
             steps.add(Step.of(Kind.LEAK_OVER).pressure("most", most).pressure("limit", limit));
         }
         Reading first = readings.get(0);
         Reading last = readings.get(readings.size() - 1);
         double shown = first.gauge() - last.gauge();
-        double leaked = -fall * (last.time() - first.time());
-        if (Math.abs(shown - leaked) > 0.1 * Math.abs(shown)
-                && Math.abs(first.temperature() - last.temperature()) > 0.2) {
+        double cooled = leak.cooled(first, last);
+        if (Math.abs(cooled) > 0.1 * Math.abs(shown) && Math.abs(first.temperature() - last.temperature()) > 0.2) {
             steps.add(Step.of(Kind.LEAK_COOLED)
                     .pressure("shown", shown)
-                    .pressure("cooled", shown - leaked)
+                    .pressure("cooled", cooled)
                     .plain("warmer", last.temperature() > first.temperature() ? 1 : 0));
         }
     }
@@ -116,7 +123,7 @@ public record LeakPlan(double volume, double test, double limit, double energy, 
     private record Charge(Answer answer, SteadyResult steady, LeakRecord record) {
         LeakPlan plan() {
             Joints joints = Joints.of(answer, steady.path());
-            double outside = outside(answer, record);
+            double outside = outside(answer.build(), record);
             double boost = steady.path().stations().stream()
                             .mapToDouble(s -> s.totalPressure())
                             .max()
@@ -278,7 +285,7 @@ public record LeakPlan(double volume, double test, double limit, double energy, 
                     .plain("less", r.share() < LEAST_TOLD ? 1 : 0)
                     .with("fall", -60 * r.fall(), Quantity.PRESSURE)
                     .with("driving", r.driving(), Quantity.MASS));
-            readings(record.readings(), limit, r.fall(), steps);
+            readings(leak, record, limit, r.emptied(), steps);
         }
     }
 
@@ -288,7 +295,7 @@ public record LeakPlan(double volume, double test, double limit, double energy, 
             double cap =
                     loop.spec().tank().map(TankSpec::cap).filter(c -> c > 0).orElse(OPEN_LOOP);
             double limit = Math.min(record.rated().orElse(cap), cap);
-            double outside = outside(answer, record);
+            double outside = outside(answer.build(), record);
             LeakTest leak = new LeakTest(record.volume().orElse(loop.spec().volume()), outside);
             List<Step> steps = new ArrayList<>();
             steps.add(Step.of(Kind.LEAK_LIMIT).pressure("limit", limit));
@@ -325,7 +332,7 @@ public record LeakPlan(double volume, double test, double limit, double energy, 
                         .plain("water", r.water() * 3600e6)
                         .plain("sd", 2 * r.sd() * 3600e6)
                         .with("fall", -60 * r.fall(), Quantity.PRESSURE));
-                readings(record.readings(), limit, r.fall(), steps);
+                readings(leak, record, limit, r.emptied(), steps);
             }
             return LeakPlan.plan(leak, limit, limit, steps);
         }

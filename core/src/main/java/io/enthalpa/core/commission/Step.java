@@ -70,6 +70,7 @@ public record Step(Kind kind, String of, String to, List<Figure> figures) {
         LEAK_WATER_ACCEPTABLE(Part.RESULT),
         LEAK_WATER_TOO_MUCH(Part.RESULT),
         LEAK_WATER_OPEN(Part.RESULT),
+        LEAK_EMPTIED(Part.RESULT),
         LEAK_COOLED(Part.RESULT),
         LEAK_OVER(Part.RESULT),
         FILL_ALL(Part.LITRES),

@@ -10,6 +10,7 @@ import io.enthalpa.core.chargepath.PathWall;
 import io.enthalpa.core.chargepath.Price;
 import io.enthalpa.core.commission.FillSheet;
 import io.enthalpa.core.commission.LeakPlan;
+import io.enthalpa.core.commission.SimulatedGauge;
 import io.enthalpa.core.coolingair.AirWay;
 import io.enthalpa.core.coolingair.FaceAirSpec;
 import io.enthalpa.core.coolingair.OtherExchanger;
@@ -234,6 +235,7 @@ public final class Methods {
                             BeforeAfter.METHOD,
                             LeakTest.METHOD,
                             LeakPlan.METHOD,
+                            SimulatedGauge.METHOD,
                             FillSheet.METHOD,
                             SimulatedLog.METHOD,
                             Beside.METHOD)));

@@ -17,6 +17,7 @@ import java.util.OptionalDouble;
  * @param barometer  Pa outside; empty for what the build says
  * @param rated      Pa above outside, of the weakest part; empty where none says
  * @param gaugeError Pa, of a reading, one standard deviation
+ * @param gauge      that was read, where a device was
  * @param soaped     what bubbled, and other words
  * @param readings   none before the first was taken
  */
@@ -30,6 +31,7 @@ public record LeakRecord(
         OptionalDouble barometer,
         OptionalDouble rated,
         double gaugeError,
+        Optional<String> gauge,
         String soaped,
         List<Reading> readings) {
     /** What is tried. */

@@ -4,6 +4,7 @@ import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.core.source.Citation;
 import io.enthalpa.core.source.Method;
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 
@@ -17,10 +18,10 @@ public record LeakTest(double volume, double outside) {
     public static final Method METHOD = Method.of(
                     "leak-test",
                     "Leak test",
-                    "Air shut in is as much as its pressure over its temperature says: what of that goes down in a straight line is the leak, what only cools is none. The leak is taken for one small hole and so carried over to the "
+                    "Air shut in is as much as its pressure over its temperature says: what of that gets less is the leak, what only cools is none. The leak is taken for one small hole, whose area is the straight line through what has gone out over what such a hole would let out at the pressures on the way, and so carried over to the "
                             + "boost and temperature of driving: choked above 1.89 times the outside pressure, subsonic below. Under 0.2 % of the engine's air is good, under 1 % acceptable on a street car. What a water loop with air in it leaks is carried over to water through the same hole: under 1 mL an hour dries before it drips, under 10 is acceptable.")
             .formula(
-                    "m = -V/R d(p/T)/dt; E = p V ln(p/p0); G = p/sqrt(R T) sqrt(k) (2/(k+1))^((k+1)/(2(k-1))), or p/sqrt(R T) sqrt(2k/(k-1) (x^(2/k) - x^((k+1)/k))), x = p0/p; Q = (m/G) sqrt(2 dp/rho)")
+                    "m = p V/(R T); A = d(sum -dm mean(1/G))/dt; E = p V ln(p/p0); G = p/sqrt(R T) sqrt(k) (2/(k+1))^((k+1)/(2(k-1))), or p/sqrt(R T) sqrt(2k/(k-1) (x^(2/k) - x^((k+1)/k))), x = p0/p; Q = (m/G) sqrt(2 dp/rho)")
             .source(
                     Citation.fromMemory(
                             "Shapiro",
@@ -39,6 +40,10 @@ public record LeakTest(double volume, double outside) {
 
     public static final double ACCEPTABLE = 0.01;
     private static final double SURE = 2;
+    /** Share of the first reading under which the gauge tells nothing any more. */
+    private static final double EMPTY = 0.01;
+
+    private static final int PANELS = 20;
 
     /**
      * @param time        s
@@ -69,16 +74,19 @@ public record LeakTest(double volume, double outside) {
      * @param driving kg/s at running boost
      * @param share   of the engine's air
      * @param sd      of the share, one standard deviation
+     * @param emptied whether all was out before it was read a second time: it leaks at least so much
      */
-    public record Result(double fall, double leak, double driving, double share, double sd, Verdict verdict) {}
+    public record Result(
+            double fall, double leak, double driving, double share, double sd, Verdict verdict, boolean emptied) {}
 
     /**
      * @param fall  Pa/s at the temperature of the first reading
      * @param leak  kg/s of air at the test pressure
      * @param water m3/s at the cap's pressure, through the same hole
      * @param sd    m3/s of it, one standard deviation
+     * @param emptied as above
      */
-    public record WaterResult(double fall, double leak, double water, double sd, Verdict verdict) {}
+    public record WaterResult(double fall, double leak, double water, double sd, Verdict verdict, boolean emptied) {}
 
     public LeakTest {
         EnthalpaFault.within("volume", volume * 1000, 0.1, 10_000, "L");
@@ -109,7 +117,13 @@ public record LeakTest(double volume, double outside) {
         double share = t.leak() * carried / flow;
         double spread = t.sd() * carried / flow;
         return new Result(
-                t.fall(), t.leak(), t.leak() * carried, share, spread, verdict(share, spread, GOOD, ACCEPTABLE));
+                t.fall(),
+                t.leak(),
+                t.leak() * carried,
+                share,
+                spread,
+                t.verdict(share, spread, GOOD, ACCEPTABLE),
+                t.emptied());
     }
 
     /**
@@ -136,24 +150,86 @@ public record LeakTest(double volume, double outside) {
         double speed = Math.sqrt(2 * cap / WATER);
         double water = t.leak() / t.flux() * speed;
         double spread = t.sd() / t.flux() * speed;
-        return new WaterResult(t.fall(), t.leak(), water, spread, verdict(water, spread, GOOD_WATER, ACCEPTABLE_WATER));
+        return new WaterResult(
+                t.fall(), t.leak(), water, spread, t.verdict(water, spread, GOOD_WATER, ACCEPTABLE_WATER), t.emptied());
     }
 
-    /** @param sd kg/s of the leak @param flux kg/(s m2) of a hole at the test's pressure */
-    private record Tested(double fall, double leak, double sd, double flux) {}
+    /** @param leak kg/s at the mean of what was shown @param sd of it @param flux kg/(s m2) of a hole then @param emptied before it was read twice */
+    private record Tested(double fall, double leak, double sd, double flux, boolean emptied) {
+        /** What had gone out before anybody looked is known from below only. */
+        Verdict verdict(double leak, double sd, double good, double acceptable) {
+            Verdict told = LeakTest.verdict(leak, sd, good, acceptable);
+            return emptied && told != Verdict.TOO_MUCH ? Verdict.OPEN : told;
+        }
+    }
 
     private Tested tested(List<Reading> readings, double gaugeError) {
-        check(readings);
-        Line line = Line.through(readings, outside, gaugeError);
-        double test = outside
-                + readings.stream().mapToDouble(Reading::gauge).average().orElseThrow();
-        double warm =
-                readings.stream().mapToDouble(Reading::temperature).average().orElseThrow();
+        check(readings, gaugeError);
+        List<Reading> some = telling(readings, gaugeError);
+        double[] hole = new double[some.size()];
+        double[] flux = new double[some.size()];
+        flux[0] = through(some.get(0).gauge(), some.get(0).temperature());
+        for (int i = 1; i < hole.length; i++) {
+            Reading a = some.get(i - 1);
+            Reading b = some.get(i);
+            hole[i] = hole[i - 1]
+                    + (mass(a.gauge(), a.temperature()) - mass(b.gauge(), b.temperature()))
+                            * meanOfOneOver(a.gauge(), b.gauge(), (a.temperature() + b.temperature()) / 2);
+            flux[i] = through(b.gauge(), b.temperature());
+        }
+        double still = some.get(0).temperature();
+        Line area = Line.through(some, hole, flux, gaugeError * volume / (GAS * still));
+        double[] pressure = some.stream()
+                .mapToDouble(r -> (outside + r.gauge()) / r.temperature())
+                .toArray();
+        double[] alike = new double[pressure.length];
+        Arrays.fill(alike, 1);
+        double test = some.stream().mapToDouble(Reading::gauge).average().orElseThrow();
+        double warm = some.stream().mapToDouble(Reading::temperature).average().orElseThrow();
+        double shown = through(test, warm);
         return new Tested(
-                line.slope() * readings.get(0).temperature(),
-                -volume / GAS * line.slope(),
-                volume / GAS * line.sd(),
-                flux(test, warm));
+                Line.through(some, pressure, alike, 0).slope() * still,
+                area.slope() * shown,
+                area.sd() * shown,
+                shown,
+                readings.get(1).gauge() <= empty(readings, gaugeError));
+    }
+
+    /** @return Pa above outside from where nothing is left to tell */
+    private static double empty(List<Reading> readings, double gaugeError) {
+        return Math.max(SURE * gaugeError, EMPTY * readings.get(0).gauge());
+    }
+
+    /** @return those before all is out; where that is the first alone, as though it had just gone out at the second */
+    private static List<Reading> telling(List<Reading> readings, double gaugeError) {
+        double empty = empty(readings, gaugeError);
+        List<Reading> some = new ArrayList<>(
+                readings.stream().takeWhile(r -> r.gauge() > empty).toList());
+        if (some.size() == 1) {
+            some.add(new Reading(readings.get(1).time(), empty, readings.get(1).temperature()));
+        }
+        return some;
+    }
+
+    /** @return mean of 1/G between two gauge pressures; the root of the gauge as variable keeps it smooth to the end */
+    private double meanOfOneOver(double one, double other, double temperature) {
+        double from = Math.sqrt(one);
+        double to = Math.sqrt(other);
+        if (Math.abs(one - other) < 1e-9 * one) {
+            return 1 / through(one, temperature);
+        }
+        double sum = 0;
+        for (int k = 0; k <= PANELS; k++) {
+            double u = from + (to - from) * k / PANELS;
+            double weight = k == 0 || k == PANELS ? 1 : k % 2 == 1 ? 4 : 2;
+            sum += weight * 2 * u / through(u * u, temperature);
+        }
+        return sum * (to - from) / (3 * PANELS) / (other - one);
+    }
+
+    /** @return Pa by which the last shows less than the first only because the air is cooler; negative where it is warmer */
+    public double cooled(Reading first, Reading last) {
+        return (outside + last.gauge()) * (first.temperature() / last.temperature() - 1);
     }
 
     private static Verdict verdict(double leak, double sd, double good, double acceptable) {
@@ -165,7 +241,7 @@ public record LeakTest(double volume, double outside) {
         return leak < good ? Verdict.GOOD : leak < acceptable ? Verdict.ACCEPTABLE : Verdict.TOO_MUCH;
     }
 
-    private static void check(List<Reading> readings) {
+    private static void check(List<Reading> readings, double gaugeError) {
         if (readings.size() < 2) {
             throw EnthalpaFault.of(
                     FaultKind.CONTRADICTION,
@@ -174,6 +250,16 @@ public record LeakTest(double volume, double outside) {
                     String.valueOf(readings.size()),
                     "2 or more",
                     "Read pressure and clock at the start and at least once more.");
+        }
+        double first = readings.get(0).gauge();
+        if (first <= SURE * gaugeError) {
+            throw EnthalpaFault.of(
+                    FaultKind.OUT_OF_RANGE,
+                    "readings/0/gauge",
+                    "gauge of reading 1",
+                    "%.2f kPa".formatted(first / 1000),
+                    "more than %.2f kPa, twice what the gauge may be off".formatted(SURE * gaugeError / 1000),
+                    "The first reading is the one after the pump was shut off.");
         }
         for (int i = 1; i < readings.size(); i++) {
             if (readings.get(i).time() <= readings.get(i - 1).time()) {
@@ -189,6 +275,21 @@ public record LeakTest(double volume, double outside) {
         }
     }
 
+    /** @param gauge Pa @return kg of air shut in */
+    public double mass(double gauge, double temperature) {
+        return (outside + gauge) * volume / (GAS * temperature);
+    }
+
+    /** @param mass kg @return Pa above outside that it shows */
+    public double gauge(double mass, double temperature) {
+        return mass * GAS * temperature / volume - outside;
+    }
+
+    /** @param gauge Pa @return kg/(s m2) that go out through a small hole */
+    public double through(double gauge, double temperature) {
+        return gauge <= 0 ? 0 : flux(outside + gauge, temperature);
+    }
+
     /** kg/(s m2) through a small hole from a pressure to outside. */
     private double flux(double pressure, double temperature) {
         double x = outside / Math.max(pressure, outside * (1 + 1e-9));
@@ -199,31 +300,36 @@ public record LeakTest(double volume, double outside) {
         return pressure / Math.sqrt(GAS * temperature) * shape;
     }
 
-    /** Straight line of least squares through pressure over temperature, Pa/K against s. */
+    /** Straight line of least squares through values against the clock, each as sure as its weight. */
     private record Line(double slope, double sd) {
-        static Line through(List<Reading> readings, double outside, double gaugeError) {
-            int n = readings.size();
-            double t = readings.stream().mapToDouble(Reading::time).average().orElseThrow();
-            double[] y = readings.stream()
-                    .mapToDouble(r -> (outside + r.gauge()) / r.temperature())
-                    .toArray();
-            double mean = Arrays.stream(y).average().orElseThrow();
+        /** @param sure of each value, one over what it may be off by, in errors of a reading @param error of a reading */
+        static Line through(List<Reading> readings, double[] y, double[] sure, double error) {
+            double weights = 0;
+            double t = 0;
+            double mean = 0;
+            for (int i = 0; i < y.length; i++) {
+                double w = sure[i] * sure[i];
+                weights += w;
+                t += w * readings.get(i).time();
+                mean += w * y[i];
+            }
+            t /= weights;
+            mean /= weights;
             double spread = 0;
             double together = 0;
-            for (int i = 0; i < n; i++) {
+            for (int i = 0; i < y.length; i++) {
                 double dt = readings.get(i).time() - t;
-                spread += dt * dt;
-                together += dt * (y[i] - mean);
+                spread += sure[i] * sure[i] * dt * dt;
+                together += sure[i] * sure[i] * dt * (y[i] - mean);
             }
             double slope = together / spread;
             double left = 0;
-            for (int i = 0; i < n; i++) {
-                double off = y[i] - mean - slope * (readings.get(i).time() - t);
+            for (int i = 0; i < y.length; i++) {
+                double off = sure[i] * (y[i] - mean - slope * (readings.get(i).time() - t));
                 left += off * off;
             }
-            double read = gaugeError / readings.get(0).temperature();
-            double error = Math.max(read, n > 2 ? Math.sqrt(left / (n - 2)) : 0);
-            return new Line(slope, error / Math.sqrt(spread));
+            double each = Math.max(error, y.length > 2 ? Math.sqrt(left / (y.length - 2)) : 0);
+            return new Line(slope, each / Math.sqrt(spread));
         }
     }
 }

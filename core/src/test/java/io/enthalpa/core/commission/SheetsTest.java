@@ -49,6 +49,7 @@ class SheetsTest {
                 OptionalDouble.of(100e3),
                 rated,
                 100,
+                Optional.empty(),
                 "",
                 Arrays.asList(readings));
     }
@@ -150,6 +151,7 @@ class SheetsTest {
                                     OptionalDouble.of(100e3),
                                     OptionalDouble.of(50e3),
                                     1e-3,
+                                    Optional.empty(),
                                     "",
                                     List.of(
                                             new Reading(0, 50e3 + fall / 2, warm),
@@ -231,6 +233,7 @@ class SheetsTest {
                 OptionalDouble.empty(),
                 OptionalDouble.empty(),
                 100,
+                Optional.empty(),
                 "",
                 List.of());
     }

@@ -7,6 +7,7 @@ import static org.assertj.core.api.Assertions.within;
 import io.enthalpa.core.leak.LeakTest.Reading;
 import io.enthalpa.core.leak.LeakTest.Result;
 import io.enthalpa.core.leak.LeakTest.Verdict;
+import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 
@@ -35,6 +36,44 @@ class LeakTestTest {
         assertThat(r.driving()).isCloseTo(1.62838e-6, within(2e-10));
         assertThat(r.share()).isCloseTo(1.62838e-5, within(2e-9));
         assertThat(r.verdict()).isEqualTo(Verdict.GOOD);
+    }
+
+    /**
+     * A hole of 1 mm2 from 400 to 200 kPa, choked all the way: dp/dt = -A 0.684731 sqrt(R T) p / V, sqrt(287.05 x 293.15) = 290.084; 0.0165524 of it a second, so ln 2 / 0.0165524 = 41.876 s. At the mean of both
+     * 300 kPa: 1e-6 x 300e3 / 290.084 x 0.684731 = 7.0813e-4 kg/s.
+     */
+    @Test
+    void aGreatFallIsNoStraightLine() {
+        List<Reading> two = List.of(new Reading(0, 300e3, T), new Reading(41.876, 100e3, T));
+        assertThat(TEST.result(two, 0, 50e3, 323.15, 0.1).leak()).isCloseTo(7.0813e-4, within(2e-8));
+        // With one between, 400 kPa / 2^(1/4) after a quarter of the time, nothing changes but the mean.
+        List<Reading> three =
+                List.of(two.get(0), new Reading(10.469, 400e3 / Math.pow(2, 0.25) - 100e3, T), two.get(1));
+        Result more = TEST.result(three, 0, 50e3, 323.15, 0.1);
+        assertThat(more.driving())
+                .isCloseTo(TEST.result(two, 0, 50e3, 323.15, 0.1).driving(), within(1e-8));
+        assertThat(more.sd()).isLessThan(1e-6);
+    }
+
+    /** What has run empty is no tight car, however long the gauge then stands still. */
+    @Test
+    void whatIsEmptyTellsNothingMore() {
+        List<Reading> soon = List.of(new Reading(0, 50e3, T), new Reading(10, 30e3, T), new Reading(20, 14e3, T));
+        List<Reading> waited = new ArrayList<>(soon);
+        for (int i = 2; i < 40; i++) {
+            waited.add(new Reading(60 * i, i % 2 == 0 ? 40 : -30, T));
+        }
+        Result r = TEST.result(waited, 100, 50e3, 323.15, 0.1);
+        assertThat(r.driving())
+                .isEqualTo(TEST.result(soon, 100, 50e3, 323.15, 0.1).driving());
+        assertThat(r.emptied()).isFalse();
+
+        List<Reading> late = List.of(new Reading(0, 50e3, T), new Reading(60, 0, T), new Reading(120, 0, T));
+        Result least = TEST.result(late, 1, 50e3, 323.15, 0.1);
+        assertThat(least.share()).isBetween(0.002, 0.01);
+        assertThat(least.emptied()).isTrue();
+        assertThat(least.verdict()).as("nobody knows how much more").isEqualTo(Verdict.OPEN);
+        assertThat(TEST.result(late, 100, 50e3, 323.15, 0.005).verdict()).isEqualTo(Verdict.TOO_MUCH);
     }
 
     /** 200 kPa at 23 °C are 197.974 kPa at 20 °C: the same air. */
@@ -83,11 +122,14 @@ class LeakTestTest {
                 .verdict();
     }
 
-    /** Two readings of 100 Pa over 60 s: sd of the slope 100 / 293.15 / sqrt(2 x 30^2) = 0.0080404 Pa/(K s); of the leak 3.3613e-7 kg/s, 14.142 % of it. */
+    /**
+     * Two readings of 100 Pa, 200 and 199 kPa. What has gone out over what a hole lets out is ln(200 / 199) where G is as the pressure, and each end is off by 100 Pa over its own: 100 sqrt(1 / 200e3^2 + 1 / 199e3^2) /
+     * ln(200 / 199) = 7.08886e-4 / 5.01254e-3 = 0.141422 of it.
+     */
     @Test
     void theErrorByHand() {
         Result r = TEST.result(List.of(new Reading(0, 100e3, T), new Reading(60, 99e3, T)), 100, 50e3, 323.15, 0.1);
-        assertThat(r.sd() / r.share()).isCloseTo(0.141421, within(1e-6));
+        assertThat(r.sd() / r.share()).isCloseTo(0.141422, within(1e-6));
     }
 
     @Test
@@ -96,6 +138,9 @@ class LeakTestTest {
                 .hasMessageContaining("readings is 1");
         assertThatThrownBy(() -> TEST.result(List.of(new Reading(9, 1e5, T), new Reading(9, 1e5, T)), 0, 5e4, 320, 0.1))
                 .hasMessageContaining("time of reading 2 is 9 s");
+        assertThatThrownBy(
+                        () -> TEST.result(List.of(new Reading(0, 150, T), new Reading(9, 100, T)), 100, 5e4, 320, 0.1))
+                .hasMessageContaining("gauge of reading 1 is 0.15 kPa");
         assertThatThrownBy(() -> new LeakTest(0, 1e5)).hasMessageContaining("volume");
     }
 }

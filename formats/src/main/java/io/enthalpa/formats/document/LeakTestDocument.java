@@ -53,6 +53,8 @@ record LeakTestDocument(
                 help = "half of its smallest division is usual; common practice, no source")
         double gaugeError_kPa,
 
+        @Nullable String gauge,
+
         @Blank String soaped,
 
         @Called(value = "reading", alone = true, most = 500) List<LeakReading> readings,
@@ -82,6 +84,7 @@ record LeakTestDocument(
                 KPA.si(barometer_kPa),
                 KPA.si(rated_kPa),
                 KPA.si(gaugeError_kPa),
+                Optional.ofNullable(gauge),
                 soaped,
                 readings.stream()
                         .map(r -> new LeakTest.Reading(r.time_s, KPA.si(r.gauge_kPa), C.si(r.air_C)))
@@ -99,6 +102,7 @@ record LeakTestDocument(
                 KPA.of(r.barometer()),
                 KPA.of(r.rated()),
                 KPA.of(r.gaugeError()),
+                r.gauge().orElse(null),
                 r.soaped(),
                 r.readings().stream()
                         .map(x -> new LeakReading(x.time(), KPA.of(x.gauge()), C.of(x.temperature()), null))
