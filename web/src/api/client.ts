@@ -64,6 +64,7 @@ export type SchoolCase = Schemas['CaseView']
 export type SchoolGrade = Schemas['GradeView']
 export type SchoolRecord = Schemas['SchoolRecordView']
 export type DeviceAsked = Schemas['DeviceRequest']
+export type RecordingView = Schemas['RecordingView']
 export type Heard = Schemas['HeardView']
 export type PipeWays = Schemas['PipeWaysView']
 export type PipeWay = Schemas['WayView']
@@ -261,11 +262,13 @@ export const api = {
   schoolCase: (level: SchoolCase['level'], seed?: number) => call<SchoolCase>('POST', '/school/cases', { level, seed }),
   schoolAnswer: (answer: Schemas['SchoolAnswerRequest']) => call<SchoolGrade>('POST', '/school/answers', answer),
   schoolRecord: () => call<SchoolRecord>('GET', '/school/record'),
-  recordings: (build: number) => call<Schemas['RecordingView'][]>('GET', `/recordings?build=${build}`),
+  recordings: (build: number) => call<RecordingView[]>('GET', `/recordings?build=${build}`),
   record: (what: Schemas['RecordingRequest']) => call<Schemas['RecordingView']>('POST', '/recordings', what),
-  heard: (id: string, from: number) => call<Heard>('GET', `/recordings/${id}/rows?from=${from}`),
+  heard: (id: string, from: number, signal?: AbortSignal) => call<Heard>('GET', `/recordings/${id}/rows?from=${from}`, undefined, undefined, signal),
   stopRecording: (id: string) => call<Schemas['RecordedView']>('POST', `/recordings/${id}/stop`),
-  leakReadings: (file: Blob) => call<Schemas['LeakReadingsAnswer']>('POST', '/preview/leak-readings', file),
+  recordedReadings: (id: string) => call<Schemas['LeakReadingsView']>('GET', `/recordings/${id}/leak-readings`),
+  dropRecording: (id: string) => call<void>('DELETE', `/recordings/${id}`),
+  leakReadings: (file: Blob) => call<Schemas['LeakReadingsView']>('POST', '/preview/leak-readings', file),
   sheet: async (sheet: SheetRequest) => (await send('POST', '/preview/sheet', sheet)).blob(),
   logCurves: (id: number, of: { document?: BuildDocument; option?: string; from_s: number; to_s: number; columns: number; channels: Channel[] }, signal?: AbortSignal) =>
     call<LogCurves>('POST', `/logs/${id}/curves`, of, undefined, signal),

@@ -1464,6 +1464,7 @@ export interface LeakTest {
   rated_kPa?: number
   /** gauge reads to, kPa, 0.001 to 50, usually 0.5: half of its smallest division is usual; common practice, no source */
   gaugeError_kPa: number
+  gauge?: string
   soaped: string
   readings: LeakReading[]
   id?: string

@@ -3,15 +3,18 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { api, type LeakPlan, type StepView } from '../api/client'
 import { useLookedUp } from '../build/lookedUp'
 import { useBuild } from '../build/store'
-import type { LeakReading, LeakRecordSide, LeakTest } from '../document/types'
+import { ofKind } from '../document/pieces'
+import type { BuildOption, LeakReading, LeakRecordSide, LeakTest } from '../document/types'
 import { figure, spoken } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
+import ChoiceField from '../ui/ChoiceField.vue'
 import NumberField from '../ui/NumberField.vue'
 import Notice from '../ui/Notice.vue'
 import TextField from '../ui/TextField.vue'
 import { say } from '../verdict/say'
 import { byPart, onPaper, print } from './steps'
+import ReadGauge from './ReadGauge.vue'
 import StepParts from './StepParts.vue'
 import { today } from './today'
 
@@ -24,8 +27,18 @@ const test = computed(() => tests.value.find((t) => t.id === chosen.value) ?? te
 const index = computed(() => (test.value ? tests.value.indexOf(test.value) : -1))
 const at = computed(() => `/leakTests/#${test.value!.id}`)
 const SIDES: Record<LeakRecordSide, string> = { charge: 'boosted side', water: 'water side' }
-const named = (t: LeakTest) => `${SIDES[t.side]}, ${t.option}${t.on ? `, ${t.on}` : ''}`
-const waters = computed(() => JSON.stringify(build.option?.path ?? []).includes('"water"'))
+/** The cores of an option whose water is a loop of its own. */
+const loopsOf = (option: BuildOption | undefined) => (option ? ofKind(option, 'core').flatMap((c) => (c.piece.water ? [c.piece.name] : [])) : [])
+const sideOf = (t: { side: LeakRecordSide; loop?: string }) => (t.loop ? `water side of the ${t.loop}` : SIDES[t.side])
+const named = (t: LeakTest) => `${sideOf(t)}, ${t.option}${t.on ? `, ${t.on}` : ''}`
+const loops = computed(() => loopsOf(build.option))
+/** Those the test may be of; none where there is nothing to choose. */
+const choices = computed(() => {
+  const t = test.value
+  if (t?.side !== 'water') return []
+  const all = loopsOf(build.document!.options.find((o) => o.letter === t.option))
+  return all.length > 1 || (t.loop && !all.includes(t.loop)) ? all : []
+})
 
 type Answer = { view: LeakPlan } | { fault: string }
 const { found } = useLookedUp<Answer>(
@@ -57,19 +70,20 @@ watch(
 const reading = computed(() => strapped.value || (test.value?.readings.length ?? 0) > 0)
 const failed = ref('')
 
-async function make(side: LeakRecordSide): Promise<void> {
+async function make(side: LeakRecordSide, loop?: string): Promise<void> {
   const made: LeakTest = {
     id: `l${Date.now().toString(36)}`,
     side,
     option: build.letter,
+    ...(loop ? { loop } : {}),
     by: tests.value.at(-1)?.by ?? '',
     on: today(),
     gaugeError_kPa: tests.value.at(-1)?.gaugeError_kPa ?? 0.5,
     soaped: '',
     readings: [],
   }
-  if (!build.document!.leakTests) await build.act([{ pointer: '/leakTests', value: [made] }], `leak test of the ${SIDES[side]}`)
-  else await build.act([{ list: '/leakTests', put: made, behind: tests.value.at(-1)?.id ?? null }], `leak test of the ${SIDES[side]}`)
+  if (!build.document!.leakTests) await build.act([{ pointer: '/leakTests', value: [made] }], `leak test of the ${sideOf(made)}`)
+  else await build.act([{ list: '/leakTests', put: made, behind: tests.value.at(-1)?.id ?? null }], `leak test of the ${sideOf(made)}`)
   chosen.value = made.id
 }
 async function add(): Promise<void> {
@@ -89,7 +103,7 @@ function takeOut(row: LeakReading): void {
   void build.act([{ row: `${at.value}/readings/#${row.id}`, out: true }], `reading at ${clock(row.time_s)} taken out`)
 }
 function takeOutTest(): void {
-  void build.act([{ row: at.value, out: true }], `leak test of the ${SIDES[test.value!.side]} taken out`)
+  void build.act([{ row: at.value, out: true }], `leak test of the ${sideOf(test.value!)} taken out`)
 }
 async function fromFile(event: Event): Promise<void> {
   const input = event.target as HTMLInputElement
@@ -105,6 +119,7 @@ async function fromFile(event: Event): Promise<void> {
           pointer: `${at.value}/readings`,
           value: readings.map((r, i) => ({ ...r, air_C: r.air_C ?? build.document!.climate.airTemperature_C, id: `f${i}` })),
         },
+        { pointer: `${at.value}/gauge`, value: undefined },
       ],
       `readings from ${file.name}`,
     )
@@ -127,12 +142,12 @@ async function paper(): Promise<void> {
   const sections = onPaper([...before.value, ...after.value])
   failed.value = await print(
     {
-      title: `Leak test of the ${SIDES[t.side]}`,
+      title: `Leak test of the ${sideOf(t)}`,
       under: `${build.document!.name}, option ${t.option}. ${[t.by, t.on].filter(Boolean).join(', ')}`,
       sections: [
         ...sections,
         {
-          heading: 'Readings',
+          heading: t.gauge ? `Readings, ${t.gauge}` : 'Readings',
           ticked: false,
           lines: [],
           table: [COLUMNS.map(head), ...(rows.length ? rows : Array.from({ length: 8 }, () => ['______', '______', '______']))],
@@ -163,7 +178,10 @@ async function paper(): Promise<void> {
         </button>
       </nav>
       <button type="button" class="act" @click="make('charge')">Try the boosted side</button>
-      <button v-if="waters" type="button" class="act" @click="make('water')">Try the water side</button>
+      <template v-if="loops.length > 1">
+        <button v-for="l in loops" :key="l" type="button" class="act" @click="make('water', l)">Try the water side of the {{ l }}</button>
+      </template>
+      <button v-else-if="loops.length" type="button" class="act" @click="make('water')">Try the water side</button>
     </div>
     <p v-if="!test" class="none">
       No leak test yet. The boosted side is shut, pumped up and watched: what is stored in it then, what pushes at each cap, where to put soap first,
@@ -194,6 +212,7 @@ async function paper(): Promise<void> {
         </div>
         <div>
           <h3>The test</h3>
+          <ChoiceField v-if="choices.length" label="loop" :pointer="`${at}/loop`" :choices="choices" :fallback="choices[0]" of="leak test" />
           <TextField label="Made by" :pointer="`${at}/by`" :longest="80" />
           <TextField label="On" :pointer="`${at}/on`" :longest="40" />
           <NumberField part="leakTest" name="rated_kPa" :pointer="`${at}/rated_kPa`" optional empty="not known" of="leak test" />
@@ -208,8 +227,11 @@ async function paper(): Promise<void> {
           <NumberField part="leakTest" name="barometer_kPa" :pointer="`${at}/barometer_kPa`" optional empty="by the Brief" of="leak test" />
           <NumberField part="leakTest" name="gaugeError_kPa" :pointer="`${at}/gaugeError_kPa`" of="leak test" />
           <template v-if="reading">
-            <h3>Readings</h3>
-            <table class="figures readings">
+            <h3>
+              Readings<template v-if="test.gauge">, {{ test.gauge }}</template>
+            </h3>
+            <ReadGauge :test="test" :at="at" />
+            <table v-if="test.readings.length" class="figures readings">
               <thead>
                 <tr>
                   <th v-for="c in COLUMNS" :key="c" scope="col">{{ head(c) }}</th>

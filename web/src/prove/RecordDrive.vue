@@ -1,13 +1,16 @@
 <script setup lang="ts">
-import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import Select from 'primevue/select'
-import { api, type DeviceAsked, type Heard } from '../api/client'
+import { api, type DeviceAsked } from '../api/client'
 import { useBuild } from '../build/store'
 import { clock } from '../quantity/time'
 import { figure } from '../quantity/catalogue'
 import { useSettings } from '../settings/store'
 import Notice from '../ui/Notice.vue'
 import { unitOf } from './channels'
+import { OF_DRIVE, STATES, isSimulated } from './devices'
+import DeviceChoice from './DeviceChoice.vue'
+import { useHeard } from './heard'
 import { useLogs } from './logs'
 import { today } from './today'
 import TraceLines from './TraceLines.vue'
@@ -17,120 +20,55 @@ const emit = defineEmits<{ recorded: [] }>()
 const build = useBuild()
 const logs = useLogs()
 const settings = useSettings()
-const KINDS: { kind: NonNullable<DeviceAsked['kind']>; name: string }[] = [
-  { kind: 'SIMULATED_LOGGER', name: 'logger, simulated' },
-  { kind: 'SIMULATED_GAUGE', name: 'pressure gauge, simulated' },
-  { kind: 'SIMULATED_WEATHER', name: 'weather station, simulated' },
-  { kind: 'SIMULATED_FLOW_METER', name: 'water flow meter, simulated' },
-  { kind: 'SOCKET', name: 'device on the network' },
-  { kind: 'SERIAL', name: 'device on a serial line' },
-]
 const devices = ref<DeviceAsked[]>([{ kind: 'SIMULATED_LOGGER' }, { kind: 'SIMULATED_WEATHER' }])
 const name = ref(`drive ${today()}`)
 const faster = ref(1)
-const heard = shallowRef<Heard>()
 /** Rows of the last ten minutes. */
 const time = shallowRef<number[]>([])
 const values = shallowRef<(number | null)[][]>([])
-const id = ref<string>()
-const failed = ref('')
-const busy = ref(false)
 const KEPT = 6000
-const EVERY_MS = 500
-let timer: ReturnType<typeof setTimeout> | undefined
-let next = 0
+const { id, heard, failed, busy, begin, attempt, end } = useHeard(
+  // The gauge of a test that was taken out is nobody else's.
+  (r) => !r.leakTest || !build.document?.leakTests?.some((t) => t.id === r.leakTest),
+  () => undefined,
+  (more) => {
+    if (!more.time_s.length) return
+    const fresh = values.value.length === more.channels.length
+    time.value = [...(fresh ? time.value : []), ...more.time_s].slice(-KEPT)
+    values.value = more.values.map((v, c) => [...(fresh ? values.value[c]! : []), ...v.map((n) => n ?? null)].slice(-KEPT))
+  },
+  () => {
+    time.value = []
+    values.value = []
+  },
+)
 
-const simulated = computed(() => devices.value.some((d) => d.kind?.startsWith('SIMULATED')))
+const simulated = computed(() => devices.value.some(isSimulated))
 const curves = computed(() => (heard.value?.channels ?? []).map((c, i) => ({ ...c, shown: values.value[i] ?? [] })))
 const live = computed(() => heard.value?.recording)
 
-function clear(): void {
-  clearTimeout(timer)
-  heard.value = undefined
-  time.value = []
-  values.value = []
-  next = 0
-}
-async function follow(uid: string): Promise<void> {
-  try {
-    const more = await api.heard(uid, next)
-    if (id.value !== uid) return
-    failed.value = ''
-    next = more.next
-    if (more.time_s.length) {
-      const fresh = values.value.length === more.channels.length
-      time.value = [...(fresh ? time.value : []), ...more.time_s].slice(-KEPT)
-      values.value = more.values.map((v, c) => [...(fresh ? values.value[c]! : []), ...v.map((n) => n ?? null)].slice(-KEPT))
-    }
-    heard.value = more
-  } catch (e) {
-    if (id.value !== uid) return
-    failed.value = (e as Error).message
-  }
-  timer = setTimeout(() => void follow(uid), EVERY_MS)
-}
-/** What is under way is seen again after a reload. */
-watch(
-  () => build.keeper?.told.id,
-  async (of) => {
-    id.value = undefined
-    clear()
-    if (of === undefined) return
-    try {
-      const all = await api.recordings(of)
-      if (build.keeper?.told.id === of && all[0]) {
-        id.value = all[0].id
-        void follow(all[0].id)
-      }
-    } catch (e) {
-      failed.value = (e as Error).message
-    }
-  },
-  { immediate: true },
-)
-async function start(): Promise<void> {
-  failed.value = ''
-  busy.value = true
-  try {
+const start = () =>
+  attempt(async () => {
+    const of = build.keeper!.told.id
     const begun = await api.record({
-      build: build.keeper!.told.id,
+      build: of,
       name: name.value,
       document: build.document!,
       option: build.letter,
       faster: faster.value,
       devices: devices.value,
     })
-    clear()
-    id.value = begun.id
-    void follow(begun.id)
-  } catch (e) {
-    failed.value = (e as Error).message
-  } finally {
-    busy.value = false
-  }
-}
-async function stop(): Promise<void> {
-  const uid = id.value!
-  const of = build.keeper!.told.id
-  busy.value = true
-  try {
-    const { log } = await api.stopRecording(uid)
-    id.value = undefined
-    clear()
+    if (build.keeper?.told.id === of) begin(begun.id)
+  })
+const stop = () =>
+  attempt(async () => {
+    const of = build.keeper!.told.id
+    const { log } = await end(api.stopRecording)
+    if (build.keeper?.told.id !== of) return
     await logs.open(of)
     logs.chosen = log
     emit('recorded')
-  } catch (e) {
-    failed.value = (e as Error).message
-    if ((await api.recordings(of).catch(() => [])).every((r) => r.id !== uid)) {
-      id.value = undefined
-      clear()
-    }
-  } finally {
-    busy.value = false
-  }
-}
-const STATES = { CALLED: 'called', TALKS: 'talks', LOST: 'does not answer', SILENT: 'has ended' }
+  })
 function now(c: number): string {
   const value = values.value[c]?.at(-1)
   const channel = heard.value!.channels[c]!
@@ -140,35 +78,14 @@ function now(c: number): string {
   const f = figure(value, unit, settings.units)
   return `${f.figure} ${f.unit}`
 }
-onScopeDispose(() => {
-  id.value = undefined
-  clearTimeout(timer)
-})
 </script>
 
 <template>
   <div class="record">
     <template v-if="!id">
       <h3>Listen to</h3>
-      <div v-for="(d, i) in devices" :key="i" class="device">
-        <Select
-          :model-value="d.kind"
-          :options="KINDS"
-          option-label="name"
-          option-value="kind"
-          :aria-label="`Device ${i + 1}`"
-          @update:model-value="devices[i] = { kind: $event }"
-        />
-        <template v-if="d.kind === 'SOCKET'">
-          <label>address <input v-model="d.host" type="text" placeholder="192.168.1.20" :aria-label="`Device ${i + 1} address`" /></label>
-          <label
-            >port
-            <input v-model.number="d.port" type="text" inputmode="numeric" placeholder="5025" :aria-label="`Device ${i + 1} port`" class="short"
-          /></label>
-        </template>
-        <label v-else-if="d.kind === 'SERIAL'"
-          >line <input v-model="d.path" type="text" placeholder="/dev/ttyUSB0" :aria-label="`Device ${i + 1} line`"
-        /></label>
+      <div v-for="(_, i) in devices" :key="i" class="device">
+        <DeviceChoice v-model="devices[i]!" :kinds="OF_DRIVE" :name="`Device ${i + 1}`" />
         <button v-if="devices.length > 1" type="button" class="act" :aria-label="`Take out device ${i + 1}`" @click="devices.splice(i, 1)">
           take out
         </button>
@@ -253,9 +170,6 @@ input {
   border: 0;
   border-bottom: 1px solid var(--rule);
   background: transparent;
-}
-.short {
-  width: 70px;
 }
 .long {
   width: 260px;

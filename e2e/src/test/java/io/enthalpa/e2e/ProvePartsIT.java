@@ -78,6 +78,31 @@ class ProvePartsIT extends OnDemo {
         page.assertNothingWrong();
     }
 
+    /** The simulated gauge goes on over a reload; what it said is readings of the test, and called simulated. */
+    @Test
+    void theGaugeOfALeakTestIsReadByItself() {
+        page.newBuild().surface("Prove");
+        page.button("Leak test").click();
+        page.button("Try the boosted side").click();
+        page.button("Every cap is strapped: take readings").click();
+        page.pick("How fast the simulated gauge goes", "20");
+        page.button("Read it").click();
+        Locator gauge = page.raw().locator(".gauge");
+        assertThat(gauge).containsText(Pattern.compile("kPa, air .* simulated"), patient());
+        page.saved();
+        page.raw().reload();
+        page.button("Every cap is strapped: take readings").click();
+        assertThat(gauge).containsText(Pattern.compile("0:[345]\\d"), patient());
+        page.button("End it and take the readings").click();
+        assertThat(page.button("Read it")).isVisible();
+        assertThat(page.raw().locator(".leaks")).containsText("Readings, gauge with thermometer (simulated)");
+        assertThat(page.raw().locator(".readings tbody tr").nth(20)).isVisible();
+        assertThat(page.raw().locator(".result")).containsText("of the engine's air", patient());
+        page.raw().reload();
+        assertThat(page.raw().locator(".leaks")).containsText("Readings, gauge with thermometer (simulated)");
+        page.assertNothingWrong();
+    }
+
     @Test
     void listsOfTheDemoAndItsChange() throws IOException {
         page.openBuild("Juniper").option("A").surface("Prove");

@@ -2,6 +2,7 @@ package io.enthalpa.formats;
 
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.leak.LeakTest;
 import io.enthalpa.core.leak.LeakTest.Reading;
 import io.enthalpa.core.telemetry.Channel;
 import java.io.IOException;
@@ -28,7 +29,7 @@ public final class LeakCsv {
     private LeakCsv() {}
 
     /**
-     * @return time from 0; temperature NaN where the file has none
+     * @return from when the pump was shut off, time from 0; temperature NaN where the file has none
      * @throws EnthalpaFault naming line and column of what cannot be
      */
     public static List<Reading> read(InputStream file) {
@@ -49,7 +50,7 @@ public final class LeakCsv {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-        return thinned(all);
+        return thinned(LeakTest.sincePumped(all));
     }
 
     private static Map<Channel, LogHead.Column> columns(LogHead head) {

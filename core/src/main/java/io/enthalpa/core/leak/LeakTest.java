@@ -44,6 +44,8 @@ public record LeakTest(double volume, double outside) {
     private static final double EMPTY = 0.01;
 
     private static final int PANELS = 20;
+    /** Share of the highest reading from which it counts as pumped up. */
+    private static final double PUMPED = 0.98;
 
     /**
      * @param time        s
@@ -230,6 +232,20 @@ public record LeakTest(double volume, double outside) {
     /** @return Pa by which the last shows less than the first only because the air is cooler; negative where it is warmer */
     public double cooled(Reading first, Reading last) {
         return (outside + last.gauge()) * (first.temperature() / last.temperature() - 1);
+    }
+
+    /** @return from when the pump was shut off: from nearly the highest reading on, once it rises no more */
+    public static List<Reading> sincePumped(List<Reading> readings) {
+        double most = readings.stream().mapToDouble(Reading::gauge).max().orElse(0);
+        int from = 0;
+        while (from < readings.size() && readings.get(from).gauge() < PUMPED * most) {
+            from++;
+        }
+        while (from + 1 < readings.size()
+                && readings.get(from + 1).gauge() > readings.get(from).gauge()) {
+            from++;
+        }
+        return readings.subList(from, readings.size());
     }
 
     private static Verdict verdict(double leak, double sd, double good, double acceptable) {

@@ -61,7 +61,7 @@ public final class LogBand {
      * @param time     s of the log, of moments while the engine ran
      * @param half     half the width at each, K or m3/s, by channel
      * @param within   share of the time under load that each temperature was measured within it
-     * @param findings whether doubt explains what was measured: the intake, and what else it explains least
+     * @param findings whether doubt explains what was measured: the intake; where that is, what else is not
      */
     public record Band(
             double[] time, Map<Channel, double[]> half, Map<Channel, Double> within, List<LogFinding> findings) {}
@@ -183,11 +183,13 @@ public final class LogBand {
     private List<LogFinding> findings(Map<Channel, Double> within) {
         List<LogFinding> found = new ArrayList<>();
         run.judged().filter(within::containsKey).ifPresent(judged -> found.add(finding(judged, within.get(judged))));
-        within.entrySet().stream()
-                .filter(e -> e.getValue() < EXPLAINED
-                        && run.judged().filter(e.getKey()::equals).isEmpty())
-                .min(Map.Entry.comparingByValue())
-                .ifPresent(least -> found.add(finding(least.getKey(), least.getValue())));
+        // Where the intake itself is not explained, what leads to it is no news.
+        if (found.stream().allMatch(f -> f.kind() == LogFinding.Kind.BESIDE_WITHIN_DOUBT)) {
+            within.entrySet().stream()
+                    .filter(e -> e.getValue() < EXPLAINED)
+                    .min(Map.Entry.comparingByValue())
+                    .ifPresent(least -> found.add(finding(least.getKey(), least.getValue())));
+        }
         return found;
     }
 

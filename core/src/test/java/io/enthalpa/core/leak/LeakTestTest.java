@@ -133,6 +133,18 @@ class LeakTestTest {
     }
 
     @Test
+    void pumpingUpIsNoPartOfTheTest() {
+        double[] shown = {0, 20e3, 60e3, 98.5e3, 99e3, 100e3, 99.9e3, 99.95e3, 99.6e3, 99.7e3};
+        List<Reading> readings = new ArrayList<>();
+        for (int i = 0; i < shown.length; i++) {
+            readings.add(new Reading(i, shown[i], T));
+        }
+        assertThat(LeakTest.sincePumped(readings)).extracting(Reading::time).containsExactly(5.0, 6.0, 7.0, 8.0, 9.0);
+        assertThat(LeakTest.sincePumped(readings.subList(5, 10))).hasSize(5);
+        assertThat(LeakTest.sincePumped(List.of())).isEmpty();
+    }
+
+    @Test
     void whatIsNoTestIsRefused() {
         assertThatThrownBy(() -> TEST.result(List.of(new Reading(0, 1e5, T)), 0, 5e4, 320, 0.1))
                 .hasMessageContaining("readings is 1");

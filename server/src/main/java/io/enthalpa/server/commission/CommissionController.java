@@ -121,25 +121,10 @@ class CommissionController {
         });
     }
 
-    /** {@code air_C} is missing where the file has no temperature. */
-    record LeakReadingView(
-            double time_s, double gauge_kPa, @Nullable Double air_C) {}
-
-    record LeakReadingsAnswer(List<LeakReadingView> readings) {}
-
     /** Readings of a leak test from a file: clock, gauge, and a temperature if there is one. */
     @PostMapping(path = "/leak-readings", consumes = "text/csv")
-    LeakReadingsAnswer leakReadings(HttpServletRequest body) throws IOException {
-        return new LeakReadingsAnswer(LeakCsv.read(body.getInputStream()).stream()
-                .map(r -> new LeakReadingView(
-                        round(r.time()),
-                        round(r.gauge() / 1000),
-                        Double.isNaN(r.temperature()) ? null : Double.valueOf(round(r.temperature() - 273.15))))
-                .toList());
-    }
-
-    private static double round(double value) {
-        return Math.round(value * 1e4) / 1e4;
+    LeakReadingsView leakReadings(HttpServletRequest body) throws IOException {
+        return LeakReadingsView.of(LeakCsv.read(body.getInputStream()));
     }
 
     /** @param table rows of cells, the first its head; null for none */

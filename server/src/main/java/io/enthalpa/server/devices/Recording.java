@@ -36,6 +36,7 @@ final class Recording {
     private final UUID uid = UUID.randomUUID();
     private final long build;
     private final String name;
+    private final String leakTest;
     private final Path path;
     private final FileChannel file;
     private final Writer out;
@@ -53,9 +54,11 @@ final class Recording {
     private boolean over;
     private String trouble = "";
 
-    Recording(long build, String name, Path folder, List<Feed> feeds) throws IOException {
+    /** @param leakTest id of the test whose gauge is read; empty for a drive */
+    Recording(long build, String name, String leakTest, Path folder, List<Feed> feeds) throws IOException {
         this.build = build;
         this.name = name;
+        this.leakTest = leakTest;
         this.path = folder.resolve(build + "_" + uid + ".csv");
         this.file = FileChannel.open(path, StandardOpenOption.CREATE_NEW, StandardOpenOption.WRITE);
         this.out = Channels.newWriter(file, StandardCharsets.UTF_8);
@@ -172,6 +175,17 @@ final class Recording {
 
     String name() {
         return name;
+    }
+
+    String leakTest() {
+        return leakTest;
+    }
+
+    /** What it holds up to now is on the disk. */
+    synchronized void flush() throws IOException {
+        if (csv != null && !over) {
+            keep();
+        }
     }
 
     Path path() {

@@ -2,6 +2,7 @@ package io.enthalpa.server.devices;
 
 import io.enthalpa.core.build.Answer;
 import io.enthalpa.core.build.Build;
+import io.enthalpa.core.commission.SimulatedGauge;
 import io.enthalpa.core.endurance.Trace;
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
@@ -9,6 +10,7 @@ import io.enthalpa.core.telemetry.Channel;
 import io.enthalpa.core.telemetry.LogSeries;
 import io.enthalpa.core.telemetry.SimulatedLog;
 import io.enthalpa.formats.BuildFile;
+import io.enthalpa.server.commission.LeakReadingsView;
 import io.enthalpa.server.problem.Asked;
 import io.enthalpa.server.work.Work;
 import java.util.ArrayList;
@@ -21,6 +23,7 @@ import java.util.concurrent.ThreadLocalRandom;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import org.springframework.http.HttpStatus;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -40,6 +43,7 @@ class RecordingController {
     private static final double FASTEST = 60;
     private static final Set<Channel> WEATHER = EnumSet.of(Channel.OUTSIDE);
     private static final Set<Channel> FLOW = EnumSet.of(Channel.WATER_FLOW);
+    private static final Set<Channel> LEAK_GAUGE = EnumSet.of(Channel.BOOST, Channel.INTAKE);
     private static final Set<Channel> GAUGE = EnumSet.of(Channel.BOOST);
 
     private final Recordings recordings;
@@ -56,6 +60,8 @@ class RecordingController {
         SERIAL,
         SIMULATED_LOGGER,
         SIMULATED_GAUGE,
+        /** Of a leak test. */
+        SIMULATED_LEAK_GAUGE,
         SIMULATED_WEATHER,
         SIMULATED_FLOW_METER
     }
@@ -68,7 +74,8 @@ class RecordingController {
             @Nullable String path) {}
 
     /**
-     * @param option that simulated devices drive
+     * @param option   that simulated devices drive
+     * @param leakTest id of the test in the document whose gauge is read; null for a drive
      * @param faster times as fast as a clock they go; null for once
      */
     record RecordingRequest(
@@ -76,17 +83,21 @@ class RecordingController {
             String name,
             @Nullable JsonNode document,
             @Nullable String option,
+            @Nullable String leakTest,
             @Nullable Double faster,
             @Nullable List<DeviceRequest> devices) {}
 
     record DeviceView(
             String name, boolean simulated, Device.State state, List<String> channels, long spoilt, String trouble) {}
 
-    record RecordingView(UUID id, String name, boolean simulated, List<DeviceView> devices, long rows) {
+    /** @param leakTest empty for a drive */
+    record RecordingView(
+            UUID id, String name, String leakTest, boolean simulated, List<DeviceView> devices, long rows) {
         static RecordingView of(Recording r) {
             return new RecordingView(
                     r.uid(),
                     r.name(),
+                    r.leakTest(),
                     r.isSimulated(),
                     r.devices().stream()
                             .map(d -> new DeviceView(
@@ -125,15 +136,36 @@ class RecordingController {
                 ? Optional.of(work.now(
                         page,
                         "drive",
-                        () -> drive(
-                                BuildFile.read(Asked.document(request.document())),
-                                Asked.text(request.option(), "option"))))
+                        () -> request.leakTest() == null
+                                ? drive(
+                                        BuildFile.read(Asked.document(request.document())),
+                                        Asked.text(request.option(), "option"))
+                                : leakTest(Asked.document(request.document()), request.leakTest())))
                 : Optional.empty();
         List<Feed> feeds = new ArrayList<>();
         for (int i = 0; i < asked.size(); i++) {
             feeds.add(feed(asked.get(i), i, drive, faster));
         }
-        return RecordingView.of(recordings.start(request.build(), Asked.text(request.name(), "name"), feeds));
+        return RecordingView.of(recordings.start(
+                request.build(),
+                Asked.text(request.name(), "name"),
+                request.leakTest() == null ? "" : request.leakTest(),
+                feeds));
+    }
+
+    private static LogSeries leakTest(JsonNode document, String id) {
+        JsonNode tests = document.path("leakTests");
+        for (int i = 0; i < tests.size(); i++) {
+            if (tests.get(i).path("id").asString("").equals(id)) {
+                Build build = BuildFile.read(document);
+                return SimulatedGauge.readings(
+                        build,
+                        build.proofs().leakTests().get(i),
+                        ThreadLocalRandom.current().nextLong());
+            }
+        }
+        throw EnthalpaFault.of(
+                FaultKind.CONTRADICTION, "leakTest", "leak test", id, "the id of one that is in the document", "");
     }
 
     private static LogSeries drive(Build build, String letter) {
@@ -157,6 +189,7 @@ class RecordingController {
             case SERIAL -> SerialFeed.of(Asked.text(asked.path(), "path"));
             case SIMULATED_LOGGER -> simulated("logger", drive, rest(drive), 1, faster);
             case SIMULATED_GAUGE -> simulated("gauge", drive, GAUGE, 2, faster);
+            case SIMULATED_LEAK_GAUGE -> simulated("gauge with thermometer", drive, LEAK_GAUGE, 1, faster);
             case SIMULATED_WEATHER -> simulated("weather station", drive, WEATHER, 10, faster);
             case SIMULATED_FLOW_METER -> simulated("flow meter", drive, FLOW, 5, faster);
         };
@@ -244,5 +277,18 @@ class RecordingController {
     @PostMapping("/{id}/stop")
     RecordedView stop(@PathVariable UUID id) {
         return new RecordedView(recordings.stop(id));
+    }
+
+    /** What the gauge of a leak test has said up to now. */
+    @GetMapping("/{id}/leak-readings")
+    LeakReadingsView leakReadings(@PathVariable UUID id) {
+        return LeakReadingsView.of(recordings.readings(id));
+    }
+
+    /** Ends it; nothing of it is kept. */
+    @DeleteMapping("/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void drop(@PathVariable UUID id) {
+        recordings.drop(id);
     }
 }

@@ -2,6 +2,8 @@ package io.enthalpa.server.devices;
 
 import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.fault.FaultKind;
+import io.enthalpa.core.leak.LeakTest.Reading;
+import io.enthalpa.formats.LeakCsv;
 import io.enthalpa.server.builds.BuildService;
 import io.enthalpa.server.logs.LogService;
 import io.enthalpa.server.problem.NotThereException;
@@ -50,7 +52,8 @@ class Recordings {
         return folder;
     }
 
-    Recording start(long build, String name, List<Feed> feeds) {
+    /** @param leakTest id of the test whose gauge is read; empty for a drive */
+    Recording start(long build, String name, String leakTest, List<Feed> feeds) {
         builds.get(build);
         if (running.size() >= MOST) {
             throw EnthalpaFault.of(
@@ -72,7 +75,7 @@ class Recordings {
                     "");
         }
         try {
-            Recording recording = new Recording(build, called, folder(), feeds);
+            Recording recording = new Recording(build, called, leakTest, folder(), feeds);
             running.put(recording.uid(), recording);
             recording.start();
             return recording;
@@ -112,6 +115,31 @@ class Recordings {
                     "without two rows",
                     "a device that talked",
                     "Nothing was kept of it. (" + nothing.sentence() + ")");
+        }
+    }
+
+    /** What has been heard up to now, as readings of a leak test. */
+    List<Reading> readings(UUID uid) {
+        Recording recording = recording(uid);
+        try {
+            recording.flush();
+            try (InputStream in = Files.newInputStream(recording.path())) {
+                return LeakCsv.read(in);
+            }
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Ends it and keeps nothing of it. */
+    void drop(UUID uid) {
+        Recording recording = recording(uid);
+        try {
+            recording.end();
+            Files.deleteIfExists(recording.path());
+            running.remove(uid);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
         }
     }
 

@@ -138,6 +138,52 @@ class RecordingsTest {
         }
     }
 
+    /** What the simulated gauge of a leak test says becomes its readings; nothing of it is a log. */
+    @Test
+    void theGaugeOfALeakTestIsRead() throws Exception {
+        try (RunningServer server = new RunningServer(data, false)) {
+            JsonNode build = server.freshBuild();
+            ObjectNode request = request(build, "leak test").put("faster", 60).put("leakTest", "l1");
+            ((ObjectNode) request.get("document"))
+                    .putArray("leakTests")
+                    .addObject()
+                    .put("id", "l1")
+                    .put("side", "charge")
+                    .put("option", "A")
+                    .put("by", "")
+                    .put("on", "")
+                    .put("gaugeError_kPa", 0.1)
+                    .put("soaped", "")
+                    .putArray("readings");
+            ((tools.jackson.databind.node.ArrayNode) request.get("devices"))
+                    .addObject()
+                    .put("kind", "SIMULATED_LEAK_GAUGE");
+            JsonNode begun = server.post("/api/recordings", request.toString()).json();
+            assertThat(begun.get("leakTest").asString()).isEqualTo("l1");
+            String at = "/api/recordings/" + begun.get("id").asString();
+            JsonNode heard =
+                    until(server, begun.get("id").asString(), h -> h.get("next").longValue() > 60);
+            assertThat(heard.get("recording").get("simulated").booleanValue()).isTrue();
+            JsonNode readings = server.get(at + "/leak-readings").json().get("readings");
+            assertThat(readings.size()).isBetween(50, 200);
+            assertThat(readings.get(0).get("time_s").doubleValue()).isZero();
+            // The same numbers as on the screen, of the moment the pump was shut off.
+            double shown = heard.get("values").get(0).get(0).doubleValue();
+            assertThat(readings.get(0).get("gauge_kPa").doubleValue()).isCloseTo(shown, within(0.02 * shown));
+            assertThat(readings.get(0).get("air_C").doubleValue())
+                    .isGreaterThan(
+                            readings.get(readings.size() - 1).get("air_C").doubleValue());
+
+            request.put("leakTest", "l2");
+            assertThat(server.post("/api/recordings", request.toString()).json().toString())
+                    .contains("leak test is l2", "the id of one that is in the document");
+            assertThat(server.delete(at).status()).isEqualTo(204);
+            assertThat(server.get(at + "/rows").status()).isEqualTo(404);
+            assertThat(server.get("/api/logs?build=" + build.get("id")).json()).isEmpty();
+            assertThat(data.resolve("recordings")).isEmptyDirectory();
+        }
+    }
+
     /** As a killed program leaves it: its last line cut in two. */
     @Test
     void whatWasCutOffIsALogAtTheNextStart() throws Exception {
