@@ -9,6 +9,7 @@ import io.enthalpa.core.telemetry.Channel;
 import io.enthalpa.core.telemetry.LogFinding;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.StringReader;
 import java.nio.charset.Charset;
 import java.nio.charset.StandardCharsets;
@@ -17,6 +18,7 @@ import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
@@ -226,5 +228,28 @@ class LogCsvTest {
         byte[] cut = Arrays.copyOf(whole, 19);
         assertThat(whole[18]).as("the first byte of the degree sign").isEqualTo((byte) 0xC2);
         assertThat(LogText.start(cut)).startsWith("time [s],outside [");
+    }
+
+    /** A year of a weather station, not made for this program (see the README beside it); it has an hour between rows. */
+    @Test
+    void aFileOfOthersIsReadAsItIs() throws IOException {
+        String text;
+        try (InputStream file = getClass().getResourceAsStream("/open/weather-normals.csv")) {
+            text = new String(file.readAllBytes(), StandardCharsets.UTF_8);
+        }
+        LogHead.Guess guessed = guess(text.substring(0, 2000));
+        assertThat(guessed.columns().keySet())
+                .as("a temperature of nobody knows what is not taken for one")
+                .containsExactly(Channel.TIME);
+        // A year is no drive: refused by the line where ten hours are over, not by its size.
+        assertThatThrownBy(() -> read(text, "TIME:0:s,OUTSIDE:2:°C"))
+                .hasMessageContaining("line 13, length is more than 10 h; it must be at most 10 h");
+        String morning = text.lines().limit(12).collect(Collectors.joining("\n"));
+        Read read = read(morning, "TIME:0:s,OUTSIDE:2:°C");
+        assertThat(read.time()).hasSize(11).startsWith(0.0, 3600.0).endsWith(36_000.0);
+        assertThat(read.rows().stream().mapToDouble(r -> Math.rint((r[0] - KELVIN) * 1e6) / 1e6))
+                .containsExactly(4.0, 3.9, 3.8, 3.8, 3.7, 3.7, 3.7, 3.7, 4.0, 4.5, 5.2);
+        // Boost from air pressure in mbar, as a gauge would log it.
+        assertThat(read(morning, "TIME:0:s,MANIFOLD:1:mbar").rows().get(0)[0]).isCloseTo(101_660, within(1e-6));
     }
 }
