@@ -74,3 +74,28 @@ it('is stale from the moment of a change, drops the question and takes only the 
   wrapper.unmount()
   expect(ask.mock.calls[3]![2].aborted).toBe(true)
 })
+
+it('asks nothing anew when only something is written down about the car, unless it is asked about that', async () => {
+  const { told } = looking()
+  let records!: ReturnType<typeof useLookedUp<string>>
+  const asked = vi.fn(() => Promise.resolve(['kept']))
+  mount({
+    setup() {
+      records = useLookedUp<string>(() => undefined, asked, 300, true)
+      return () => null
+    },
+  })
+  await vi.advanceTimersByTimeAsync(301)
+  answers[0]!(['first'])
+  await vi.advanceTimersByTimeAsync(0)
+  const keeper = useBuild().keeper!
+  keeper.told.newest = { ...keeper.told.newest, leakTests: [] }
+  await vi.advanceTimersByTimeAsync(301)
+  expect(ask).toHaveBeenCalledTimes(1)
+  expect(told.stale.value).toBe(false)
+  expect(asked).toHaveBeenCalledTimes(2)
+  expect(records.asked.value!.document.leakTests).toEqual([])
+  keeper.told.newest = { ...keeper.told.newest, name: 'two' }
+  await vi.advanceTimersByTimeAsync(301)
+  expect(ask).toHaveBeenCalledTimes(2)
+})

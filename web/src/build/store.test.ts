@@ -47,7 +47,8 @@ describe('the build on screen', () => {
     expect(save).toHaveBeenCalledWith(7, 1, expect.objectContaining({ name: 'Bench' }), 'boost 80 → 110 kPa', expect.stringMatching(/^n/))
     expect(build.keeper?.told.revision).toBe(2)
     expect(shelved()).toEqual([])
-    expect(api.preview).toHaveBeenLastCalledWith(expect.anything(), ['B'], 'DUTY', expect.anything())
+    const edited = expect.objectContaining({ options: expect.arrayContaining([expect.objectContaining({ letter: 'B', boost_kPa: 110 })]) })
+    expect(api.preview).toHaveBeenCalledWith(edited, ['B'], 'DUTY', expect.anything())
   })
 
   it('has an edit on the shelf at once and sends it when the eye has its answer', async () => {

@@ -179,6 +179,12 @@ export function prepared(edits: Edit[]): Edit[] {
 /** What was tried on the car and written down: no answer hangs on it. */
 const RECORDS = /^\/(leakTests|changes)(\/|$)/
 
+/** @returns whether two states of a document differ in records at most; by identity, for edits leave alone what they do not change */
+export function sameDesign(one: BuildDocument, other: BuildDocument): boolean {
+  const [a, b] = [one, other] as unknown as [Record<string, unknown>, Record<string, unknown>]
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((key) => a[key] === b[key] || RECORDS.test(`/${key}`))
+}
+
 /** @returns letters of the options that the edits can change; undefined when they can change all */
 export function touched(document: BuildDocument, edits: Edit[]): string[] | undefined {
   const letters = new Set<string>()

@@ -77,6 +77,7 @@ const { found } = useLookedUp(
   () => changes.value,
   async (document, _, dropped) => (await api.changesMade(document, dropped)).changes,
   150,
+  true,
 )
 const verdict = (i: number) => (found.value[i] ? say(found.value[i], build.catalogue!.sentences, settings.units) : '')
 const total = computed(() => ({

@@ -53,6 +53,8 @@ const { found } = useLookedUp<Answer>(
             return [{ fault: (e as Error).message }]
           },
         ),
+  300,
+  true,
 )
 const plan = computed(() => (found.value[0] && 'view' in found.value[0] ? found.value[0].view : undefined))
 const fault = computed(() => (found.value[0] && 'fault' in found.value[0] ? found.value[0].fault : ''))

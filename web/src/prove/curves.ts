@@ -1,5 +1,6 @@
 import { onScopeDispose, shallowRef, watch, type Ref } from 'vue'
 import { api, type Channel, type LogCurves } from '../api/client'
+import { useDesign } from '../build/design'
 import { useBuild } from '../build/store'
 import type { Window } from '../plot/timeAxis'
 
@@ -17,6 +18,7 @@ export function useCurves(
   channels: Ref<Channel[]>,
 ): Readonly<Ref<LogCurves | undefined>> {
   const build = useBuild()
+  const design = useDesign()
   const curves = shallowRef<LogCurves>()
   let question: AbortController | undefined
   let timer: ReturnType<typeof setTimeout> | undefined
@@ -52,7 +54,7 @@ export function useCurves(
     drop()
   })
   watch(
-    [log, window, columns, () => channels.value.join(), () => build.document, () => build.letter],
+    [log, window, columns, () => channels.value.join(), () => design.document, () => build.letter],
     ([id, w, n], before) => {
       clearTimeout(timer)
       // What is dropped must be gone before the next is asked, or the server would tell it that it was.

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { api, type LogBeside, type LogCard, type LogMarks } from '../api/client'
+import { useDesign } from '../build/design'
 import { useBuild } from '../build/store'
 
 /** How long a build stands before its log is laid beside it anew, ms. */
@@ -9,6 +10,7 @@ const STANDS = 150
 /** Logs of the build on screen, the one that is looked at, and what is found of it beside the option. */
 export const useLogs = defineStore('logs', () => {
   const build = useBuild()
+  const design = useDesign()
   const of = ref<number>()
   const list = shallowRef<LogCard[]>()
   const chosen = ref<number>()
@@ -78,7 +80,7 @@ export const useLogs = defineStore('logs', () => {
     }
   }
 
-  watch([chosen, () => build.document, () => build.letter], ([id, document]) => {
+  watch([chosen, () => design.document, () => build.letter], ([id, document]) => {
     clearTimeout(timer)
     const stands = question || told.value?.log === id ? STANDS : 0
     question?.abort()

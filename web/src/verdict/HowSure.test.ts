@@ -69,7 +69,7 @@ describe('how sure', () => {
     const column = await asked()
     told!({ data: JSON.stringify({ id: 's', state: 'DONE', done: 200, of: 200, spread }) })
     const build = useBuild()
-    build.keeper = new Keeper('test', { ...build.document! }, { id: 7, revision: 1 })
+    build.keeper = new Keeper('test', { ...build.document!, name: 'another' }, { id: 7, revision: 1 })
     await flushPromises()
     expect(column.find('.measure').exists()).toBe(false)
     expect(column.find('button').text()).toContain('Run 200')
