@@ -73,14 +73,13 @@ const drop = () => attempt(() => end(api.dropRecording))
 
 <template>
   <section class="gauge" aria-label="The gauge">
-    <div v-if="!id" class="device">
-      <DeviceChoice v-model="device" :kinds="OF_LEAK" name="Gauge" />
+    <DeviceChoice v-if="!id" v-model="device" :kinds="OF_LEAK" name="Gauge">
       <label v-if="isSimulated(device)">
         <Select v-model="faster" :options="[1, 5, 20, 60]" aria-label="How fast the simulated gauge goes" />
         times as fast as the clock
       </label>
       <button type="button" class="act" :disabled="busy" @click="start">Read it</button>
-    </div>
+    </DeviceChoice>
     <template v-else>
       <p role="status">
         <b v-if="shown?.gauge !== undefined" class="now">{{ spoken(shown.gauge, 'kPa', settings.units, 2) }}</b>
@@ -100,15 +99,7 @@ const drop = () => attempt(() => end(api.dropRecording))
 </template>
 
 <style scoped>
-.device {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 20px;
-  align-items: baseline;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
-}
-.device :deep(.p-select-label) {
+.gauge :deep(.p-select-label) {
   padding: 5px 4px;
   font-size: var(--s2);
   font-weight: 500;

@@ -84,12 +84,11 @@ function now(c: number): string {
   <div class="record">
     <template v-if="!id">
       <h3>Listen to</h3>
-      <div v-for="(_, i) in devices" :key="i" class="device">
-        <DeviceChoice v-model="devices[i]!" :kinds="OF_DRIVE" :name="`Device ${i + 1}`" />
+      <DeviceChoice v-for="(_, i) in devices" :key="i" v-model="devices[i]!" :kinds="OF_DRIVE" :name="`Device ${i + 1}`">
         <button v-if="devices.length > 1" type="button" class="act" :aria-label="`Take out device ${i + 1}`" @click="devices.splice(i, 1)">
           take out
         </button>
-      </div>
+      </DeviceChoice>
       <p><button v-if="devices.length < 8" type="button" class="act" @click="devices.push({ kind: 'SOCKET' })">Another device</button></p>
       <p class="quiet">
         A row is kept whenever the first of them speaks, with what the others said last. What a device has to say stands in docs/devices.md.

@@ -157,7 +157,11 @@ class DemoLogs {
     void end() {
         over = true;
         keeping.lock();
-        keeping.unlock();
+        try {
+            LOG.debug("no more demo logs are made");
+        } finally {
+            keeping.unlock();
+        }
     }
 
     private static String file(Build build, Drive drive, long seed) {
