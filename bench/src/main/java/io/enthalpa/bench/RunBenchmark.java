@@ -10,7 +10,6 @@ import io.enthalpa.core.fit.Pipework;
 import io.enthalpa.core.room.Carrier;
 import io.enthalpa.core.room.Obstacle;
 import io.enthalpa.core.room.RoomSpec;
-import io.enthalpa.core.room.Stand;
 import io.enthalpa.core.route.Centreline;
 import io.enthalpa.core.route.Run;
 import io.enthalpa.core.route.RunName;
@@ -25,7 +24,6 @@ import io.enthalpa.formats.BuildFile;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.TimeUnit;
@@ -37,7 +35,7 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 
-/** A pipe in the van's room, its core turned over: all gaps along it, budget 5 ms; ways for it, three or more, budget 2 s. */
+/** A pipe in the van's room: all gaps along it, budget 5 ms; ways for it, three or more, budget 2 s. */
 @State(Scope.Benchmark)
 @BenchmarkMode(Mode.AverageTime)
 @OutputTimeUnit(TimeUnit.MILLISECONDS)
@@ -61,10 +59,6 @@ public class RunBenchmark {
         room = build.room().orElseThrow();
         solids = room.obstacles().stream().map(Obstacle::solid).toList();
         BuildOption option = build.option("C");
-        List<Stand> stands = new ArrayList<>(option.stands());
-        Stand core = stands.get(0);
-        stands.set(0, core.turned(core.turned(), core.tipped(), Math.PI));
-        option = option.withStands(stands);
         passable = Passable.of(option, room, solids, PIPE);
         List<Router.Way> ways = threeWays();
         if (ways.size() < 3) {

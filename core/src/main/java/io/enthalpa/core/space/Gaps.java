@@ -131,7 +131,9 @@ public final class Gaps {
         } else if (a.half().isPresent()) {
             beyond(b.parts, motionB, a.half().get(), (apart, i) -> take(apart.turnedRound(), 0, i));
         } else if (a.size() > 0 && b.size() > 0) {
-            visit(a.tree, b.tree);
+            Swept x = new Swept(a.tree, motionA);
+            Swept y = new Swept(b.tree, motionB);
+            visit(x, y, x.box.gap(y.box));
         }
         return best == null
                 ? Optional.empty()
@@ -186,40 +188,61 @@ public final class Gaps {
         }
     }
 
-    /** What two boxes keep at least, whatever they do. */
-    private double atLeast(BoxTree x, BoxTree y) {
-        return motionA.isStill() && motionB.isStill()
-                ? x.bounds().gap(y.bounds())
-                : motionA.swept(x.bounds()).gap(motionB.swept(y.bounds()));
+    /** Boxes that the boxes of a tree never leave, whatever its carrier does; each worked out once, when it is first asked for. */
+    private static final class Swept {
+        private final BoxTree of;
+        private final Motion motion;
+        private final Bounds box;
+        private Swept left;
+        private Swept right;
+
+        Swept(BoxTree of, Motion motion) {
+            this.of = of;
+            this.motion = motion;
+            this.box = motion.isStill() ? of.bounds() : motion.swept(of.bounds());
+        }
+
+        Swept left() {
+            left = left == null ? new Swept(of.left(), motion) : left;
+            return left;
+        }
+
+        Swept right() {
+            right = right == null ? new Swept(of.right(), motion) : right;
+            return right;
+        }
     }
 
-    private void visit(BoxTree x, BoxTree y) {
-        if (least < enough || atLeast(x, y) > least + ALIKE) {
+    /** @param keeps what the two boxes keep at least */
+    private void visit(Swept x, Swept y, double keeps) {
+        if (least < enough || keeps > least + ALIKE) {
             return;
         }
-        if (x.isLeaf() && y.isLeaf()) {
-            Convex p = a.parts[x.part()];
-            Convex q = b.parts[y.part()];
+        if (x.of.isLeaf() && y.of.isLeaf()) {
+            Convex p = a.parts[x.of.part()];
+            Convex q = b.parts[y.of.part()];
             // Parts beside one another are mostly near the same place.
             Optional<Vector3D> hint = Optional.ofNullable(best).map(Apart::towards);
             take(
                     Moved.between(p, motionA, new Opposite.Shape(q), motionB, travel, least + ALIKE, hint),
-                    x.part(),
-                    y.part());
+                    x.of.part(),
+                    y.of.part());
             return;
         }
-        boolean splitX =
-                y.isLeaf() || !x.isLeaf() && x.bounds().diagonal() > y.bounds().diagonal();
-        BoxTree firstX = splitX ? x.left() : x;
-        BoxTree firstY = splitX ? y : y.left();
-        BoxTree otherX = splitX ? x.right() : x;
-        BoxTree otherY = splitX ? y : y.right();
-        if (atLeast(firstX, firstY) <= atLeast(otherX, otherY)) {
-            visit(firstX, firstY);
-            visit(otherX, otherY);
+        boolean splitX = y.of.isLeaf()
+                || !x.of.isLeaf() && x.of.bounds().diagonal() > y.of.bounds().diagonal();
+        Swept oneX = splitX ? x.left() : x;
+        Swept oneY = splitX ? y : y.left();
+        Swept otherX = splitX ? x.right() : x;
+        Swept otherY = splitX ? y : y.right();
+        double one = oneX.box.gap(oneY.box);
+        double other = otherX.box.gap(otherY.box);
+        if (one <= other) {
+            visit(oneX, oneY, one);
+            visit(otherX, otherY, other);
         } else {
-            visit(otherX, otherY);
-            visit(firstX, firstY);
+            visit(otherX, otherY, other);
+            visit(oneX, oneY, one);
         }
     }
 }
