@@ -65,7 +65,9 @@ function words(c: ChangeView): string {
   }
   const field = build.catalogue!.field(c.part, c.key)
   const text = (v: number) => build.catalogue!.text(field, v, settings.units, true)
-  const name = field.label.startsWith(c.piece) || /^(radiator|water|face|filter|ice)/.test(field.label) ? field.label : `${c.piece} ${field.label}`
+  const [first, ...rest] = field.label.split(' ')
+  const ofPiece = c.piece.endsWith(` ${first}`) ? rest.join(' ') : field.label
+  const name = field.label.startsWith(c.piece) || /^(radiator|water|face|filter|ice)/.test(field.label) ? field.label : `${c.piece} ${ofPiece}`
   const from = text(c.from).replace(/ .*$/, '')
   const to = text(c.to).replace(/ (?=\S+$)/, '\u00a0')
   return `${name.charAt(0).toUpperCase()}${name.slice(1)} ${from} → ${to}`

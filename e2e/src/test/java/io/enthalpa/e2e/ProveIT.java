@@ -76,9 +76,8 @@ class ProveIT extends OnDemo {
         assertThat(answer()).containsText("Predicted too cold all along", patient());
         assertThat(answer()).containsText("less goes round than the model has. Look for a kinked or thin hose");
         // The intake alone would be explained by what is not known exactly; the water is not.
-        assertThat(answer()).containsText("under load the intake was measured within", patient());
-        assertThat(answer()).containsText("The band does not hold it", patient());
-        assertThat(answer()).containsText("was the water behind the core within");
+        assertThat(answer()).containsText("The band holds the intake", patient());
+        assertThat(answer()).containsText("The band does not hold the water behind the core", patient());
         assertThat(prove().locator("svg path.doubt")).hasAttribute("d", Pattern.compile("^M.*Z$"));
         // Four runs, each told for itself, with what was measured under the stations.
         assertThat(prove().locator("tbody tr.pull")).not().hasCount(0);

@@ -135,6 +135,7 @@ class ProvePartsIT extends OnDemo {
         assertThat(page.raw().locator(".logs button"))
                 .containsText(Pattern.compile("drive .*\\(simulated\\)"), patient());
         assertThat(page.raw().locator(".answer")).containsText(Pattern.compile("Predicted|nothing|load"), patient());
+        assertThat(page.raw().locator(".answer")).containsText("The band holds the", patient());
         page.assertNothingWrong();
     }
 
