@@ -92,7 +92,7 @@ public final class Screenshots {
                     .getByText("hill runs, Saturday (simulated)")
                     .first()
                     .click(new Locator.ClickOptions().setTimeout(LONG));
-            page.raw().getByText("Look for a kinked").waitFor(new Locator.WaitForOptions().setTimeout(LONG));
+            page.raw().getByText("The band does not hold").waitFor(new Locator.WaitForOptions().setTimeout(LONG));
         });
         take("brief", 1280, 800, "light", page -> page.openBuild(van).surface("Brief"));
         take("side-by-side", 1280, 800, "dark", page -> {

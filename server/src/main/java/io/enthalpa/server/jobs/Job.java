@@ -1,16 +1,23 @@
 package io.enthalpa.server.jobs;
 
 import io.enthalpa.core.fault.EnthalpaFault;
+import io.enthalpa.core.fault.FaultKind;
 import io.enthalpa.server.problem.FaultView;
 import java.util.concurrent.CancellationException;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.Supplier;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /**
  * Work in equal parts that any thread may do in any order, with what came of it. Parts not yet begun are dropped on cancel.
  */
 final class Job {
+    private static final Logger LOG = LoggerFactory.getLogger(Job.class);
+    private static final String FAILED =
+            "Something went wrong inside Enthalpa; this was not computed. Details are in the file enthalpa.log in the data folder.";
+
     /** How it stands. */
     enum State {
         RUNNING,
@@ -76,6 +83,10 @@ final class Job {
             fault = FaultView.of(refused);
         } catch (CancellationException dropped) {
             cancelled = true;
+        } catch (RuntimeException failure) {
+            // Else it would run for ever in the eyes of who watches it.
+            LOG.error("a part of {} failed", kind, failure);
+            fault = new FaultView(FaultKind.NO_SOLUTION, "", kind, "failed", "", null, FAILED);
         }
         done.incrementAndGet();
     }
