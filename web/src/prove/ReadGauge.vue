@@ -66,7 +66,8 @@ const take = () =>
       `readings of the ${gauge}`,
     )
     if (!done) return
-    await end(api.dropRecording)
+    // By the time it is kept another build may be on screen, with a gauge of its own.
+    await (id.value === uid ? end(api.dropRecording) : api.dropRecording(uid))
   })
 const drop = () => attempt(() => end(api.dropRecording))
 </script>
