@@ -64,6 +64,7 @@ public record Finding(Kind kind, List<Figure> figures) {
         WATER_BOILS(Part.BESIDE),
         WATER_FREEZES(Part.BESIDE),
         DENSITY(Part.WORTH),
+        SPRAYS_BADLY(Part.WORTH),
         BACK_AT_TARGET(Part.WORTH),
         SENSOR_NEVER_SHOWS(Part.WORTH),
         SENSOR_SHOWS(Part.WORTH),

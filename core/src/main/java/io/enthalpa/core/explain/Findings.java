@@ -9,6 +9,7 @@ import io.enthalpa.core.explain.Finding.Kind;
 import io.enthalpa.core.plant.ResistanceShares;
 import io.enthalpa.core.quantity.Figure;
 import io.enthalpa.core.quantity.Quantity;
+import io.enthalpa.core.verdict.Load;
 import io.enthalpa.core.verdict.RunFigures;
 import io.enthalpa.core.verdict.RunShape;
 import io.enthalpa.core.verdict.Targets;
@@ -233,6 +234,9 @@ public final class Findings {
     private void worth() {
         if (Double.isFinite(figures.density()) && Double.isFinite(figures.wonBack())) {
             say(Kind.DENSITY, share("density", figures.density()), share("won", figures.wonBack()));
+        }
+        if (verdict.mean() < Load.SPRAYS_BADLY) {
+            say(Kind.SPRAYS_BADLY, temperature("mean", verdict.mean()), temperature("line", Load.SPRAYS_BADLY));
         }
         if (Double.isFinite(figures.recoveredAfter())) {
             say(Kind.BACK_AT_TARGET, time("after", figures.recoveredAfter()));

@@ -49,6 +49,7 @@ public record LogFinding(Kind kind, String of, String to, List<Figure> figures) 
         LOG_RAMP_OF_WATER(About.SHAPE),
         LOG_RAMP_OF_CORE(About.SHAPE),
         LOG_SOAKED(About.SHAPE),
+        LOG_SPRAYS_BADLY(About.SHAPE),
         LOG_EFFECTIVENESS(About.PARTS),
         LOG_WANTS_BEFORE_CORE(About.PARTS),
         LOG_WANTS_AFTER_CORE(About.PARTS),

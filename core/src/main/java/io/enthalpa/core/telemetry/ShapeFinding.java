@@ -1,7 +1,9 @@
 package io.enthalpa.core.telemetry;
 
 import io.enthalpa.core.quantity.Quantity;
+import io.enthalpa.core.verdict.Load;
 import io.enthalpa.core.verdict.RunShape;
+import java.util.Optional;
 
 /** What the shape of a measured trace points at, by the rules by which a computed one is read. */
 public final class ShapeFinding {
@@ -17,6 +19,16 @@ public final class ShapeFinding {
             case SOAKED -> LogFinding.of(LogFinding.Kind.LOG_SOAKED);
             case RAMP -> ramp(run);
         };
+    }
+
+    /** @return that it was colder than is good; empty where it was not */
+    public static Optional<LogFinding> tooCold(MeasuredRun run) {
+        double mean = Loaded.mean(run.seen(), Load.of(run.seen()), run.seen().intake());
+        return mean < Load.SPRAYS_BADLY
+                ? Optional.of(LogFinding.of(LogFinding.Kind.LOG_SPRAYS_BADLY)
+                        .with("mean", mean, Quantity.TEMPERATURE)
+                        .with("line", Load.SPRAYS_BADLY, Quantity.TEMPERATURE))
+                : Optional.empty();
     }
 
     /** With the water's own channel the ramp is told apart into what the water brings and what the core adds. */

@@ -23,6 +23,8 @@ public final class Load {
                     Citation.commonPractice(
                             "hot air at idle, on the overrun or in the first breath after standing costs nothing; what the engine gets under load is what counts"))
             .leavesOut("Three tenths, half a second and 1 K are judgement.");
+    /** K on average under load under which fuel sprays badly: there is a best band and no minimum (common practice, no source; 10 °C is judgement). */
+    public static final double SPRAYS_BADLY = 283.15;
     /** Share of the run's highest boost from which it is load. */
     static final double SHARE = 0.3;
     /** s that a load, or a temperature under it, lasts before the engine can notice. */

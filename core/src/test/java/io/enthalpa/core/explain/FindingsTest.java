@@ -32,6 +32,7 @@ class FindingsTest {
     private static final double NEVER = Double.NaN;
     private static final ResistanceShares SHARES = new ResistanceShares(0.2, 0.02, 0.3, 0.4, 0.05, 0.03, 0);
     private Outcome outcome = Outcome.HOLDS;
+    private double mean = 320;
     private boolean climbing;
     private double limitedFrom = NEVER;
     private ResistanceShares shares = SHARES;
@@ -55,7 +56,7 @@ class FindingsTest {
                 outcome,
                 326,
                 700,
-                320,
+                mean,
                 over ? 192 : NEVER,
                 pulls ? 240 : NEVER,
                 over ? 90 : 0,
@@ -173,6 +174,11 @@ class FindingsTest {
     @Test
     void whatCoolingIsWorthAndWhatTheSensorMakesOfIt() {
         assertThat(kinds(Part.WORTH)).containsExactly(Kind.DENSITY);
+        mean = 283.5;
+        assertThat(kinds(Part.WORTH)).containsExactly(Kind.DENSITY);
+        mean = 281;
+        assertThat(kinds(Part.WORTH)).as("TF-31").containsExactly(Kind.DENSITY, Kind.SPRAYS_BADLY);
+        mean = 320;
         outcome = Outcome.PULLS_TIMING;
         recovered = 8;
         condensed = 0.143;

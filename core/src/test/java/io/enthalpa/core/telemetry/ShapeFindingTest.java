@@ -10,8 +10,10 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import io.enthalpa.core.telemetry.LogFinding.Kind;
+import java.util.Optional;
 import java.util.stream.LongStream;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /** The four shapes by which a fabricator reads a log (common practice), as a sensor with half a kelvin of noise shows them. */
@@ -88,6 +90,27 @@ class ShapeFindingTest {
                     log.noisy(INTAKE, NOISE, seed).noisy(BOOST, 800, seed + 1).run());
             assertThat(found.kind()).isEqualTo(water == 30 ? Kind.LOG_RAMP_OF_WATER : Kind.LOG_RAMP_OF_CORE);
             assertThat(Logs.figure(found, "share")).isCloseTo(water / 40, within(0.05));
+        }
+    }
+
+    /** TF-31: a best band, not a minimum. Mean under load of 278.15 K, five under the line; of 283.65 K, half a kelvin over it. */
+    @ParameterizedTest
+    @CsvSource({"278.15, true", "283.65, false"})
+    void tooColdIsToldAsThat(double intake, boolean told) {
+        Logs log = plain();
+        for (int i = 0; i < 3; i++) {
+            log.then(15, at(2000, -40e3, intake)).then(20, at(5000, 90e3, intake));
+        }
+        assertThat(ShapeFinding.tooCold(log.run()))
+                .map(LogFinding::kind)
+                .isEqualTo(told ? Optional.of(Kind.LOG_SPRAYS_BADLY) : Optional.empty());
+        if (told) {
+            assertThat(ShapeFinding.tooCold(log.run())
+                            .orElseThrow()
+                            .figures()
+                            .get(0)
+                            .value())
+                    .isCloseTo(278.15, within(0.01));
         }
     }
 }

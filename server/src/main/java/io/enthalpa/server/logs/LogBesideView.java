@@ -140,6 +140,7 @@ public record LogBesideView(
         List<LogFinding> findings = new ArrayList<>(ChannelChecks.of(run, ChannelChecks.mayBeColder(option)));
         if (run.judged().isPresent()) {
             findings.add(ShapeFinding.of(run));
+            ShapeFinding.tooCold(run).ifPresent(findings::add);
         }
         Optional<Beside> beside = Optional.empty();
         Optional<EnthalpaFault> fault = Optional.empty();
