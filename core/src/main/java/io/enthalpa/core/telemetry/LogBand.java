@@ -48,14 +48,18 @@ public final class LogBand {
 
     private final Build build;
     private final String letter;
-    private final MeasuredRun run;
+    private final Optional<Channel> judged;
     private final List<Doubt> doubts;
     private final double[][] together;
     private final double coarser;
-    private final int[] rows;
+    private final double[] time;
     private final double[] moments;
+    private final boolean[] loaded;
+    private final Map<Channel, double[]> measured = new EnumMap<>(Channel.class);
     /** As believed, then with each moved up, and down; null until it was run. */
     private final List<Map<Channel, double[]>> answers;
+
+    private Band band;
 
     /**
      * @param time     s of the log, of moments while the engine ran
@@ -70,7 +74,7 @@ public final class LogBand {
     public LogBand(MeasuredDuty driven, String letter, MeasuredRun run) {
         this.build = driven.build();
         this.letter = letter;
-        this.run = run;
+        this.judged = run.judged();
         this.coarser = driven.coarser();
         this.doubts = DrivenDoubts.of(driven, letter, run);
         this.together = build.calibration(build.option(letter))
@@ -80,17 +84,31 @@ public final class LogBand {
         boolean[] running = run.seen().running();
         int[] all = IntStream.range(0, running.length).filter(i -> running[i]).toArray();
         int n = Math.min(MOST, all.length);
-        this.rows = IntStream.range(0, n)
+        int[] rows = IntStream.range(0, n)
                 .map(k -> all[(int) ((long) k * (all.length - 1) / Math.max(n - 1, 1))])
                 .toArray();
-        double[] time = run.seen().time();
-        this.moments = Arrays.stream(rows).mapToDouble(i -> time[i] - time[0]).toArray();
+        // Of a log of hours no more is kept than is told.
+        double[] seen = run.seen().time();
+        this.time = at(rows, seen);
+        this.moments = Arrays.stream(time).map(t -> t - seen[0]).toArray();
+        Load load = Load.of(run.seen());
+        this.loaded = new boolean[n];
+        for (int k = 0; k < n; k++) {
+            loaded[k] = load.judged(rows[k]);
+        }
+        run.log().channels().stream()
+                .filter(Channel::isTemperature)
+                .forEach(channel -> measured.put(channel, at(rows, run.log().of(channel))));
         this.answers = new ArrayList<>(Collections.nCopies(2 * doubts.size() + 1, null));
+    }
+
+    private static double[] at(int[] rows, double[] column) {
+        return Arrays.stream(rows).mapToDouble(i -> column[i]).toArray();
     }
 
     /** @return how many runs of the model it is made of */
     public int runs() {
-        return answers.size();
+        return 2 * doubts.size() + 1;
     }
 
     /** Does one run. */
@@ -107,9 +125,7 @@ public final class LogBand {
             // Moved so far that nothing runs, it says nothing of how far off the answer is.
             answer = Map.of();
         }
-        synchronized (answers) {
-            answers.set(part, answer);
-        }
+        take(part, answer);
     }
 
     private Perturbation moved(int way) {
@@ -126,25 +142,30 @@ public final class LogBand {
         return moved;
     }
 
-    /** @return what the runs come to once all are done; empty before */
-    public Optional<Band> band() {
-        synchronized (answers) {
-            if (answers.contains(null)) {
-                return Optional.empty();
-            }
+    private synchronized void take(int part, Map<Channel, double[]> answer) {
+        answers.set(part, answer);
+        if (!answers.contains(null)) {
+            band = told();
+            answers.clear();
         }
+    }
+
+    /** @return what the runs come to once all are done; empty before */
+    public synchronized Optional<Band> band() {
+        return Optional.ofNullable(band);
+    }
+
+    private Band told() {
         Map<Channel, double[]> half = new EnumMap<>(Channel.class);
         answers.get(0).forEach((channel, believed) -> half.put(channel, half(channel, believed)));
         Map<Channel, Double> within = new EnumMap<>(Channel.class);
-        Load load = Load.of(run.seen());
         half.forEach((channel, may) -> {
-            double share = channel.isTemperature() ? within(load, channel, may) : Double.NaN;
+            double share = measured.containsKey(channel) ? within(channel, may) : Double.NaN;
             if (!Double.isNaN(share)) {
                 within.put(channel, share);
             }
         });
-        return Optional.of(new Band(
-                Arrays.stream(rows).mapToDouble(i -> run.seen().time()[i]).toArray(), half, within, findings(within)));
+        return new Band(time, half, within, findings(within));
     }
 
     private double[] half(Channel channel, double[] believed) {
@@ -165,24 +186,24 @@ public final class LogBand {
         return there == null ? believed[moment] : there[moment];
     }
 
-    private double within(Load load, Channel channel, double[] may) {
-        double[] measured = run.log().of(channel);
+    private double within(Channel channel, double[] may) {
+        double[] was = measured.get(channel);
         double[] believed = answers.get(0).get(channel);
-        int loaded = 0;
+        int all = 0;
         int in = 0;
-        for (int k = 0; k < rows.length; k++) {
-            double off = Math.abs(measured[rows[k]] - believed[k]);
-            if (load.judged(rows[k]) && !Double.isNaN(off)) {
-                loaded++;
+        for (int k = 0; k < may.length; k++) {
+            double off = Math.abs(was[k] - believed[k]);
+            if (loaded[k] && !Double.isNaN(off)) {
+                all++;
                 in += off <= Math.hypot(may[k], MIDDLE * SENSOR) ? 1 : 0;
             }
         }
-        return loaded == 0 ? Double.NaN : (double) in / loaded;
+        return all == 0 ? Double.NaN : (double) in / all;
     }
 
     private List<LogFinding> findings(Map<Channel, Double> within) {
         List<LogFinding> found = new ArrayList<>();
-        run.judged().filter(within::containsKey).ifPresent(judged -> found.add(finding(judged, within.get(judged))));
+        judged.filter(within::containsKey).ifPresent(c -> found.add(finding(c, within.get(c))));
         // Where the intake itself is not explained, what leads to it is no news.
         if (found.stream().allMatch(f -> f.kind() == LogFinding.Kind.BESIDE_WITHIN_DOUBT)) {
             within.entrySet().stream()
