@@ -236,9 +236,9 @@ class ProveIT extends OnDemo {
         // The command line tells the same.
         Path build = Files.writeString(folder.resolve("build.json"), page.file());
         RunningProgram.Outcome told = RunningProgram.run(
-                "log", folder.resolve("first drive.csv").toString(), "--build", build.toString(), "--table");
-        assertThat(told.printed())
-                .contains(answer().locator("p").first().textContent().strip());
+                "log", folder.resolve("first drive.csv").toString(), "--build", build.toString(), "--band", "--table");
+        assertThat(answer()).containsText("The band", patient());
+        assertThat(told.printed()).contains(answer().locator("p").allTextContents());
         assertThat(told.printed()).containsPattern("intake +%.1f ".formatted(measured));
 
         page.raw().reload();

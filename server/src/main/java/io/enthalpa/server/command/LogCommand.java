@@ -5,6 +5,7 @@ import io.enthalpa.core.fault.EnthalpaFault;
 import io.enthalpa.core.telemetry.Averager;
 import io.enthalpa.core.telemetry.Channel;
 import io.enthalpa.core.telemetry.FaultSearch;
+import io.enthalpa.core.telemetry.LogBand;
 import io.enthalpa.core.telemetry.LogFit;
 import io.enthalpa.core.telemetry.LogSeries;
 import io.enthalpa.core.telemetry.MeasuredDuty;
@@ -15,6 +16,7 @@ import io.enthalpa.formats.LogCsv;
 import io.enthalpa.formats.LogHead;
 import io.enthalpa.formats.LogText;
 import io.enthalpa.server.jobs.FaultsView;
+import io.enthalpa.server.jobs.LogBandView;
 import io.enthalpa.server.jobs.LogFitView;
 import io.enthalpa.server.logs.LogBesideView;
 import io.enthalpa.server.logs.LogView;
@@ -39,18 +41,21 @@ import tools.jackson.databind.node.ObjectNode;
 public final class LogCommand {
     private LogCommand() {}
 
-    /** @param fit and {@code faults}: null where they were not asked for */
+    /** @param band and {@code fit} and {@code faults}: null where they were not asked for */
     record Logged(
             String option,
             String optionName,
             LogView.Told read,
             LogBesideView beside,
+            @Nullable LogBandView band,
             @Nullable LogFitView fit,
             @Nullable FaultsView faults) {}
 
     public static void log(String[] args) {
         Arguments arguments = new Arguments(
-                args, Set.of("--build", "--option", "--columns", "--into"), Set.of("--table", "--fit", "--faults"));
+                args,
+                Set.of("--build", "--option", "--columns", "--into"),
+                Set.of("--table", "--band", "--fit", "--faults"));
         if (arguments.rest().size() != 1 || arguments.value("--build").isEmpty()) {
             throw new StartFault("give one log and its build, as in: enthalpa log drive.csv --build my-build.json");
         }
@@ -65,6 +70,7 @@ public final class LogCommand {
                     LogHead.chosen(arguments.value("--columns").orElse("")),
                     build,
                     letter,
+                    arguments.has("--band"),
                     arguments.has("--fit") || into.isPresent(),
                     arguments.has("--faults"));
             if (into.isPresent()) {
@@ -104,6 +110,7 @@ public final class LogCommand {
             Map<Channel, LogHead.Column> columns,
             Build build,
             String letter,
+            boolean band,
             boolean fitted,
             boolean faults) {
         // Once for its length, which says how long the steps are that it is judged by; once for its rows.
@@ -122,6 +129,7 @@ public final class LogCommand {
                 build.option(letter).name(),
                 LogView.Told.of(summary),
                 LogBesideView.view(log, build, letter),
+                band ? band(log, build, letter) : null,
                 fitted ? fit(log, build, letter, nameOf(file)) : null,
                 faults ? faults(log, build, letter) : null);
     }
@@ -129,6 +137,15 @@ public final class LogCommand {
     private static String nameOf(String file) {
         Path name = Path.of(file).getFileName();
         return name == null ? file : name.toString();
+    }
+
+    private static LogBandView band(LogSeries log, Build build, String letter) {
+        MeasuredRun run = MeasuredRun.of(log, build, letter);
+        LogBand band = new LogBand(MeasuredDuty.of(build, run), letter, run);
+        for (int i = 0; i < band.runs(); i++) {
+            band.run(i);
+        }
+        return LogBandView.of(band.band().orElseThrow());
     }
 
     private static LogFitView fit(LogSeries log, Build build, String letter, String name) {

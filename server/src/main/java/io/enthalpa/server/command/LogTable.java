@@ -47,6 +47,9 @@ final class LogTable {
                             s.highest_C(),
                             s.mean_C()));
         }
+        if (logged.band() != null) {
+            logged.band().says().forEach(f -> out.append("  ").append(f.says()).append('\n'));
+        }
         if (logged.fit() != null) {
             fit(out, logged.fit());
         }

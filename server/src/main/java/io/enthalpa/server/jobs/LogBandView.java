@@ -12,13 +12,13 @@ import java.util.List;
  * @param time_s   of the log, of moments while the engine ran
  * @param says     whether that explains what was measured
  */
-record LogBandView(double[] time_s, List<WidthView> widths, List<LogFindingView> says) {
+public record LogBandView(double[] time_s, List<WidthView> widths, List<LogFindingView> says) {
     private static final double DIGITS = 1e3;
 
     /** {@code half}: of the width at each moment, in {@code unit}. */
-    record WidthView(Channel channel, String unit, double[] half) {}
+    public record WidthView(Channel channel, String unit, double[] half) {}
 
-    static LogBandView of(LogBand.Band band) {
+    public static LogBandView of(LogBand.Band band) {
         return new LogBandView(
                 rounded(band.time(), 1),
                 band.half().entrySet().stream()
