@@ -99,20 +99,38 @@ class LogBandTest {
     /** A core that makes up for a poor blower leaves the intake as predicted: the sensor ahead of the core still tells. */
     @Test
     void whatTheIntakeDoesNotShowAnotherChannelMay() {
-        LogSeries log = SecondDrive.log(new SecondDrive.Truth(1, 1, 1, 1));
-        LogSeries.Growing warmer = new LogSeries.Growing(log.channels());
-        double[] row = new double[log.channels().size()];
-        for (int i = 0; i < log.time().length; i++) {
-            for (int c = 0; c < row.length; c++) {
-                row[c] = log.of(log.channels().get(c))[i] + (log.channels().get(c) == BEFORE_CORE ? 40 : 0);
-            }
-            warmer.row(log.time()[i], row);
-        }
-        assertThat(band(SecondDrive.build(), warmer.series()).findings())
+        assertThat(band(SecondDrive.build(), warmer(BEFORE_CORE, 10)).findings())
                 .extracting(LogFinding::kind, LogFinding::of)
                 .containsExactly(
                         tuple(LogFinding.Kind.BESIDE_WITHIN_DOUBT, AFTER_CORE.words()),
                         tuple(LogFinding.Kind.BESIDE_BEYOND_DOUBT, BEFORE_CORE.words()));
+    }
+
+    /** Off by 40 K for three seconds of ten, or for six: half the time under load is the line. */
+    @Test
+    void halfTheTimeIsTheLine() {
+        LogBand.Band most = band(SecondDrive.build(), warmer(BEFORE_CORE, 3));
+        assertThat(most.within().get(BEFORE_CORE)).isCloseTo(0.7, within(0.05));
+        assertThat(most.findings()).extracting(LogFinding::of).containsExactly(AFTER_CORE.words());
+        LogBand.Band few = band(SecondDrive.build(), warmer(BEFORE_CORE, 6));
+        assertThat(few.within().get(BEFORE_CORE)).isCloseTo(0.4, within(0.05));
+        assertThat(few.findings()).extracting(LogFinding::of).containsExactly(AFTER_CORE.words(), BEFORE_CORE.words());
+    }
+
+    /** A healthy car's log with 40 K more in so many of each ten seconds of a channel. */
+    private static LogSeries warmer(Channel channel, int ofTen) {
+        LogSeries log = SecondDrive.log(new SecondDrive.Truth(1, 1, 1, 1));
+        LogSeries.Growing warmer = new LogSeries.Growing(log.channels());
+        double[] row = new double[log.channels().size()];
+        for (int i = 0; i < log.time().length; i++) {
+            boolean off = i % 50 < 5 * ofTen;
+            for (int c = 0; c < row.length; c++) {
+                boolean more = log.channels().get(c) == channel && off;
+                row[c] = log.of(log.channels().get(c))[i] + (more ? 40 : 0);
+            }
+            warmer.row(log.time()[i], row);
+        }
+        return warmer.series();
     }
 
     /** Core and air that a log could not tell apart make up for each other; known each alone they would not. */
