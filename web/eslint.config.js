@@ -10,5 +10,19 @@ export default defineConfigWithVueTs(
   pluginVue.configs['flat/recommended'],
   vueTsConfigs.recommended,
   prettier,
+  {
+    ignores: ['src/ui/overlays.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          paths: ['menu', 'popover', 'select'].map((name) => ({
+            name: `primevue/${name}`,
+            message: 'It closes when an answer moves the page: ui/overlays has one that goes along.',
+          })),
+        },
+      ],
+    },
+  },
   { rules: { 'vue/multi-word-component-names': 'off', 'max-lines': ['error', 400] } },
 )

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Menu from 'primevue/menu'
+import { Menu } from '../ui/overlays'
 import { computed, ref } from 'vue'
 import { api } from '../api/client'
 import { useRemaking } from '../build/remaking'

@@ -1,4 +1,4 @@
-import Select from 'primevue/select'
+import { Select } from '../ui/overlays'
 import { flushPromises } from '@vue/test-utils'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { api, type DutyView, type LogHead, type LogView } from '../api/client'

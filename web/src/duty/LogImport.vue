@@ -6,7 +6,7 @@ import { spoken } from '../quantity/catalogue'
 import { clock } from '../quantity/time'
 import { useSettings } from '../settings/store'
 import Notice from '../ui/Notice.vue'
-import Select from 'primevue/select'
+import { Select } from '../ui/overlays'
 
 /** Any CSV of time and load: its columns are found by their names, corrected by hand, and read as a stream. */
 const emit = defineEmits<{ done: [] }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Menu from 'primevue/menu'
+import { Menu } from '../ui/overlays'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import { api, Offline, type BuildCard, type HomeVerdict } from '../api/client'

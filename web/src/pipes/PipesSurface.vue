@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Menu from 'primevue/menu'
+import { Menu } from '../ui/overlays'
 import { computed, nextTick, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 import { useBuild } from '../build/store'

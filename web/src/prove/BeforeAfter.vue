@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue'
-import Select from 'primevue/select'
+import { Select } from '../ui/overlays'
 import { api, type LogCard, type LogFinding } from '../api/client'
 import { useBuild } from '../build/store'
 import { useSettings } from '../settings/store'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import Select from 'primevue/select'
+import { Select } from '../ui/overlays'
 import { api } from '../api/client'
 import { useLookedUp } from '../build/lookedUp'
 import { useBuild } from '../build/store'

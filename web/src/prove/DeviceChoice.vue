@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
+import { Select } from '../ui/overlays'
 import type { DeviceAsked } from '../api/client'
 
 /** One device, and how it is reached; what else belongs to its row. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
-import Select from 'primevue/select'
+import { Select } from '../ui/overlays'
 import { api, type Channel, type LogStart } from '../api/client'
 import { say } from '../verdict/say'
 import { useBuild } from '../build/store'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
-import Select from 'primevue/select'
+import { Select } from '../ui/overlays'
 import { api, type DeviceAsked } from '../api/client'
 import { useBuild } from '../build/store'
 import { clock } from '../quantity/time'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Menu from 'primevue/menu'
+import { Menu } from '../ui/overlays'
 import type { MenuItem } from 'primevue/menuitem'
 import { computed, ref } from 'vue'
 import { useBuild } from '../build/store'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Menu from 'primevue/menu'
+import { Menu } from '../ui/overlays'
 import { computed, ref } from 'vue'
 import type { FitView } from '../api/client'
 import { useBuild } from '../build/store'

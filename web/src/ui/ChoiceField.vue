@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Select from 'primevue/select'
+import { Select } from './overlays'
 import { computed } from 'vue'
 import { useBuild } from '../build/store'
 import { at } from '../document/edit'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import Popover from 'primevue/popover'
+import { Popover } from './overlays'
 import { computed, nextTick, ref, useId, watch } from 'vue'
 import { useBuild } from '../build/store'
 import { at, type Edit } from '../document/edit'
