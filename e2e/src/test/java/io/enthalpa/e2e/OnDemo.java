@@ -1,6 +1,5 @@
 package io.enthalpa.e2e;
 
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.options.AriaRole;
 import java.io.File;
 import java.io.IOException;
@@ -72,21 +71,11 @@ abstract class OnDemo {
         return JsonMapper.shared().readTree(text).findValuesAsString("change");
     }
 
-    /** An answer that comes in while the menu is open may scroll what is under it, which closes it: then it is opened again. */
     void fromMenu(String button, String item) {
-        Locator choice = page.raw()
-                .getByRole(AriaRole.MENUITEM, new com.microsoft.playwright.Page.GetByRoleOptions().setName(item));
-        for (int tries = 0; ; tries++) {
-            page.button(button).click();
-            try {
-                choice.click(new Locator.ClickOptions().setTimeout(tries < 3 ? 3_000 : 30_000));
-                break;
-            } catch (com.microsoft.playwright.TimeoutError closed) {
-                if (tries == 3) {
-                    throw closed;
-                }
-            }
-        }
+        page.button(button).click();
+        page.raw()
+                .getByRole(AriaRole.MENUITEM, new com.microsoft.playwright.Page.GetByRoleOptions().setName(item))
+                .click();
         page.saved();
     }
 }

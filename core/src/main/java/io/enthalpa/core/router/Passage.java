@@ -7,10 +7,9 @@ import io.enthalpa.core.space.Gap;
 import io.enthalpa.core.space.Hull;
 import io.enthalpa.core.space.Separation;
 import io.enthalpa.core.space.Solid;
-import java.util.Arrays;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.stream.IntStream;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 
 /** All that must be missed, and how strictly. */
@@ -74,16 +73,21 @@ final class Passage {
     /** @return what a piece does not keep its gaps from; empty where there is no such thing */
     Optional<Passage> against(Convex piece) {
         Bounds box = piece.bounds();
-        Solid solid = Solid.of("", piece);
-        int[] near = IntStream.range(0, boxes.length)
-                .filter(i -> atLeast(i, box) < -ease && !keepouts.get(i).clears(solid, ease))
-                .toArray();
-        return near.length == 0
+        Solid solid = null;
+        List<Keepout> near = new ArrayList<>();
+        List<Bounds> nearBoxes = new ArrayList<>();
+        for (int i = 0; i < boxes.length; i++) {
+            if (atLeast(i, box) < -ease) {
+                solid = solid == null ? Solid.of("", piece) : solid;
+                if (!keepouts.get(i).clears(solid, ease)) {
+                    near.add(keepouts.get(i));
+                    nearBoxes.add(boxes[i]);
+                }
+            }
+        }
+        return near.isEmpty()
                 ? Optional.empty()
-                : Optional.of(new Passage(
-                        Arrays.stream(near).mapToObj(keepouts::get).toList(),
-                        ease,
-                        Arrays.stream(near).mapToObj(i -> boxes[i]).toArray(Bounds[]::new)));
+                : Optional.of(new Passage(near, ease, nearBoxes.toArray(Bounds[]::new)));
     }
 
     /**

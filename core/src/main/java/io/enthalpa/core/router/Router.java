@@ -106,16 +106,26 @@ public final class Router {
     public record Found(List<Way> ways, Optional<Narrow> narrow) {}
 
     public Found find(Taste taste) {
-        Optional<Narrow> blocked = blocked(start, Where.START).or(() -> blocked(end, Where.END));
-        if (blocked.isPresent()) {
-            return new Found(List.of(), blocked);
-        }
+        Optional<Narrow> blocked = blocked();
+        List<Way> ways = blocked.isPresent() ? List.of() : open(taste, PLACES.length);
+        return new Found(ways, ways.isEmpty() ? blocked.or(() -> narrowest(taste)) : Optional.empty());
+    }
+
+    /** @return what is liked best first of what is easily found, without asking what is in the way where there is none */
+    public List<Way> ways(Taste taste) {
+        return blocked().isPresent() ? List.of() : open(taste, 1);
+    }
+
+    /** What is found where both ports are free. @param rounds of {@link #PLACES} until there is one */
+    private List<Way> open(Taste taste, int rounds) {
         List<Draft> ways = new ArrayList<>();
-        for (int i = 0; ways.isEmpty() && i < PLACES.length && !cancelled.getAsBoolean(); i++) {
+        for (int i = 0; ways.isEmpty() && i < rounds && !cancelled.getAsBoolean(); i++) {
             Search search = over(PLACES[i], passage, SEED);
             // Where it is hard to find one at all, no better one is looked for.
-            Stream<Search> searches = i == 0 ? Stream.of(search, over(PLACES[i], passage, SECOND)) : Stream.of(search);
-            searches.flatMap(s -> best(s, taste, passage, FINALISTS).stream())
+            Stream<Optional<Draft>> found = i == 0
+                    ? Stream.of(search, over(PLACES[i], passage, SECOND)).map(s -> best(s, taste, passage, FINALISTS))
+                    : Stream.of(any(PLACES[i], taste, passage));
+            found.flatMap(Optional::stream)
                     .min(Comparator.comparingDouble(d -> d.cost(taste)))
                     .ifPresent(ways::add);
             for (Taste other : ways.isEmpty() ? EnumSet.noneOf(Taste.class) : others(taste)) {
@@ -123,18 +133,16 @@ public final class Router {
             }
         }
         if (ways.isEmpty()) {
-            return new Found(List.of(), narrowest(taste));
+            return List.of();
         }
         Optional<Draft> roomy = roomy(taste).filter(d -> isOther(d, ways));
         roomy.ifPresent(ways::add);
         round(ways, taste);
-        return new Found(
-                ways.stream()
-                        .sorted(Comparator.comparingDouble(d ->
-                                taste == Taste.MOST_ROOM ? -d.tightest(passage).spare() : d.cost(taste)))
-                        .map(d -> way(d, taste, roomy.filter(r -> r == d).isPresent()))
-                        .toList(),
-                Optional.empty());
+        return ways.stream()
+                .sorted(Comparator.comparingDouble(
+                        d -> taste == Taste.MOST_ROOM ? -d.tightest(passage).spare() : d.cost(taste)))
+                .map(d -> way(d, taste, roomy.filter(r -> r == d).isPresent()))
+                .toList();
     }
 
     /** What costs otherwise; room is looked for by itself. */
@@ -153,16 +161,23 @@ public final class Router {
 
     /** @return the first way that is found, without asking for others, nor what is in the way where there is none */
     public Optional<Way> one(Taste taste) {
-        return blocked(start, Where.START).or(() -> blocked(end, Where.END)).isPresent()
+        return blocked().isPresent()
                 ? Optional.empty()
-                : few(taste, passage).map(d -> way(d, taste, false));
+                : any(PLACES[0], taste, passage).map(d -> way(d, taste, false));
     }
 
     /** Of several that are found which is cheapest with its corners shifted. */
     private Optional<Draft> best(Search search, Taste taste, Passage through, int finalists) {
-        return search.best(taste, finalists).stream()
-                .map(d -> polished(d, taste, through))
-                .min(Comparator.comparingDouble(d -> d.cost(taste)));
+        return cheapest(search.best(taste, finalists), taste, through);
+    }
+
+    private Optional<Draft> cheapest(List<Draft> found, Taste taste, Passage through) {
+        return found.stream().map(d -> polished(d, taste, through)).min(Comparator.comparingDouble(d -> d.cost(taste)));
+    }
+
+    /** One at least, where there is one. */
+    private Optional<Draft> any(int count, Taste taste, Passage through) {
+        return cheapest(over(count, through, SEED).any(taste, FINALISTS), taste, through);
     }
 
     private Draft polished(Draft draft, Taste taste, Passage through) {
@@ -249,7 +264,10 @@ public final class Router {
                 + tube.outside();
         Optional<Draft> found = few(taste, passage.eased(all));
         if (found.isEmpty()) {
-            return few(taste, new Passage(List.of(), 0)).flatMap(d -> narrow(d, Where.ACROSS));
+            Passage free = new Passage(List.of(), 0);
+            return any(PLACES[0], taste, free)
+                    .or(() -> any(PLACES[1], taste, free))
+                    .flatMap(d -> narrow(d, Where.ACROSS));
         }
         while (all - none > MISSING && !cancelled.getAsBoolean()) {
             double half = (none + all) / 2;
@@ -277,6 +295,10 @@ public final class Router {
                         -tight.spare(),
                         passage.keepouts().get(tight.keepout()).name(),
                         tight.at()));
+    }
+
+    private Optional<Narrow> blocked() {
+        return blocked(start, Where.START).or(() -> blocked(end, Where.END));
     }
 
     /** A joint could not even be put on the port. */

@@ -24,6 +24,8 @@ final class Search {
     private static final int ALIKE = 2;
     /** rad: a pipe begins square out of its port. */
     private static final double SQUARE = Math.toRadians(0.25);
+    /** Of what a bend turns at most. */
+    private static final double MOST_TURN_COSINE = Math.cos(Tube.MOST_TURN);
     /** Part of a leg at either end that is left to the bends, when it is looked at for the first time. */
     private static final double ENDS = 0.3;
 
@@ -31,6 +33,13 @@ final class Search {
     private static final int MORE = 200;
     /** Steps for each place. */
     private static final int STEPS = 100;
+    /**
+     * What is still ahead counts so many times where the steps ran out before there was a way, as where a port faces away and all that does not turn
+     * back yet looks cheaper: what comes nearer to the end is gone on with first then.
+     */
+    private static final double HURRY = 3;
+    /** Part of the steps for another look in a hurry. */
+    private static final int HURRIED = 2;
     /** m: places nearer than that are one. */
     static final double SAME = 1e-3;
 
@@ -48,6 +57,8 @@ final class Search {
     private final int[][] next;
     /** By both ends of a leg: 0 not looked at yet, 1 clear in its middle, 2 not. */
     private final byte[] open;
+    /** m by place; 0 not worked out yet. */
+    private final double[] lengthLeft;
 
     /** @param count places all over the room, and for each so many steps: {@link #STEPS} */
     Search(Tube tube, Port start, Port end, Passage passage, Places ports, int count, int seed) {
@@ -73,6 +84,7 @@ final class Search {
         }
         next = new int[places.size()][];
         open = new byte[places.size() * places.size()];
+        lengthLeft = new double[places.size()];
     }
 
     private int[] next(int place) {
@@ -118,18 +130,30 @@ final class Search {
      * @param before  null for the first
      * @param tangent m of it that the bend at its beginning takes
      * @param cost    to its end, without a bend there
-     * @param least   cost to the end of the way at least
+     * @param rank    cost to the end of the way at least, what is ahead counted as often as there is hurry
      */
-    private record Leg(Leg before, int from, int to, double tangent, double cost, double least) {}
+    private record Leg(Leg before, int from, int to, double tangent, double cost, double rank) {}
 
     /** @param most of them @return the cheapest ways, the cheapest first; none where there is none over these places */
     List<Draft> best(Taste taste, int most) {
+        return look(taste, most, 1, steps).ways;
+    }
+
+    /** @return the same, or where there are too many to look at all a way that may not be the cheapest */
+    List<Draft> any(Taste taste, int most) {
+        Looked looked = look(taste, most, 1, steps);
+        return looked.ways.isEmpty() && looked.ranOut ? look(taste, most, HURRY, steps / HURRIED).ways : looked.ways;
+    }
+
+    private record Looked(List<Draft> ways, boolean ranOut) {}
+
+    private Looked look(Taste taste, int most, double hurry, int steps) {
         List<Draft> ways = new ArrayList<>();
-        PriorityQueue<Leg> ahead = new PriorityQueue<>(Comparator.comparingDouble(Leg::least));
+        PriorityQueue<Leg> ahead = new PriorityQueue<>(Comparator.comparingDouble(Leg::rank));
         Map<Integer, List<Double>> kept = new HashMap<>();
         for (int to : next(START)) {
             if (to != END || isSquare(START, END)) {
-                add(ahead, null, START, to, 0, 0, taste);
+                add(ahead, null, START, to, 0, 0, taste, hurry);
             }
         }
         int left = steps;
@@ -146,44 +170,75 @@ final class Search {
                 }
                 continue;
             }
-            List<Double> alike = kept.computeIfAbsent(key(leg.from, leg.to), k -> new ArrayList<>());
+            List<Double> alike = kept.computeIfAbsent(key(leg.from, leg.to), k -> new ArrayList<>(ALIKE));
             if (alike.size() < ALIKE && alike.stream().noneMatch(t -> t <= leg.tangent + 1e-9)) {
                 alike.add(leg.tangent);
-                goOn(ahead, leg, taste);
+                goOn(ahead, leg, taste, hurry);
             }
         }
-        return ways;
+        return new Looked(ways, left == 0);
     }
 
     private int key(int from, int to) {
         return from * places.size() + to;
     }
 
-    private void goOn(PriorityQueue<Leg> ahead, Leg leg, Taste taste) {
+    private void goOn(PriorityQueue<Leg> ahead, Leg leg, Taste taste, double hurry) {
         Vector3D along = way(leg.from, leg.to);
         double far = far(leg.from, leg.to);
         for (int to : next(leg.to)) {
-            if (far(leg.to, to) < SAME || to == leg.from || to == END && !mayEnd(leg.to)) {
+            double on = far(leg.to, to);
+            if (on < SAME || to == leg.from || to == END && !mayEnd(leg.to)) {
                 continue;
             }
-            double turn = Draft.turn(along, way(leg.to, to));
-            boolean straightOn = turn < Draft.STRAIGHT_ON;
-            double tangent = straightOn ? 0 : tube.tangent(turn);
+            double halfTan = halfTan(along, leg.to, to, on);
+            boolean straightOn = halfTan < Draft.STRAIGHT_ON / 2;
+            double tangent = straightOn ? 0 : halfTan * tube.bend();
             double needs = leg.from == START ? tube.seat() : leg.tangent > 0 && tangent > 0 ? tube.tack() : 0;
-            boolean fits = turn <= Tube.MOST_TURN
-                    && far - leg.tangent - tangent >= needs - 1e-9
-                    && far(leg.to, to) - tangent >= (to == END ? tube.seat() : 0) - 1e-9;
+            boolean fits =
+                    far - leg.tangent - tangent >= needs - 1e-9 && on - tangent >= (to == END ? tube.seat() : 0) - 1e-9;
             if (fits && isOpen(leg.to, to)) {
-                double bend = straightOn ? 0 : taste.bend(turn, tube) - 2 * tangent;
-                add(ahead, leg, leg.to, to, tangent, leg.cost + bend, taste);
+                double bend = straightOn ? 0 : taste.bend(2 * Math.atan(halfTan), tube) - 2 * tangent;
+                add(ahead, leg, leg.to, to, tangent, leg.cost + bend, taste, hurry);
             }
         }
     }
 
-    private void add(PriorityQueue<Leg> ahead, Leg before, int from, int to, double tangent, double cost, Taste taste) {
+    /** @param far m from one place to the other @return the tangent of half the angle from a way to that between two places; infinite of more than may be */
+    private double halfTan(Vector3D along, int from, int to, double far) {
+        Vector3D a = places.get(from);
+        Vector3D b = places.get(to);
+        double x = (b.getX() - a.getX()) / far;
+        double y = (b.getY() - a.getY()) / far;
+        double z = (b.getZ() - a.getZ()) / far;
+        double cx = along.getY() * z - along.getZ() * y;
+        double cy = along.getZ() * x - along.getX() * z;
+        double cz = along.getX() * y - along.getY() * x;
+        double cosine = along.getX() * x + along.getY() * y + along.getZ() * z;
+        return cosine < MOST_TURN_COSINE
+                ? Double.POSITIVE_INFINITY
+                : Math.sqrt(cx * cx + cy * cy + cz * cz) / (1 + cosine);
+    }
+
+    private void add(
+            PriorityQueue<Leg> ahead,
+            Leg before,
+            int from,
+            int to,
+            double tangent,
+            double cost,
+            Taste taste,
+            double hurry) {
         double whole = cost + far(from, to);
-        double least = to == END ? 0 : places.get(to).distance(end.at()) + taste.least(turnsLeft(from, to), tube);
-        ahead.add(new Leg(before, from, to, tangent, whole, whole + least));
+        double least = to == END ? 0 : lengthLeft(to) + taste.least(turnsLeft(from, to), tube);
+        ahead.add(new Leg(before, from, to, tangent, whole, whole + hurry * least));
+    }
+
+    private double lengthLeft(int to) {
+        if (lengthLeft[to] == 0) {
+            lengthLeft[to] = Approach.least(places.get(to), end, tube);
+        }
+        return lengthLeft[to];
     }
 
     /**

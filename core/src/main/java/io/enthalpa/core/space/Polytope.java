@@ -15,6 +15,22 @@ final class Polytope {
     /** m: half of what a gap is promised to; round things in one another have a whole ring of places as deep. */
     private static final double TOLERANCE = 5e-6;
 
+    /** Square root of a third: that of a corner of a cube that is 1 off its middle. */
+    private static final double SLANT = Math.sqrt(1.0 / 3);
+    /** Unit vectors, whose points of the difference the hull begins with. */
+    private static final double[][] AROUND = {
+        {SLANT, SLANT, SLANT},
+        {SLANT, -SLANT, -SLANT},
+        {-SLANT, SLANT, -SLANT},
+        {-SLANT, -SLANT, SLANT},
+        {1, 0, 0},
+        {-1, 0, 0},
+        {0, 1, 0},
+        {0, -1, 0},
+        {0, 0, 1},
+        {0, 0, -1}
+    };
+
     private final Difference difference;
     private final List<Face> faces = new ArrayList<>();
     private boolean torn;
@@ -49,9 +65,25 @@ final class Polytope {
         }
     }
 
-    /** @param simplex whose hull holds the origin @return how deep, and across what */
-    Apart depth(Simplex simplex) {
-        if (!begin(simplex)) {
+    /**
+     * @param simplex whose hull holds the origin
+     * @param plenty  m, less than 0 of what may stand so deep: of what is known to be less deep it is only said that it is
+     * @return how deep, and across what
+     */
+    Apart depth(Simplex simplex, double plenty) {
+        List<Vertex> points = new ArrayList<>();
+        for (int i = 0; i < simplex.size; i++) {
+            points.add(simplex.vertex[i]);
+        }
+        for (double[] d : AROUND) {
+            Vertex w = difference.support(d[0], d[1], d[2]);
+            double deep = w.along(d[0], d[1], d[2]);
+            if (-deep > plenty) {
+                return atMost(w, deep, d);
+            }
+            points.add(w);
+        }
+        if (!tetrahedron(points)) {
             return touching(simplex);
         }
         if (torn) {
@@ -69,6 +101,9 @@ final class Polytope {
             if (reach < upper) {
                 upper = reach;
                 across = nearest.n;
+            }
+            if (-upper > plenty) {
+                return atMost(w, upper, across);
             }
             double lower = Math.max(nearest.offset, 0);
             if (upper - lower <= TOLERANCE || round == MOST_ROUNDS || !grow(w)) {
@@ -110,29 +145,12 @@ final class Polytope {
         return Separation.rounded(difference, 0, 0, new Vector3D(v.onA), new Vector3D(v.onB), towards);
     }
 
-    /** A body round what the simplex spans, by points of the difference to both sides of it. @return false when there is none: it is flat */
-    private boolean begin(Simplex simplex) {
-        List<Vertex> points = new ArrayList<>();
-        for (int i = 0; i < simplex.size; i++) {
-            points.add(simplex.vertex[i]);
-        }
-        for (double[] d : new double[][] {
-            {1, 1, 1},
-            {1, -1, -1},
-            {-1, 1, -1},
-            {-1, -1, 1},
-            {1, 0, 0},
-            {-1, 0, 0},
-            {0, 1, 0},
-            {0, -1, 0},
-            {0, 0, 1},
-            {0, 0, -1}
-        }) {
-            points.add(difference.support(d[0], d[1], d[2]));
-        }
-        return tetrahedron(points);
+    private Apart atMost(Vertex w, double deep, double[] across) {
+        return Separation.rounded(
+                difference, -deep, deep, new Vector3D(w.onA), new Vector3D(w.onB), new Vector3D(across));
     }
 
+    /** A body round some points and what of the difference lies farthest to both sides of them. @return false when there is none: it is flat */
     private boolean tetrahedron(List<Vertex> points) {
         Vertex a = points.get(0);
         Vertex b = farthest(points, v -> length(Simplex.minus(v.p, a.p)));

@@ -50,12 +50,12 @@ public final class Separation {
         }
         for (int round = 0; round < MOST_ROUNDS; round++) {
             if (!simplex.reduce()) {
-                return inside(difference, simplex);
+                return inside(difference, simplex, plenty);
             }
             double[] v = simplex.nearest;
             double length = Math.sqrt(Simplex.dot(v, v));
             if (length < TOUCHING) {
-                return inside(difference, simplex);
+                return inside(difference, simplex, plenty);
             }
             Vertex w = difference.support(-v[0], -v[1], -v[2]);
             double bound = w.along(v[0], v[1], v[2]) / length;
@@ -122,7 +122,7 @@ public final class Separation {
                 towards);
     }
 
-    private static Apart inside(Difference difference, Simplex simplex) {
-        return new Polytope(difference).depth(simplex);
+    private static Apart inside(Difference difference, Simplex simplex, double plenty) {
+        return new Polytope(difference).depth(simplex, plenty);
     }
 }

@@ -64,9 +64,7 @@ record SideBySide(RoomSpec room, List<Solid> solids, Taste taste, BooleanSupplie
     private List<Leg> legs(TwoTubes tubes, int number, BuildOption option) {
         BuildOption in = begun(tubes, number, option);
         Passable leg = passable(tubes, number, in);
-        return router(leg).find(taste).ways().stream()
-                .map(way -> laid(in, leg, way))
-                .toList();
+        return router(leg).ways(taste).stream().map(way -> laid(in, leg, way)).toList();
     }
 
     private Optional<Leg> leg(TwoTubes tubes, int number, BuildOption option) {

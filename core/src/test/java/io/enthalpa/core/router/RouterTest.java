@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Random;
 import java.util.concurrent.ConcurrentHashMap;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.junit.jupiter.api.Test;
@@ -159,6 +160,27 @@ class RouterTest {
     void leftAndRightCostTheSame() {
         double left = find("left bank").ways().get(0).cost();
         assertThat(find("right bank").ways().get(0).cost()).isCloseTo(left, within(0.03 * left));
+    }
+
+    /** Whatever way two ports face, a pipe can be led from one to the other where nothing stands. */
+    @Test
+    void inFreeAirThereIsAlwaysAWay() {
+        Random random = new Random(5);
+        Tube hose = new Tube(0.027, 0.017, 0.085, 0.05, 0);
+        for (int i = 0; i < 40; i++) {
+            Tube tube = i % 2 == 0 ? hose : Scene.TUBE;
+            Port start = new Port(
+                    anywhere(random, 0.4), Optional.of(anywhere(random, 1).normalize()));
+            Port end = new Port(
+                    anywhere(random, 0.4), Optional.of(anywhere(random, 1).normalize()));
+            assertThat(new Router(tube, start, end, List.of(), () -> false).one(Taste.LEAST_LOSS))
+                    .as("%d: %s to %s", i, start, end)
+                    .isPresent();
+        }
+    }
+
+    private static Vector3D anywhere(Random random, double far) {
+        return new Vector3D(random.nextGaussian(), random.nextGaussian(), random.nextGaussian()).scalarMultiply(far);
     }
 
     /** 75 of 76: half a millimetre on both sides. */
