@@ -3,6 +3,7 @@ package io.enthalpa.core.space;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Optional;
 import org.hipparchus.geometry.euclidean.threed.Rotation;
 import org.hipparchus.geometry.euclidean.threed.Vector3D;
 import org.junit.jupiter.api.Test;
@@ -14,10 +15,14 @@ class DeepTest {
     private static final double RADIUS = 0.019;
 
     private static Gap swept(double wide, double deep, double high, Vector3D half, Vector3D from, Vector3D to) {
+        return swept(wide, deep, high, half, from, to, 0).orElseThrow();
+    }
+
+    private static Optional<Gap> swept(
+            double wide, double deep, double high, Vector3D half, Vector3D from, Vector3D to, double within) {
         Solid box = Solid.of("box", Hull.box(new Pose(half, Rotation.IDENTITY), wide, deep, high));
         Motion sweep = new Motion(Vector3D.ZERO, Vector3D.PLUS_I, 0, half);
-        return Gaps.moved(box, sweep, Solid.of("tube", Frustum.cylinder(from, to, RADIUS)), Motion.STILL, 0)
-                .orElseThrow();
+        return Gaps.moved(box, sweep, Solid.of("tube", Frustum.cylinder(from, to, RADIUS)), Motion.STILL, within);
     }
 
     /**
@@ -27,14 +32,21 @@ class DeepTest {
      */
     @Test
     void depthOfALeaningTubeInASweptBoxIsAsWorkedByHand() {
-        Gap gap = swept(
-                0.2,
-                0.08,
-                0.26,
-                new Vector3D(0, 0.975, 0),
-                new Vector3D(-0.08, 0.15, -0.01),
-                new Vector3D(0.02, 0.15, 0.39));
-        assertThat(gap.value()).isCloseTo(-0.072358, within(1.1e-5));
+        assertThat(leaning(0)).hasValueSatisfying(gap -> assertThat(gap.value()).isCloseTo(-0.072358, within(1.1e-5)));
+    }
+
+    private static Optional<Gap> leaning(double within) {
+        Vector3D from = new Vector3D(-0.08, 0.15, -0.01);
+        return swept(0.2, 0.08, 0.26, new Vector3D(0, 0.975, 0), from, new Vector3D(0.02, 0.15, 0.39), within);
+    }
+
+    /** The same tube, 0.072358 deep: who asks only for what stands deeper than so much hears of it, or of none. */
+    @Test
+    void whatStandsLessDeepThanIsAskedForIsLeftOut() {
+        assertThat(leaning(-0.0722))
+                .hasValueSatisfying(gap -> assertThat(gap.value()).isCloseTo(-0.072358, within(1.1e-5)));
+        assertThat(leaning(-0.0725)).isEmpty();
+        assertThat(leaning(-0.2)).isEmpty();
     }
 
     /** Box 170 wide, 100 deep, swept up; the tube lies level: across its axis, then by 0.109231 in the box: 0.085 x 0.894427 + 0.05 x 0.447214, less the axis' place, and its radius. */
