@@ -6,7 +6,9 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.StandardOpenOption;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.stream.Stream;
 import java.util.zip.CRC32C;
 
 /** The packaged program as the one command runs it: taken apart, with an archive of its classes, which more than halves the time to start. */
@@ -16,6 +18,8 @@ final class InstalledProgram {
     private static final Path PACKAGED = Path.of(System.getProperty("enthalpa.jar"));
     private static final Path FOLDER = Path.of("target", "installed").toAbsolutePath();
     private static final Path ARCHIVE = FOLDER.resolve("classes.jsa");
+    /** A store with the demo builds and all their logs: to make it takes longer than most tests. */
+    private static final Path DEMO = FOLDER.resolve("demo");
 
     private static final Path SUM = FOLDER.resolve("installed.sum");
     private static String installed = "";
@@ -37,6 +41,33 @@ final class InstalledProgram {
                 "-jar",
                 jar()));
         return command;
+    }
+
+    /** Puts the demo builds and their logs into a folder that is not there yet or empty. */
+    static void demo(Path data) throws IOException {
+        command();
+        synchronized (InstalledProgram.class) {
+            try (FileChannel file = FileChannel.open(FOLDER.resolve("lock"), StandardOpenOption.WRITE)) {
+                file.lock();
+                if (!Files.exists(DEMO)) {
+                    Path making = Files.createTempDirectory(FOLDER, "making");
+                    try (RunningProgram program = RunningProgram.first(making)) {
+                        program.awaitDemoLogs();
+                    }
+                    Files.move(making, DEMO);
+                }
+            }
+        }
+        try (Stream<Path> all = Files.walk(DEMO)) {
+            for (Path from : (Iterable<Path>) all::iterator) {
+                Path to = data.resolve(DEMO.relativize(from).toString());
+                if (Files.isDirectory(from)) {
+                    Files.createDirectories(to);
+                } else {
+                    Files.copy(from, to);
+                }
+            }
+        }
     }
 
     /** Compiled quickly rather than well: these processes live for seconds. */
@@ -67,6 +98,7 @@ final class InstalledProgram {
             return;
         }
         Files.deleteIfExists(ARCHIVE);
+        remove(DEMO);
         run(List.of(
                 JAVA,
                 "-Djarmode=tools",
@@ -90,6 +122,16 @@ final class InstalledProgram {
                 "0"));
         run(once);
         Files.writeString(SUM, installed);
+    }
+
+    private static void remove(Path folder) throws IOException {
+        if (Files.exists(folder)) {
+            try (Stream<Path> all = Files.walk(folder)) {
+                for (Path path : all.sorted(Comparator.reverseOrder()).toList()) {
+                    Files.delete(path);
+                }
+            }
+        }
     }
 
     private static void run(List<String> command) throws IOException {

@@ -3,12 +3,19 @@ package io.enthalpa.e2e;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The packaged program as a process of its own. */
 public final class RunningProgram implements AutoCloseable {
@@ -23,9 +30,41 @@ public final class RunningProgram implements AutoCloseable {
         this.port = port;
     }
 
-    /** With the demo builds. */
+    /** With the demo builds and their logs, all of which are there when it starts. */
     public static RunningProgram demo(Path data, int port) throws IOException {
+        if (!Files.exists(data.resolve("enthalpa.mv.db"))) {
+            InstalledProgram.demo(data);
+        }
         return up("demo", data, port);
+    }
+
+    /** As the demo is made on a machine that has none yet. */
+    public static RunningProgram first(Path data) throws IOException {
+        return up("demo", data, 0);
+    }
+
+    /** Of the builds as they come. */
+    private static final Map<Integer, Integer> DEMO_LOGS = Map.of(1, 2, 2, 2);
+
+    void awaitDemoLogs() throws IOException {
+        HttpClient client = HttpClient.newHttpClient();
+        try {
+            for (Map.Entry<Integer, Integer> build : DEMO_LOGS.entrySet()) {
+                while (logs(client, build.getKey()) < build.getValue()) {
+                    Thread.sleep(200);
+                }
+            }
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
+    private int logs(HttpClient client, int build) throws IOException, InterruptedException {
+        HttpRequest asked = HttpRequest.newBuilder(URI.create(address + "/api/logs?build=" + build))
+                .build();
+        String told = client.send(asked, HttpResponse.BodyHandlers.ofString()).body();
+        return JsonMapper.shared().readTree(told).size();
     }
 
     /** With what the folder holds. */

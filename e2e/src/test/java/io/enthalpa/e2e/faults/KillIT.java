@@ -133,7 +133,7 @@ class KillIT {
         for (int i = 0; i < times; i++) {
             Path data = folder.resolve("first-" + i);
             killedWhileStarting(data, i, times, "demo");
-            try (RunningProgram again = RunningProgram.demo(data, 0)) {
+            try (RunningProgram again = RunningProgram.first(data)) {
                 Client client = new Client(again.address());
                 assertThat(client.get("/api/builds")
                                 .json()
