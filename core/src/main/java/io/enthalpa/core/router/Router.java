@@ -107,8 +107,21 @@ public final class Router {
 
     public Found find(Taste taste) {
         Optional<Narrow> blocked = blocked();
-        List<Way> ways = blocked.isPresent() ? List.of() : open(taste, PLACES.length);
-        return new Found(ways, ways.isEmpty() ? blocked.or(() -> narrowest(taste)) : Optional.empty());
+        if (blocked.isPresent()) {
+            return new Found(List.of(), blocked);
+        }
+        List<Way> ways = open(taste, PLACES.length);
+        if (!ways.isEmpty()) {
+            return new Found(ways, Optional.empty());
+        }
+        Optional<Draft> through = narrowest(taste);
+        if (through.isEmpty()) {
+            return new Found(List.of(), across(taste));
+        }
+        // What is shifted to where least is missing may miss nothing: then it is the way that the places did not give.
+        return through.filter(d -> d.isClear(passage))
+                .map(d -> new Found(List.of(way(polished(d, taste, passage), taste, false)), Optional.<Narrow>empty()))
+                .orElseGet(() -> new Found(List.of(), narrow(through.get(), Where.BETWEEN)));
     }
 
     /** @return what is liked best first of what is easily found, without asking what is in the way where there is none */
@@ -254,8 +267,8 @@ public final class Router {
         return most;
     }
 
-    /** What is missing lies between none and all of the gap and of the tube. */
-    private Optional<Narrow> narrowest(Taste taste) {
+    /** What is missing lies between none and all of the gap and of the tube. @return where it misses least; empty where even all is not enough */
+    private Optional<Draft> narrowest(Taste taste) {
         double none = 0;
         double all = passage.keepouts().stream()
                         .mapToDouble(k -> Math.max(k.still(), k.moved()))
@@ -263,13 +276,7 @@ public final class Router {
                         .orElse(0)
                 + tube.outside();
         Optional<Draft> found = few(taste, passage.eased(all));
-        if (found.isEmpty()) {
-            Passage free = new Passage(List.of(), 0);
-            return any(PLACES[0], taste, free)
-                    .or(() -> any(PLACES[1], taste, free))
-                    .flatMap(d -> narrow(d, Where.ACROSS));
-        }
-        while (all - none > MISSING && !cancelled.getAsBoolean()) {
+        while (found.isPresent() && all - none > MISSING && !cancelled.getAsBoolean()) {
             double half = (none + all) / 2;
             Optional<Draft> less = few(taste, passage.eased(half));
             if (less.isPresent()) {
@@ -279,8 +286,13 @@ public final class Router {
                 none = half;
             }
         }
-        return found.map(d -> new Polish(tube, start, end, SEED).wider(d, passage))
-                .flatMap(d -> narrow(d, Where.BETWEEN));
+        return found.map(d -> new Polish(tube, start, end, SEED).wider(d, passage));
+    }
+
+    /** What a way in free air runs into. */
+    private Optional<Narrow> across(Taste taste) {
+        Passage free = new Passage(List.of(), 0);
+        return any(PLACES[0], taste, free).or(() -> any(PLACES[1], taste, free)).flatMap(d -> narrow(d, Where.ACROSS));
     }
 
     private Optional<Narrow> narrow(Draft way, Where where) {
