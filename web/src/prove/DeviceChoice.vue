@@ -52,33 +52,9 @@ defineProps<{ kinds: readonly { kind: NonNullable<DeviceAsked['kind']>; name: st
   </div>
 </template>
 
+<style scoped src="./device.css"></style>
 <style scoped>
-.device {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 20px;
-  align-items: baseline;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
-}
-:deep(.p-select-label) {
-  padding: 5px 4px;
-  font-size: var(--s2);
-  font-weight: 500;
-  color: var(--blue);
-}
-label {
-  color: var(--ink-2);
-}
-input {
-  width: 170px;
-  min-height: 30px;
-  margin-left: 6px;
-  border: 0;
-  border-bottom: 1px solid var(--rule);
-  background: transparent;
-}
-.short {
+.device .short {
   width: 70px;
 }
 </style>

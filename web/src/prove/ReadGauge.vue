@@ -100,12 +100,6 @@ const drop = () => attempt(() => end(api.dropRecording))
 </template>
 
 <style scoped>
-.gauge :deep(.p-select-label) {
-  padding: 5px 4px;
-  font-size: var(--s2);
-  font-weight: 500;
-  color: var(--blue);
-}
 label {
   color: var(--ink-2);
 }

@@ -130,6 +130,7 @@ function now(c: number): string {
   </div>
 </template>
 
+<style scoped src="./device.css"></style>
 <style scoped>
 h3 {
   margin: 0;
@@ -145,32 +146,7 @@ p {
   max-width: 640px;
   color: var(--ink-2);
 }
-.device {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px 20px;
-  align-items: baseline;
-  padding: 4px 0;
-  border-bottom: 1px solid var(--hair);
-}
-.device :deep(.p-select-label) {
-  padding: 5px 4px;
-  font-size: var(--s2);
-  font-weight: 500;
-  color: var(--blue);
-}
-label {
-  color: var(--ink-2);
-}
-input {
-  width: 170px;
-  min-height: 30px;
-  margin-left: 6px;
-  border: 0;
-  border-bottom: 1px solid var(--rule);
-  background: transparent;
-}
-.long {
+.device .long {
   width: 260px;
 }
 em {

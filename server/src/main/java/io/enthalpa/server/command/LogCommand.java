@@ -139,9 +139,17 @@ public final class LogCommand {
         return name == null ? file : name.toString();
     }
 
+    /** What the log drove, and the log as a run of it. */
+    private record Driven(MeasuredDuty duty, MeasuredRun run) {
+        static Driven of(LogSeries log, Build build, String letter) {
+            MeasuredRun run = MeasuredRun.of(log, build, letter);
+            return new Driven(MeasuredDuty.of(build, run), run);
+        }
+    }
+
     private static LogBandView band(LogSeries log, Build build, String letter) {
-        MeasuredRun run = MeasuredRun.of(log, build, letter);
-        LogBand band = new LogBand(MeasuredDuty.of(build, run), letter, run);
+        Driven driven = Driven.of(log, build, letter);
+        LogBand band = new LogBand(driven.duty, letter, driven.run);
         for (int i = 0; i < band.runs(); i++) {
             band.run(i);
         }
@@ -149,8 +157,8 @@ public final class LogCommand {
     }
 
     private static LogFitView fit(LogSeries log, Build build, String letter, String name) {
-        MeasuredRun run = MeasuredRun.of(log, build, letter);
-        LogFit fit = new LogFit(MeasuredDuty.of(build, run), letter, run, () -> false);
+        Driven driven = Driven.of(log, build, letter);
+        LogFit fit = new LogFit(driven.duty, letter, driven.run, () -> false);
         for (int i = 0; i < fit.runs(); i++) {
             fit.run(i);
         }
@@ -158,8 +166,8 @@ public final class LogCommand {
     }
 
     private static FaultsView faults(LogSeries log, Build build, String letter) {
-        MeasuredRun run = MeasuredRun.of(log, build, letter);
-        FaultSearch search = new FaultSearch(MeasuredDuty.of(build, run), letter, run);
+        Driven driven = Driven.of(log, build, letter);
+        FaultSearch search = new FaultSearch(driven.duty, letter, driven.run);
         for (int i = 0; i < search.parts(); i++) {
             search.run(i);
         }
