@@ -5,18 +5,19 @@ import PrimeSelect from 'primevue/select'
 /** What the library's overlays have in common, as far as it is used here. */
 interface Overlay {
   target?: HTMLElement | null
+  container?: HTMLElement | null
+  overlay?: HTMLElement | null
   $el: HTMLElement
-  alignOverlay(): void
   hide(): void
-  following?: number
+  letGo?: () => void
 }
 
 /**
- * A list that stays open while answers move the page under it. The library closes its overlays at every scroll, and an answer that makes a
- * table longer or shorter scrolls the page under the reader's hand: the list goes along with its button instead, and closes when that is gone or
- * out of sight.
+ * A list that stays open, and where it is, while answers move the page under it. The library closes its overlays at every scroll, and an answer that
+ * makes a table longer or shorter scrolls the page under the reader's hand; nor may the list go along then, for another line of it would be pressed.
+ * It closes when the reader scrolls, or when the button it hangs on has gone.
  */
-function following<C>(component: C): C {
+function steady<C>(component: C): C {
   const { methods } = component as { methods: object }
   return {
     ...component,
@@ -24,23 +25,29 @@ function following<C>(component: C): C {
       ...methods,
       bindScrollListener(this: Overlay): void {
         const from = this.target ?? this.$el
-        let seen = from.getBoundingClientRect()
-        const look = (): void => {
-          const now = from.getBoundingClientRect()
-          if (!from.isConnected || now.bottom < 0 || now.top > window.innerHeight) return this.hide()
-          if (now.left !== seen.left || now.top !== seen.top) this.alignOverlay()
-          seen = now
-          this.following = requestAnimationFrame(look)
+        const scrolled = (event: Event): void => {
+          if (!(this.container ?? this.overlay)?.contains(event.target as Node)) this.hide()
         }
-        this.following = requestAnimationFrame(look)
+        const gone = new MutationObserver(() => {
+          if (from.isConnected) return
+          this.letGo?.()
+          this.hide()
+        })
+        gone.observe(document.body, { childList: true, subtree: true })
+        const scrolls = ['wheel', 'touchmove'] as const
+        scrolls.forEach((kind) => window.addEventListener(kind, scrolled, { passive: true }))
+        this.letGo = () => {
+          gone.disconnect()
+          scrolls.forEach((kind) => window.removeEventListener(kind, scrolled))
+        }
       },
       unbindScrollListener(this: Overlay): void {
-        if (this.following !== undefined) cancelAnimationFrame(this.following)
+        this.letGo?.()
       },
     },
   }
 }
 
-export const Menu = following(PrimeMenu)
-export const Popover = following(PrimePopover)
-export const Select = following(PrimeSelect)
+export const Menu = steady(PrimeMenu)
+export const Popover = steady(PrimePopover)
+export const Select = steady(PrimeSelect)
