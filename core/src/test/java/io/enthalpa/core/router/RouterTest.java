@@ -162,20 +162,25 @@ class RouterTest {
         assertThat(find("right bank").ways().get(0).cost()).isCloseTo(left, within(0.03 * left));
     }
 
+    /** Pairs of ports that no first look finds a way for. */
+    private static final List<Integer> HARD = List.of(50, 72, 106);
+
     /** Whatever way two ports face, a pipe can be led from one to the other where nothing stands. */
     @Test
     void inFreeAirThereIsAlwaysAWay() {
         Random random = new Random(5);
         Tube hose = new Tube(0.027, 0.017, 0.085, 0.05, 0);
-        for (int i = 0; i < 40; i++) {
+        for (int i = 0; i < 110; i++) {
             Tube tube = i % 2 == 0 ? hose : Scene.TUBE;
             Port start = new Port(
                     anywhere(random, 0.4), Optional.of(anywhere(random, 1).normalize()));
             Port end = new Port(
                     anywhere(random, 0.4), Optional.of(anywhere(random, 1).normalize()));
-            assertThat(new Router(tube, start, end, List.of(), () -> false).one(Taste.LEAST_LOSS))
-                    .as("%d: %s to %s", i, start, end)
-                    .isPresent();
+            if (i < 25 || HARD.contains(i)) {
+                assertThat(new Router(tube, start, end, List.of(), () -> false).one(Taste.LEAST_LOSS))
+                        .as("%d: %s to %s", i, start, end)
+                        .isPresent();
+            }
         }
     }
 
